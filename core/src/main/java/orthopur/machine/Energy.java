@@ -1,0 +1,31 @@
+package orthopur.machine;
+
+import java.util.List;
+import orthopur.Nullable;
+
+/**
+ * One energy of the machine.
+ *
+ * @param zone parts within reach of its harm; a part is in the zone while it is mounted and during
+ *     its own removal and installation
+ * @param isolationPoint where it is cut or let off
+ * @param verify how it is proved harmless
+ * @param holder the part that stores it, for stored energy and heat
+ * @param fedBy the energy that charges it again when restored
+ * @param keepLive left on during cleaning on purpose (ventilation)
+ */
+public record Energy(
+        String id,
+        String name,
+        EnergyKind kind,
+        List<String> zone,
+        @Nullable String isolationPoint,
+        @Nullable String verify,
+        @Nullable String holder,
+        @Nullable String fedBy,
+        boolean keepLive) {
+
+    public Energy {
+        zone = List.copyOf(zone);
+    }
+}

@@ -1,0 +1,23 @@
+package orthopur.machine;
+
+/** One stage on the way of an energy from live to harmless. */
+public enum EnergyStage {
+    LIVE("live"),
+    STOPPED("stopped"),
+    UNPLUGGED("unplugged"),
+    ISOLATED("isolated"),
+    LOCKED("locked"),
+    RELIEVED("relieved"),
+    PROVED("proved harmless"),
+    COOLED("cooled");
+
+    private final String shown;
+
+    EnergyStage(String shown) {
+        this.shown = shown;
+    }
+
+    public String shown() {
+        return shown;
+    }
+}

@@ -1,0 +1,41 @@
+package orthopur.machine;
+
+import java.util.List;
+import java.util.Set;
+import orthopur.Nullable;
+
+/**
+ * One part, or {@code count} equal ones that share a life. The body is a part that never leaves.
+ *
+ * @param removable whether it comes off
+ * @param shifts whether it can be moved aside (folded, tilted, raised) and must come back
+ * @param behind parts that must be off or moved aside before this one can come off
+ * @param covers surfaces nobody can reach while this part is mounted and not moved aside
+ * @param guard whether the machine must not run without it
+ * @param destination where it goes when it is off
+ * @param fastening how it is held and how it comes off, as a plain sentence
+ * @param mark position mark it must return to, if any
+ */
+public record Part(
+        String id,
+        String name,
+        int count,
+        boolean removable,
+        boolean shifts,
+        List<String> behind,
+        List<String> covers,
+        Set<Hazard> hazards,
+        boolean guard,
+        @Nullable String destination,
+        @Nullable String fastening,
+        @Nullable String caution,
+        @Nullable String mark,
+        List<Surface> surfaces) {
+
+    public Part {
+        behind = List.copyOf(behind);
+        covers = List.copyOf(covers);
+        hazards = Set.copyOf(hazards);
+        surfaces = List.copyOf(surfaces);
+    }
+}

@@ -1,0 +1,185 @@
+package orthopur.machine;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Checks a sheet before any procedure is run against it: ids that stand twice or name nothing,
+ * circles in what is behind what, parts that cover themselves, surfaces nobody can ever reach.
+ */
+public final class SheetCheck {
+    private final MachineSheet sheet;
+    private final List<Problem> problems = new ArrayList<>();
+    private final Map<String, Integer> parts = new HashMap<>();
+    private final Map<String, Integer> owners = new HashMap<>();
+
+    private SheetCheck(MachineSheet sheet) {
+        this.sheet = sheet;
+    }
+
+    /** All problems, in the order of the sheet; empty for a sound sheet. */
+    public static List<Problem> check(MachineSheet sheet) {
+        SheetCheck c = new SheetCheck(sheet);
+        c.ids();
+        c.references();
+        c.circles();
+        c.energies();
+        return List.copyOf(c.problems);
+    }
+
+    private void ids() {
+        Set<String> all = new HashSet<>();
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            Part part = sheet.parts().get(p);
+            parts.putIfAbsent(part.id(), p);
+            unique(all, part.id(), "/parts/" + p + "/id");
+            for (int s = 0; s < part.surfaces().size(); s++) {
+                Surface surface = part.surfaces().get(s);
+                owners.putIfAbsent(surface.id(), p);
+                unique(all, surface.id(), "/parts/" + p + "/surfaces/" + s + "/id");
+            }
+        }
+        for (int e = 0; e < sheet.energies().size(); e++) {
+            unique(all, sheet.energies().get(e).id(), "/energies/" + e + "/id");
+        }
+        if (owners.isEmpty()) {
+            say("/parts", "The sheet has no surface at all; nothing could be judged.");
+        }
+    }
+
+    private void references() {
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            Part part = sheet.parts().get(p);
+            String at = "/parts/" + p;
+            for (int i = 0; i < part.behind().size(); i++) {
+                String front = part.behind().get(i);
+                Integer f = parts.get(front);
+                if (f == null) {
+                    say(at + "/behind/" + i, "There is no part \"" + front + "\" on this sheet.");
+                } else if (f == p) {
+                    say(at + "/behind/" + i, part.name() + " cannot be behind itself.");
+                } else if (!sheet.parts().get(f).removable() && !sheet.parts().get(f).shifts()) {
+                    say(
+                            at + "/behind/" + i,
+                            part.name()
+                                    + " is behind "
+                                    + sheet.parts().get(f).name()
+                                    + ", which neither comes off nor moves aside.");
+                }
+            }
+            for (int i = 0; i < part.covers().size(); i++) {
+                String covered = part.covers().get(i);
+                Integer owner = owners.get(covered);
+                if (owner == null) {
+                    say(
+                            at + "/covers/" + i,
+                            "There is no surface \"" + covered + "\" on this sheet.");
+                } else if (owner == p) {
+                    say(at + "/covers/" + i, part.name() + " cannot cover a surface of its own.");
+                } else if (!part.removable() && !part.shifts()) {
+                    say(
+                            at + "/covers/" + i,
+                            part.name()
+                                    + " covers \""
+                                    + covered
+                                    + "\" and neither comes off nor moves aside: nobody can ever reach it.");
+                }
+            }
+            for (int s = 0; s < part.surfaces().size(); s++) {
+                String above = part.surfaces().get(s).above();
+                if (above != null && !owners.containsKey(above)) {
+                    say(
+                            at + "/surfaces/" + s + "/above",
+                            "There is no surface \"" + above + "\" on this sheet.");
+                }
+            }
+        }
+        for (int c = 0; c < sheet.checks().size(); c++) {
+            if (!parts.containsKey(sheet.checks().get(c).part())) {
+                say(
+                        "/checks/" + c + "/part",
+                        "There is no part \"" + sheet.checks().get(c).part() + "\".");
+            }
+        }
+        if (sheet.outline() != null) {
+            for (int i = 0; i < sheet.outline().shapes().size(); i++) {
+                String part = sheet.outline().shapes().get(i).part();
+                if (!parts.containsKey(part)) {
+                    say("/outline/shapes/" + i + "/part", "There is no part \"" + part + "\".");
+                }
+            }
+        }
+    }
+
+    private void circles() {
+        Map<Integer, Integer> colour = new HashMap<>();
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            walk(p, colour, new ArrayList<>());
+        }
+    }
+
+    /** Depth-first search; a part met again while still open closes a circle. */
+    private void walk(int p, Map<Integer, Integer> colour, List<Integer> way) {
+        Integer seen = colour.get(p);
+        if (seen != null && seen == 2) {
+            return;
+        }
+        if (seen != null) {
+            List<Integer> circle = new ArrayList<>(way.subList(way.indexOf(p), way.size()));
+            circle.add(p);
+            List<String> names = circle.stream().map(i -> sheet.parts().get(i).name()).toList();
+            say(
+                    "/parts/" + p + "/behind",
+                    "Nothing in this circle can ever come off first: "
+                            + String.join(" behind ", names)
+                            + ".");
+            return;
+        }
+        colour.put(p, 1);
+        way.add(p);
+        for (String front : sheet.parts().get(p).behind()) {
+            Integer f = parts.get(front);
+            if (f != null && f != p) {
+                walk(f, colour, way);
+            }
+        }
+        way.removeLast();
+        colour.put(p, 2);
+    }
+
+    private void energies() {
+        Set<String> known = new HashSet<>();
+        sheet.energies().forEach(e -> known.add(e.id()));
+        for (int e = 0; e < sheet.energies().size(); e++) {
+            Energy energy = sheet.energies().get(e);
+            String at = "/energies/" + e;
+            for (int i = 0; i < energy.zone().size(); i++) {
+                if (!parts.containsKey(energy.zone().get(i))) {
+                    say(
+                            at + "/zone/" + i,
+                            "There is no part \"" + energy.zone().get(i) + "\" on this sheet.");
+                }
+            }
+            if (energy.holder() != null && !parts.containsKey(energy.holder())) {
+                say(at + "/holder", "There is no part \"" + energy.holder() + "\" on this sheet.");
+            }
+            if (energy.fedBy() != null && !known.contains(energy.fedBy())) {
+                say(at + "/fedBy", "There is no energy \"" + energy.fedBy() + "\" on this sheet.");
+            }
+        }
+    }
+
+    private void unique(Set<String> all, String id, String pointer) {
+        if (!all.add(id)) {
+            say(pointer, "The id \"" + id + "\" stands twice on this sheet.");
+        }
+    }
+
+    private void say(String pointer, String message) {
+        problems.add(new Problem(pointer, message));
+    }
+}

@@ -1,0 +1,33 @@
+package orthopur.machine;
+
+import java.util.List;
+import java.util.Set;
+import orthopur.Nullable;
+import orthopur.quantity.Temperature;
+
+/**
+ * One surface that has a life of its own during a clean.
+ *
+ * @param zone 1 food contact, 2 next to it, 3 the room, 4 outside
+ * @param end what it must be at the end of a clean in which it is due
+ * @param endReason why, where the end state is less than its zone would ask
+ * @param above the surface that drips or splashes on it, if any
+ */
+public record Surface(
+        String id,
+        String name,
+        int zone,
+        List<String> materials,
+        Set<Limit> limits,
+        @Nullable Temperature highest,
+        EndState end,
+        @Nullable String endReason,
+        Frequency frequency,
+        @Nullable String above,
+        @Nullable String brush) {
+
+    public Surface {
+        materials = List.copyOf(materials);
+        limits = Set.copyOf(limits);
+    }
+}

@@ -1,0 +1,25 @@
+package orthopur.mixing;
+
+import java.util.List;
+import java.util.Map;
+import orthopur.Nullable;
+
+/**
+ * The answer of a calculation, unrounded.
+ *
+ * @param also further results: each an {@link Amount}, a text or a list of texts
+ * @param verdict "in", "out" or "cannot-tell" where a limit is judged
+ * @param formula the formula with the numbers put in
+ */
+public record CalcAnswer(
+        String name,
+        Map<String, String> inputs,
+        @Nullable Amount result,
+        Map<String, Object> also,
+        @Nullable String verdict,
+        String formula,
+        List<String> assumptions) {
+
+    /** A number with its unit. */
+    public record Amount(double value, String unit) {}
+}

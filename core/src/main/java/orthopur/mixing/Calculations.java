@@ -1,0 +1,42 @@
+package orthopur.mixing;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import orthopur.rulebook.RuleBook;
+
+/** All calculations by name. */
+public final class Calculations {
+    private static final List<Calculation> ALL = List.of(new Dilute(), new Limit(), new Correct());
+
+    private Calculations() {}
+
+    public static List<Calculation> all() {
+        return ALL;
+    }
+
+    public static Optional<Calculation> named(String name) {
+        return ALL.stream().filter(c -> c.name().equals(name)).findFirst();
+    }
+
+    /**
+     * Computes by name.
+     *
+     * @throws RefusedInput for an unknown name, key or value
+     */
+    public static CalcAnswer compute(String name, Map<String, String> values, RuleBook book) {
+        Calculation c =
+                named(name)
+                        .orElseThrow(
+                                () ->
+                                        new RefusedInput(
+                                                "name",
+                                                "There is no calculation \"" + name + "\".",
+                                                String.join(
+                                                        ", ",
+                                                        ALL.stream()
+                                                                .map(Calculation::name)
+                                                                .toList())));
+        return c.compute(new CalcInputs(values, c.keys()), book);
+    }
+}

@@ -1,0 +1,101 @@
+package orthopur.procedure;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import orthopur.machine.Frequency;
+
+/**
+ * A procedure for one machine sheet.
+ *
+ * @param sheetVersion the version of the sheet it was written against
+ * @param kind how deep it goes; decides what is due
+ * @param people size of the crew, 1 to 20
+ * @param ppe protective equipment worn throughout
+ */
+public record Procedure(
+        String id,
+        String title,
+        String sheet,
+        int sheetVersion,
+        String ruleBook,
+        Frequency kind,
+        Schools schools,
+        int people,
+        List<String> ppe,
+        List<Step> steps) {
+
+    public Procedure {
+        ppe = List.copyOf(ppe);
+        steps = List.copyOf(steps);
+        Set<String> seen = new HashSet<>();
+        for (Step s : steps) {
+            if (!seen.add(s.id())) {
+                throw new IllegalArgumentException("The step id \"" + s.id() + "\" stands twice.");
+            }
+        }
+    }
+
+    public Procedure withSteps(List<Step> others) {
+        return new Procedure(
+                id, title, sheet, sheetVersion, ruleBook, kind, schools, people, ppe, others);
+    }
+
+    /** Place of a step from 0, or -1 where there is none of that id. */
+    public int placeOf(String stepId) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).id().equals(stepId)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /**
+     * Applies all edits in order, or none.
+     *
+     * @throws EditRefused when an edit names a step that is not there or an id that is taken
+     */
+    public Procedure apply(List<Edit> edits) {
+        List<Step> next = new ArrayList<>(steps);
+        for (Edit edit : edits) {
+            switch (edit) {
+                case Edit.InsertBefore e -> next.add(before(next, e.before()), e.step());
+                case Edit.Change e -> next.set(find(next, e.id()), e.step());
+                case Edit.Delete e -> next.remove(find(next, e.id()));
+                case Edit.Move e -> {
+                    Step moved = next.remove(find(next, e.id()));
+                    next.add(before(next, e.before()), moved);
+                }
+            }
+        }
+        try {
+            return withSteps(next);
+        } catch (IllegalArgumentException e) {
+            throw new EditRefused(e.getMessage());
+        }
+    }
+
+    /** An id that no step has yet; the same for the same procedure. */
+    public String freshId(int nth) {
+        int n = steps.size() + nth;
+        while (placeOf("n" + n) >= 0) {
+            n++;
+        }
+        return "n" + n;
+    }
+
+    private static int before(List<Step> steps, @orthopur.Nullable String id) {
+        return id == null ? steps.size() : find(steps, id);
+    }
+
+    private static int find(List<Step> steps, String id) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).id().equals(id)) {
+                return i;
+            }
+        }
+        throw new EditRefused("There is no step \"" + id + "\" in this procedure.");
+    }
+}

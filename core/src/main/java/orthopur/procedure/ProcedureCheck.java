@@ -1,0 +1,96 @@
+package orthopur.procedure;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import orthopur.Nullable;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
+
+/** Whether a procedure names only what is there: parts, surfaces, energies, checks, chemicals. */
+public final class ProcedureCheck {
+    private ProcedureCheck() {}
+
+    /** All names that mean nothing on this sheet and this site, with their places. */
+    public static List<Problem> check(
+            Procedure procedure, MachineSheet sheet, Set<String> chemicals) {
+        Set<String> parts = new HashSet<>();
+        Set<String> surfaces = new HashSet<>();
+        sheet.parts()
+                .forEach(
+                        p -> {
+                            parts.add(p.id());
+                            p.surfaces().forEach(s -> surfaces.add(s.id()));
+                        });
+        Set<String> energies = new HashSet<>();
+        sheet.energies().forEach(e -> energies.add(e.id()));
+        Set<String> checks = new HashSet<>();
+        sheet.checks().forEach(c -> checks.add(c.id()));
+        List<Problem> problems = new ArrayList<>();
+        for (int i = 0; i < procedure.steps().size(); i++) {
+            Action action = procedure.steps().get(i).action();
+            String at = "/steps/" + i;
+            boolean wholeParts =
+                    action instanceof Action.Remove
+                            || action instanceof Action.Install
+                            || action instanceof Action.Shift
+                            || action instanceof Action.Return;
+            for (int k = 0; k < action.items().size(); k++) {
+                String item = action.items().get(k);
+                if (wholeParts && surfaces.contains(item)) {
+                    problems.add(
+                            new Problem(
+                                    at + "/items/" + k,
+                                    "\""
+                                            + item
+                                            + "\" is a surface; only parts come off, move or go back."));
+                } else if (!parts.contains(item) && !surfaces.contains(item)) {
+                    problems.add(unknown(at + "/items/" + k, "part or surface", item, sheet));
+                }
+            }
+            for (int k = 0; k < action.energies().size(); k++) {
+                if (!energies.contains(action.energies().get(k))) {
+                    problems.add(
+                            unknown(
+                                    at + "/energies/" + k,
+                                    "energy",
+                                    action.energies().get(k),
+                                    sheet));
+                }
+            }
+            if (action instanceof Action.Measure m) {
+                for (int k = 0; k < m.checks().size(); k++) {
+                    if (!checks.contains(m.checks().get(k))) {
+                        problems.add(
+                                unknown(at + "/checks/" + k, "check", m.checks().get(k), sheet));
+                    }
+                }
+            }
+            String chemical = chemical(action);
+            if (chemical != null && !chemicals.contains(chemical)) {
+                problems.add(
+                        new Problem(
+                                at + "/chemical",
+                                "There is no chemical \"" + chemical + "\" on this site."));
+            }
+        }
+        return problems;
+    }
+
+    /** The chemical that a step names, if it takes one and names one. */
+    public static @Nullable String chemical(Action action) {
+        return switch (action) {
+            case Action.Wash a -> a.solution().chemical();
+            case Action.Soak a -> a.solution().chemical();
+            case Action.Sanitize a -> a.solution().chemical();
+            default -> null;
+        };
+    }
+
+    private static Problem unknown(String pointer, String what, String id, MachineSheet sheet) {
+        return new Problem(
+                pointer,
+                "There is no " + what + " \"" + id + "\" on the sheet of " + sheet.code() + ".");
+    }
+}

@@ -1,0 +1,86 @@
+package orthopur.roundpack;
+
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.mixing.Interval;
+import orthopur.quantity.OutOfRange;
+import orthopur.quantity.Show;
+import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.roundpack.RoundPack.ReadingBand;
+
+/**
+ * The generic interpreter of a reading: is the whole interval that it can mean inside the bands?
+ * The tablet has the same few lines; golden vectors hold both to the same answers.
+ */
+public final class ReadingJudge {
+    private ReadingJudge() {}
+
+    /** Inside, outside, or too close to call. */
+    public enum Outcome {
+        IN,
+        OUT,
+        CANNOT_TELL
+    }
+
+    /**
+     * What a strip or a display can mean. A strip reads by half-steps: between the mark below and
+     * the mark above.
+     *
+     * @throws OutOfRange for a value that is negative or not a number, or not a mark of the strip
+     */
+    public static Interval strength(Instrument instrument, double value) {
+        if (!(value >= 0 && value <= 1_000_000)) {
+            throw new OutOfRange("strength", Show.number(value), "0 to 1,000,000 mg/L");
+        }
+        List<Double> marks = instrument.steps();
+        if (marks.isEmpty()) {
+            return Interval.around(value, instrument.tolerance());
+        }
+        int i = marks.indexOf(value);
+        if (i < 0) {
+            throw new OutOfRange(
+                    "strength",
+                    Show.number(value) + " on this strip",
+                    "one of its marks: " + shown(marks));
+        }
+        double low = i == 0 ? marks.get(0) : (marks.get(i - 1) + marks.get(i)) / 2;
+        double high =
+                i == marks.size() - 1
+                        ? Double.POSITIVE_INFINITY
+                        : (marks.get(i) + marks.get(i + 1)) / 2;
+        return new Interval(low, high);
+    }
+
+    /** Judges both intervals together, boundaries inclusive. */
+    public static Outcome judge(List<ReadingBand> bands, Interval strength, Interval temperature) {
+        ReadingBand cold = at(bands, temperature.low());
+        if (cold != null
+                && strength.low() >= cold.leastMgPerL()
+                && strength.high() <= cold.mostMgPerL()) {
+            return Outcome.IN;
+        }
+        ReadingBand warm = at(bands, temperature.high());
+        if (warm == null
+                || strength.high() < warm.leastMgPerL()
+                || strength.low() > warm.mostMgPerL()) {
+            return Outcome.OUT;
+        }
+        return Outcome.CANNOT_TELL;
+    }
+
+    /** The band that asks for least at this temperature, or null where it is too cold for any. */
+    static @Nullable ReadingBand at(List<ReadingBand> bands, double celsius) {
+        ReadingBand best = null;
+        for (ReadingBand b : bands) {
+            if (celsius >= b.fromCelsius()
+                    && (best == null || b.leastMgPerL() < best.leastMgPerL())) {
+                best = b;
+            }
+        }
+        return best;
+    }
+
+    private static String shown(List<Double> marks) {
+        return String.join(", ", marks.stream().map(Show::number).toList());
+    }
+}

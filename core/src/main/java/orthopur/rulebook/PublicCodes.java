@@ -1,0 +1,170 @@
+package orthopur.rulebook;
+
+import java.util.List;
+
+/** The default rule book, from public codes. The one home of these figures. */
+public final class PublicCodes {
+    private static final String FC_114 = "Food Code 2022, 4-501.114";
+    private static final String FC_703 = "Food Code 2022, 4-703.11(C)";
+    private static final String CFR_940 = "40 CFR 180.940(a)";
+
+    private PublicCodes() {}
+
+    /** The book as it ships. */
+    public static RuleBook book() {
+        return new RuleBook(
+                "public-codes-1",
+                List.of(
+                        // Chlorine: strength rows, each with its least temperature by pH column.
+                        f(
+                                "chlorine.row-1.least-strength",
+                                "Chlorine, first row from",
+                                25,
+                                "mg/L",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-1.least-temperature.ph-10",
+                                "First row, pH up to 10",
+                                49,
+                                "°C",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-1.least-temperature.ph-8",
+                                "First row, pH up to 8",
+                                49,
+                                "°C",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-2.least-strength",
+                                "Chlorine, second row from",
+                                50,
+                                "mg/L",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-2.least-temperature.ph-10",
+                                "Second row, pH up to 10",
+                                38,
+                                "°C",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-2.least-temperature.ph-8",
+                                "Second row, pH up to 8",
+                                24,
+                                "°C",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-3.least-strength",
+                                "Chlorine, third row from",
+                                100,
+                                "mg/L",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-3.least-temperature.ph-10",
+                                "Third row, pH up to 10",
+                                13,
+                                "°C",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.row-3.least-temperature.ph-8",
+                                "Third row, pH up to 8",
+                                13,
+                                "°C",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.ph.wide",
+                                "Chlorine, upper pH of the wide column",
+                                10,
+                                "pH",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.ph.narrow",
+                                "Chlorine, upper pH of the narrow column",
+                                8,
+                                "pH",
+                                FC_114 + "(A)"),
+                        f(
+                                "chlorine.ceiling",
+                                "Chlorine, most without a rinse",
+                                200,
+                                "mg/L",
+                                CFR_940),
+                        f(
+                                "chlorine.contact",
+                                "Chlorine, least wet contact",
+                                10,
+                                "s",
+                                FC_703 + "(1)"),
+                        f(
+                                "chlorine.contact.short",
+                                "Chlorine, wet contact in the second row",
+                                7,
+                                "s",
+                                FC_703 + "(2)"),
+                        f("iodine.least-strength", "Iodine, least", 12.5, "mg/L", FC_114 + "(B)"),
+                        f("iodine.ceiling", "Iodine, most without a rinse", 25, "mg/L", CFR_940),
+                        f(
+                                "iodine.least-temperature",
+                                "Iodine, least temperature",
+                                20,
+                                "°C",
+                                FC_114 + "(B)"),
+                        f(
+                                "iodine.ph",
+                                "Iodine, highest pH unless the label says otherwise",
+                                5,
+                                "pH",
+                                FC_114 + "(B)"),
+                        f(
+                                "quat.least-temperature",
+                                "Quat, least temperature",
+                                24,
+                                "°C",
+                                FC_114 + "(C)"),
+                        f(
+                                "quat.hardness",
+                                "Quat, hardest water unless the label says otherwise",
+                                500,
+                                "mg/L",
+                                FC_114 + "(C)"),
+                        f(
+                                "quat.ceiling",
+                                "Quat, most without a rinse unless the label says less",
+                                400,
+                                "mg/L",
+                                CFR_940),
+                        f(
+                                "paa.ceiling",
+                                "Peroxyacetic acid, most without a rinse",
+                                500,
+                                "mg/L",
+                                CFR_940),
+                        f(
+                                "contact.other",
+                                "Other chemical sanitizers, least wet contact",
+                                30,
+                                "s",
+                                FC_703 + "(3)"),
+                        f(
+                                "hot-water.hand.least-temperature",
+                                "Hot water by hand, least",
+                                77,
+                                "°C",
+                                "Food Code 2022, 4-501.111"),
+                        f(
+                                "hot-water.hand.contact",
+                                "Hot water by hand, least time",
+                                30,
+                                "s",
+                                "Food Code 2022, 4-703.11(A)"),
+                        f(
+                                "touch.limit",
+                                "Hottest a bare hand may touch",
+                                49,
+                                "°C",
+                                "ISO 13732-1")));
+    }
+
+    private static Figure f(String id, String title, double value, String unit, String source) {
+        return new Figure(id, title, value, unit, source);
+    }
+}

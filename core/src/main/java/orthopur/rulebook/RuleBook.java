@@ -1,0 +1,73 @@
+package orthopur.rulebook;
+
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import orthopur.quantity.Hardness;
+import orthopur.quantity.Strength;
+import orthopur.quantity.Temperature;
+import orthopur.quantity.UnitText;
+
+/** A versioned set of figures. Immutable; asking for a figure that is not in it fails loudly. */
+public final class RuleBook {
+    private final String version;
+    private final Map<String, Figure> figures = new LinkedHashMap<>();
+
+    /**
+     * @throws IllegalArgumentException when an id stands twice
+     */
+    public RuleBook(String version, List<Figure> figures) {
+        this.version = version;
+        for (Figure f : figures) {
+            if (this.figures.put(f.id(), f) != null) {
+                throw new IllegalArgumentException(
+                        "The rule book has figure " + f.id() + " twice.");
+            }
+        }
+    }
+
+    public String version() {
+        return version;
+    }
+
+    /** All figures in the order of the book. */
+    public List<Figure> figures() {
+        return List.copyOf(figures.values());
+    }
+
+    /**
+     * @throws IllegalStateException when the book lacks it: a missing figure must never pass as met
+     */
+    public Figure figure(String id) {
+        Figure f = figures.get(id);
+        if (f == null) {
+            throw new IllegalStateException("The rule book lacks the figure " + id + ".");
+        }
+        return f;
+    }
+
+    public Strength strength(String id) {
+        Figure f = figure(id);
+        return UnitText.strength(f.value(), f.unit());
+    }
+
+    public Temperature temperature(String id) {
+        Figure f = figure(id);
+        return UnitText.temperature(f.value(), f.unit());
+    }
+
+    public Duration duration(String id) {
+        Figure f = figure(id);
+        return UnitText.duration(f.value(), f.unit());
+    }
+
+    public Hardness hardness(String id) {
+        return new Hardness(figure(id).value());
+    }
+
+    /** The bare number of a figure without a unit of its own (pH, ratios). */
+    public double number(String id) {
+        return figure(id).value();
+    }
+}

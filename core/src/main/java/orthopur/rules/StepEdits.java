@@ -1,0 +1,57 @@
+package orthopur.rules;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import orthopur.Nullable;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+
+/** Edits that several rules propose. They add a step or an item, never a figure. */
+public final class StepEdits {
+    private StepEdits() {}
+
+    /** A new step without figures, its id free in this procedure. */
+    public static Step fresh(Procedure p, int nth, Action action, String words) {
+        return new Step(p.freshId(nth), action, words, null, null, 1, 1);
+    }
+
+    /** A change that adds an item to a step that names items, or null where it names none. */
+    public static @Nullable Edit addItems(Step step, List<String> more) {
+        List<String> items = new ArrayList<>(step.action().items());
+        more.stream().filter(i -> !items.contains(i)).forEach(items::add);
+        Action wider =
+                switch (step.action()) {
+                    case Action.DryClean a -> new Action.DryClean(items);
+                    case Action.Wash a -> new Action.Wash(items, a.solution(), a.method());
+                    case Action.Rinse a ->
+                            new Action.Rinse(items, a.water(), a.method(), a.endPoint());
+                    case Action.Inspect a -> new Action.Inspect(items);
+                    case Action.Sanitize a ->
+                            new Action.Sanitize(
+                                    items, a.solution(), a.method(), a.contact(), a.readings());
+                    case Action.Dry a -> new Action.Dry(items, a.method(), a.time());
+                    default -> null;
+                };
+        return wider == null ? null : new Edit.Change(step.id(), step.with(wider));
+    }
+
+    /** The id of the first step from a place on that fits; null means the end. */
+    public static @Nullable String firstFrom(Procedure p, int place, Predicate<Action> fits) {
+        for (int i = place; i < p.steps().size(); i++) {
+            if (fits.test(p.steps().get(i).action())) {
+                return p.steps().get(i).id();
+            }
+        }
+        return null;
+    }
+
+    /** Where parts have to be back: before the machine is cleared, unlocked or made live. */
+    public static boolean endsAssembly(Action a) {
+        return a instanceof Action.Clear
+                || a instanceof Action.Unlock
+                || a instanceof Action.Restore;
+    }
+}

@@ -1,0 +1,82 @@
+package orthopur.rules.chemistry;
+
+import java.time.Duration;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.quantity.Show;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** S3: the surface stays wet as long as code and label ask; the longer of the two counts. */
+public final class ContactTime implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "S3",
+                    Severity.STOP,
+                    "The surface stays wet with sanitizer long enough",
+                    "Food Code 2022, 4-703.11(C)");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        SanitizerUse u = SanitizerUse.of(m);
+        if (u == null) {
+            return;
+        }
+        Duration needed = u.answer().contact();
+        Duration stated = u.step().contact();
+        if (stated != null && stated.compareTo(needed) >= 0) {
+            return;
+        }
+        String message =
+                stated == null
+                        ? "Step %d does not state how long the surface stays wet; %s asks for %s."
+                                .formatted(m.number(), u.chemical().name(), Show.duration(needed))
+                        : "Step %d keeps the surface wet for %s; %s asks for %s."
+                                .formatted(
+                                        m.number(),
+                                        Show.duration(stated),
+                                        u.chemical().name(),
+                                        Show.duration(needed));
+        Findings.Report r =
+                out.report(INFO)
+                        .items(m.surfaceIds(m.exposed()))
+                        .number("needed", needed.toSeconds(), "s")
+                        .says(
+                                message,
+                                "A sanitizer needs its time; a surface that dries early is not sanitized.")
+                        .source(
+                                fromLabel(u, needed)
+                                        ? "label of " + u.chemical().name()
+                                        : INFO.source())
+                        .deny(m.exposed())
+                        .propose(
+                                "Keep wet for " + Show.duration(needed),
+                                List.of(
+                                        new Edit.Change(
+                                                m.step().id(),
+                                                m.step()
+                                                        .with(
+                                                                new Action.Sanitize(
+                                                                        u.step().items(),
+                                                                        u.step().solution(),
+                                                                        u.step().method(),
+                                                                        needed,
+                                                                        u.step().readings())))));
+        if (stated != null) {
+            r.number("stated", stated.toSeconds(), "s");
+        }
+    }
+
+    private static boolean fromLabel(SanitizerUse u, Duration needed) {
+        return needed.equals(u.chemical().label().contact());
+    }
+}

@@ -1,0 +1,162 @@
+package orthopur.rules.chemistry;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import orthopur.chemical.Chemical;
+import orthopur.mixing.SanitizerLimit;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.quantity.Show;
+import orthopur.quantity.Strength;
+import orthopur.quantity.Temperature;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/**
+ * S1: the sanitizer is strong enough for its kind, temperature and pH. What is not stated cannot be
+ * judged and is not passed: the step then sanitizes nothing.
+ */
+public final class SanitizerStrength implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "S1",
+                    Severity.STOP,
+                    "The sanitizer is strong enough at this temperature and pH",
+                    "Food Code 2022, 4-501.114");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Sanitize step) || m.named().isEmpty()) {
+            return;
+        }
+        SanitizerUse u = SanitizerUse.of(m);
+        if (u == null) {
+            notASanitizer(m, step, out);
+            return;
+        }
+        SanitizerLimit.Answer a = u.answer();
+        switch (a.verdict()) {
+            case ENOUGH, TOO_STRONG -> {}
+            case UNDECIDED -> undecided(m, u, out);
+            case NOT_ENOUGH -> tooWeak(m, u, out);
+        }
+    }
+
+    private static void notASanitizer(Moment m, Action.Sanitize step, Findings out) {
+        Chemical c = m.context().chemical(step.solution().chemical());
+        String why =
+                c == null
+                        ? "does not say with what"
+                        : "uses " + c.name() + ", a " + c.kind().shown();
+        out.report(INFO)
+                .items(m.surfaceIds(m.exposed()))
+                .says(
+                        "Step %d is to sanitize and %s.".formatted(m.number(), why),
+                        "Not stated is not passed: only a sanitizer at its strength sanitizes.")
+                .deny(m.exposed());
+    }
+
+    private static void undecided(Moment m, SanitizerUse u, Findings out) {
+        out.report(INFO)
+                .items(m.surfaceIds(m.exposed()))
+                .says(
+                        "Step %d uses %s and does not state %s."
+                                .formatted(
+                                        m.number(),
+                                        u.shown(),
+                                        String.join(" or ", u.answer().missing())),
+                        "The strength that is enough depends on it; not stated is not passed.")
+                .source(u.answer().source())
+                .deny(m.exposed());
+    }
+
+    private static void tooWeak(Moment m, SanitizerUse u, Findings out) {
+        SanitizerLimit.Answer a = u.answer();
+        List<String> needs = new ArrayList<>();
+        if (a.refusal() != null) {
+            needs.add(a.refusal());
+        }
+        if (a.leastTemperature() != null) {
+            needs.add("this strength needs at least " + a.leastTemperature().shown());
+        }
+        if (a.least() != null) {
+            needs.add("this temperature takes at least " + a.least().shown());
+        }
+        if (a.leastTemperatureAtLowPh() != null) {
+            needs.add(
+                    "at pH %s or less it needs at least %s"
+                            .formatted(
+                                    Show.number(m.context().book().number("chlorine.ph.narrow")),
+                                    a.leastTemperatureAtLowPh().shown()));
+        }
+        if (needs.isEmpty()) {
+            needs.add("neither this strength nor this temperature is in the permitted table");
+        }
+        Findings.Report r =
+                out.report(INFO)
+                        .items(m.surfaceIds(m.exposed()))
+                        .says(
+                                "Step %d: %s is too weak; %s."
+                                        .formatted(m.number(), u.shown(), String.join("; ", needs)),
+                                "Below this it does not kill in the time a surface stays wet.")
+                        .source(a.source())
+                        .deny(m.exposed());
+        number(r, "strength", u.use().strength());
+        number(r, "least strength", a.least());
+        number(r, "temperature", u.use().temperature());
+        number(r, "least temperature", a.leastTemperature());
+        if (u.use().ph() != null) {
+            r.number("pH", u.use().ph().value(), "pH");
+        }
+        if (a.least() != null) {
+            r.propose("Raise to " + a.least().shown(), List.of(changed(m, u.step(), a.least())));
+        }
+        if (a.leastTemperature() != null) {
+            r.propose(
+                    "Warm to " + a.leastTemperature().shown(),
+                    List.of(warmed(m, u.step(), a.leastTemperature())));
+        }
+    }
+
+    private static Edit changed(Moment m, Action.Sanitize s, Strength strength) {
+        return change(m, s, s.solution().withStrength(strength), s.readings());
+    }
+
+    private static Edit warmed(Moment m, Action.Sanitize s, Temperature temperature) {
+        return change(m, s, s.solution().withTemperature(temperature), s.readings());
+    }
+
+    private static Edit change(
+            Moment m,
+            Action.Sanitize s,
+            orthopur.procedure.Solution solution,
+            Set<Action.Reading> readings) {
+        return new Edit.Change(
+                m.step().id(),
+                m.step()
+                        .with(
+                                new Action.Sanitize(
+                                        s.items(), solution, s.method(), s.contact(), readings)));
+    }
+
+    private static void number(Findings.Report r, String what, @orthopur.Nullable Strength s) {
+        if (s != null) {
+            r.number(what, s.mgPerL(), "mg/L");
+        }
+    }
+
+    private static void number(Findings.Report r, String what, @orthopur.Nullable Temperature t) {
+        if (t != null) {
+            r.number(what, t.celsius(), "°C");
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package orthopur.rules.chemistry;
+
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.mixing.SanitizerLimit;
+import orthopur.procedure.Action;
+import orthopur.runthrough.Moment;
+
+/**
+ * A sanitize step with its chemical and what the limits say of it.
+ *
+ * @param use what the step states of the solution
+ */
+record SanitizerUse(
+        Action.Sanitize step,
+        Chemical chemical,
+        SanitizerLimit.Use use,
+        SanitizerLimit.Answer answer) {
+
+    /** Null where the step does not sanitize with a chemical sanitizer of this site. */
+    static @Nullable SanitizerUse of(Moment m) {
+        if (!(m.action() instanceof Action.Sanitize step) || m.named().isEmpty()) {
+            return null;
+        }
+        Chemical c = m.context().chemical(step.solution().chemical());
+        if (c == null || !c.kind().sanitizes()) {
+            return null;
+        }
+        SanitizerLimit.Use use =
+                new SanitizerLimit.Use(
+                        c.kind(),
+                        c.label(),
+                        SanitizerLimit.active(step.solution().strength()),
+                        step.solution().temperature(),
+                        step.solution().ph(),
+                        m.context().hardness(),
+                        m.procedure().schools().rinseAfterSanitizer());
+        return new SanitizerUse(step, c, use, new SanitizerLimit(m.context().book()).judge(use));
+    }
+
+    /** The solution as the step states it, for a sentence. */
+    String shown() {
+        StringBuilder b = new StringBuilder(chemical.name());
+        if (use.strength() != null) {
+            b.append(" at ").append(use.strength().shown());
+        }
+        if (use.temperature() != null) {
+            b.append(", ").append(use.temperature().shown());
+        }
+        if (use.ph() != null) {
+            b.append(", ").append(use.ph().shown());
+        }
+        return b.toString();
+    }
+}

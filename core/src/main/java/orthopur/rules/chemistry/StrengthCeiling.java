@@ -1,0 +1,63 @@
+package orthopur.rules.chemistry;
+
+import java.util.List;
+import orthopur.mixing.SanitizerLimit;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.quantity.Strength;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** S2: not above the no-rinse ceiling, nor above the label whatever follows. */
+public final class StrengthCeiling implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "S2",
+                    Severity.STOP,
+                    "The sanitizer is not stronger than may stay on a food-contact surface",
+                    "40 CFR 180.940(a)");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        SanitizerUse u = SanitizerUse.of(m);
+        if (u == null || u.answer().verdict() != SanitizerLimit.Verdict.TOO_STRONG) {
+            return;
+        }
+        Strength ceiling = u.answer().ceiling();
+        Strength stated = u.use().strength();
+        if (ceiling == null || stated == null) {
+            return;
+        }
+        out.report(INFO)
+                .items(m.surfaceIds(m.exposed()))
+                .number("strength", stated.mgPerL(), "mg/L")
+                .number("ceiling", ceiling.mgPerL(), "mg/L")
+                .says(
+                        "Step %d: %s is above %s, the most that may stay on without a rinse its label directs."
+                                .formatted(m.number(), u.shown(), ceiling.shown()),
+                        "What stays on the surface goes into the food.")
+                .propose(
+                        "Weaken to " + ceiling.shown(),
+                        List.of(
+                                new Edit.Change(
+                                        m.step().id(),
+                                        m.step()
+                                                .with(
+                                                        new Action.Sanitize(
+                                                                u.step().items(),
+                                                                u.step()
+                                                                        .solution()
+                                                                        .withStrength(ceiling),
+                                                                u.step().method(),
+                                                                u.step().contact(),
+                                                                u.step().readings())))));
+    }
+}

@@ -1,0 +1,146 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import orthopur.Nullable;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+import orthopur.rules.Sources;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/**
+ * C6: a part stays on and covers a zone-1 surface that is counted as cleaned. Known only at the
+ * end, for the cover may still come off; shown at the first step that named the surface and could
+ * not reach it.
+ */
+public final class CoverLeftOn implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "C6",
+                    Severity.STOP,
+                    "Nothing stays mounted over a surface that is counted as cleaned",
+                    Sources.FOOD_CODE_SURFACES);
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        Map<Integer, List<Integer>> byCover = new LinkedHashMap<>();
+        Map<Integer, Integer> firstStep = new LinkedHashMap<>();
+        for (int i = 0; i < end.traces().size(); i++) {
+            Action a = end.procedure().steps().get(i).action();
+            boolean counts =
+                    a instanceof Action.Wash
+                            || a instanceof Action.Rinse
+                            || a instanceof Action.Sanitize;
+            for (int s : counts ? end.traces().get(i).covered() : List.<Integer>of()) {
+                boolean concerns =
+                        end.sheet().surface(s).zone() == 1 && end.due(s) && !end.reached(s);
+                int cover = end.night().coverOf(s) >= 0 ? end.night().coverOf(s) : anyCover(end, s);
+                if (!concerns || cover < 0) {
+                    continue;
+                }
+                List<Integer> hidden = byCover.computeIfAbsent(cover, c -> new ArrayList<>());
+                if (!hidden.contains(s)) {
+                    hidden.add(s);
+                }
+                firstStep.putIfAbsent(cover, i);
+            }
+        }
+        byCover.forEach(
+                (cover, hidden) ->
+                        report(end, out, cover, hidden, firstStep.getOrDefault(cover, 0)));
+    }
+
+    private static void report(
+            Ending end, Findings out, int cover, List<Integer> hidden, int place) {
+        Part part = end.sheet().part(cover);
+        Step step = end.procedure().steps().get(place);
+        List<String> ids = hidden.stream().map(s -> end.sheet().surface(s).id()).toList();
+        String how = part.shifts() ? "moved aside" : "taken off";
+        Findings.Report r =
+                out.report(INFO)
+                        .at(place, step.id())
+                        .items(ids)
+                        .items(List.of(part.id()))
+                        .says(
+                                "%s is not %s when step %d works there, so %s is not reached."
+                                        .formatted(
+                                                part.name(),
+                                                how,
+                                                place + 1,
+                                                end.sheet().names(ids)),
+                                "What lives under a cover is spread by the first movement after assembly.")
+                        .deny(hidden);
+        Procedure p = end.procedure();
+        String back = StepEdits.firstFrom(p, place, CoverLeftOn::putsTogether);
+        if (part.shifts()) {
+            r.propose(
+                    "Move " + part.name() + " aside before step " + (place + 1),
+                    List.of(
+                            insert(
+                                    p,
+                                    step.id(),
+                                    0,
+                                    new Action.Shift(List.of(part.id())),
+                                    "Move aside: ",
+                                    part),
+                            insert(
+                                    p,
+                                    back,
+                                    1,
+                                    new Action.Return(List.of(part.id())),
+                                    "Move back: ",
+                                    part)));
+        }
+        if (part.removable()) {
+            r.propose(
+                    "Take off " + part.name() + " before step " + (place + 1),
+                    List.of(
+                            insert(
+                                    p,
+                                    step.id(),
+                                    0,
+                                    new Action.Remove(List.of(part.id()), null, part.destination()),
+                                    "Take off: ",
+                                    part),
+                            insert(
+                                    p,
+                                    back,
+                                    1,
+                                    new Action.Install(List.of(part.id()), null),
+                                    "Put back: ",
+                                    part)));
+        }
+    }
+
+    private static boolean putsTogether(Action a) {
+        return a instanceof Action.Install
+                || a instanceof Action.Return
+                || StepEdits.endsAssembly(a);
+    }
+
+    private static Edit insert(
+            Procedure p, @Nullable String before, int nth, Action action, String words, Part part) {
+        return new Edit.InsertBefore(
+                before, StepEdits.fresh(p, nth, action, words + part.name() + "."));
+    }
+
+    private static int anyCover(Ending end, int surface) {
+        List<Integer> covers = end.sheet().coversOf(surface);
+        return covers.isEmpty() ? -1 : covers.getFirst();
+    }
+}

@@ -1,0 +1,71 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Solution;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Residue;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** C3: no sanitizer on a surface that is still soapy. Root before C2. */
+public final class DetergentFilm implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "C3",
+                    Severity.STOP,
+                    "Detergent is rinsed off before the sanitizer",
+                    "Food Code 2022, 4-501.115");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Sanitize)) {
+            return;
+        }
+        List<Integer> soapy =
+                m.exposed().stream()
+                        .filter(
+                                s -> {
+                                    Facts f = m.night().facts(s);
+                                    return f.has(Residue.DETERGENT) && !f.soil();
+                                })
+                        .toList();
+        if (soapy.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(soapy);
+        out.report(INFO)
+                .items(ids)
+                .says(
+                        "Step %d sanitizes %s, still soapy from the wash."
+                                .formatted(m.number(), m.sheet().names(ids)),
+                        "Detergent uses up the sanitizer before it reaches a germ, and both end in the food.")
+                .deny(soapy)
+                .propose(
+                        "Rinse before step " + m.number(),
+                        List.of(
+                                new Edit.InsertBefore(
+                                        m.step().id(),
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.Rinse(
+                                                        ids,
+                                                        new Solution(null, null, null, null, null),
+                                                        null,
+                                                        Action.EndPoint.CLEAR),
+                                                "Rinse with drinking water until it runs clear: "
+                                                        + m.sheet().names(ids)
+                                                        + "."))));
+    }
+}

@@ -1,0 +1,137 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import orthopur.Nullable;
+import orthopur.machine.EndState;
+import orthopur.machine.Surface;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
+import orthopur.rules.Sources;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Residue;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/**
+ * C1: every surface that is due ends as its sheet asks. Zone 1 is a STOP, zones 2 and 3 a FIX.
+ * Surfaces that share cause and shortcoming are one finding.
+ */
+public final class EndStateReached implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "C1",
+                    Severity.STOP,
+                    "Every surface that is due ends as its sheet asks",
+                    Sources.FOOD_CODE_SURFACES);
+
+    private record Group(boolean contact, String lack, Findings.@Nullable Report cause) {}
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        Map<Group, List<Integer>> groups = new LinkedHashMap<>();
+        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+            if (end.due(s) && !end.reached(s)) {
+                Surface surface = end.sheet().surface(s);
+                Group g = new Group(surface.zone() == 1, lack(end, s), out.blameFor(s));
+                groups.computeIfAbsent(g, k -> new ArrayList<>()).add(s);
+            }
+        }
+        groups.forEach((g, surfaces) -> report(end, out, g, surfaces));
+    }
+
+    private static void report(Ending end, Findings out, Group g, List<Integer> surfaces) {
+        List<String> ids = surfaces.stream().map(s -> end.sheet().surface(s).id()).toList();
+        boolean one = surfaces.size() == 1;
+        out.report(INFO)
+                .severity(g.contact() ? Severity.STOP : Severity.FIX)
+                .source(g.contact() ? INFO.source() : "Food Code 2022, 4-602.13")
+                .items(ids)
+                .says(
+                        "%s %s the night %s."
+                                .formatted(end.sheet().names(ids), one ? "ends" : "end", g.lack()),
+                        g.contact()
+                                ? "Food touches it next."
+                                : "What grows next to the food gets into it sooner or later.")
+                .under(g.cause())
+                .propose(
+                        one
+                                ? "Add it to the steps that treat the others"
+                                : "Add them to the steps that treat the others",
+                        treat(end, surfaces, ids));
+    }
+
+    /** What is missing, in words that stand after "ends the night". */
+    private static String lack(Ending end, int s) {
+        Facts f = end.night().facts(s);
+        EndState wanted = end.sheet().surface(s).end();
+        if (f.loose()) {
+            return "as soiled as it began: no step reaches it";
+        }
+        if (f.soil()) {
+            return "soiled: never washed with a detergent that is named";
+        }
+        if (f.has(Residue.DETERGENT) && wanted != EndState.WIPED) {
+            return "washed but never rinsed after it";
+        }
+        if (wanted == EndState.SANITIZED) {
+            return "washed and rinsed but not sanitized";
+        }
+        return "short of \"" + wanted.shown() + "\"";
+    }
+
+    /** Adds the surfaces to the last steps of each kind that they lack. */
+    private static List<Edit> treat(Ending end, List<Integer> surfaces, List<String> ids) {
+        Facts f = end.night().facts(surfaces.getFirst());
+        EndState wanted = end.sheet().surface(surfaces.getFirst()).end();
+        List<Class<? extends Action>> lacking = new ArrayList<>();
+        if (f.loose()) {
+            lacking.add(Action.DryClean.class);
+        }
+        if (f.soil()) {
+            lacking.add(Action.Wash.class);
+        }
+        if (wanted != EndState.WIPED && (f.soil() || f.has(Residue.DETERGENT))) {
+            lacking.add(Action.Rinse.class);
+        }
+        if (wanted == EndState.SANITIZED) {
+            if (f.soil()) {
+                lacking.add(Action.Inspect.class);
+            }
+            lacking.add(Action.Sanitize.class);
+        }
+        List<Edit> edits = new ArrayList<>();
+        for (Class<? extends Action> kind : lacking) {
+            Step last = lastOf(end, kind);
+            Edit edit = last == null ? null : StepEdits.addItems(last, ids);
+            if (edit != null) {
+                edits.add(edit);
+            } else if (kind != Action.DryClean.class && kind != Action.Inspect.class) {
+                return List.of();
+            }
+        }
+        return edits;
+    }
+
+    private static @Nullable Step lastOf(Ending end, Class<? extends Action> kind) {
+        Step last = null;
+        for (Step s : end.procedure().steps()) {
+            if (kind.isInstance(s.action())) {
+                last = s;
+            }
+        }
+        return last;
+    }
+}

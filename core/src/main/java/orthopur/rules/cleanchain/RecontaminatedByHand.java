@@ -1,0 +1,90 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Residue;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** C4: a sanitized surface is never towelled, nor handled with soiled gloves. */
+public final class RecontaminatedByHand implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "C4",
+                    Severity.STOP,
+                    "Sanitized surfaces meet no towel and no soiled glove",
+                    "Food Code 2022, 4-901.11");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        List<Integer> sanitized =
+                m.named().stream().filter(s -> meantSanitized(m.night().facts(s))).toList();
+        if (sanitized.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(sanitized);
+        if (m.action() instanceof Action.Dry dry && dry.method() == Action.Drying.TOWEL) {
+            out.report(INFO)
+                    .items(ids)
+                    .says(
+                            "Step %d towels %s after sanitizing."
+                                    .formatted(m.number(), m.sheet().names(ids)),
+                            "The towel brings back what the sanitizer took off.")
+                    .deny(sanitized)
+                    .propose(
+                            "Air-dry instead",
+                            List.of(
+                                    new Edit.Change(
+                                            m.step().id(),
+                                            m.step()
+                                                    .with(
+                                                            new Action.Dry(
+                                                                    dry.items(),
+                                                                    Action.Drying.AIR,
+                                                                    dry.time())))));
+            return;
+        }
+        boolean handles =
+                m.action() instanceof Action.Install
+                        || m.action() instanceof Action.Return
+                        || m.action() instanceof Action.Remove
+                        || m.action() instanceof Action.Shift;
+        if (handles && m.night().glovesSoiled()) {
+            out.report(INFO)
+                    .items(ids)
+                    .says(
+                            "Step %d handles %s with gloves that were on soil."
+                                    .formatted(m.number(), m.sheet().names(ids)),
+                            "What the gloves touched before goes onto the sanitized surface.")
+                    .deny(sanitized)
+                    .propose(
+                            "Wash hands before step " + m.number(),
+                            List.of(
+                                    new Edit.InsertBefore(
+                                            m.step().id(),
+                                            StepEdits.fresh(
+                                                    m.procedure(),
+                                                    0,
+                                                    new Action.WashHands(),
+                                                    "Wash hands and put on fresh gloves."))));
+        }
+    }
+
+    /**
+     * Also where the sanitizer did not count: the towel is wrong by itself, whatever went before.
+     */
+    private static boolean meantSanitized(Facts f) {
+        return f.sanitized() != Facts.NEVER || f.has(Residue.SANITIZER);
+    }
+}

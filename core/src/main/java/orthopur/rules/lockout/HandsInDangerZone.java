@@ -1,0 +1,75 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyKind;
+import orthopur.machine.EnergyStage;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/**
+ * L1: no hands in the danger zone of an energy that has not reached the end of its path. Reports
+ * once for each energy, at the first such step.
+ */
+public final class HandsInDangerZone implements Rule {
+    static final RuleInfo INFO =
+            new RuleInfo(
+                    "L1",
+                    Severity.STOP,
+                    "No hands where an energy is not yet harmless",
+                    Sources.LOCKOUT + "(c), (d)");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        for (int e = 0; e < m.sheet().energyCount(); e++) {
+            Energy energy = m.sheet().energy(e);
+            if (energy.keepLive()
+                    || m.night().harmless(e)
+                    || !m.handsInZone(e)
+                    || out.onEnergy(energy.id(), "L1") != null) {
+                continue;
+            }
+            List<EnergyStage> path = m.night().path(e);
+            boolean sharedCord = energy.kind() == EnergyKind.CORD && m.night().crew() > 1;
+            String because =
+                    sharedCord
+                            ? "With a second person at the machine the plug is in nobody's sole control; it takes"
+                                    + " a lock as well."
+                            : "Whatever can start, fall or let go finds the hands that are in its reach.";
+            out.report(INFO)
+                    .energy(energy.id())
+                    .items(
+                            m.partIds(
+                                    m.parts().stream()
+                                            .filter(m.sheet().zoneOf(e)::contains)
+                                            .toList()))
+                    .says(
+                            "Step %d has hands on %s while %s is %s, not yet %s."
+                                    .formatted(
+                                            m.number(),
+                                            m.sheet().names(m.partIds(m.parts())),
+                                            energy.name(),
+                                            m.night().stage(e).shown(),
+                                            path.getLast().shown()),
+                            because)
+                    .propose(
+                            "Make it safe before step " + m.number(),
+                            MakeSafe.before(
+                                    m.procedure(),
+                                    m.place(),
+                                    m.sheet(),
+                                    e,
+                                    path.subList(m.night().stageNumber(e) + 1, path.size())))
+                    .under(out.onEnergy(energy.id(), "L2", "L4"));
+        }
+    }
+}

@@ -1,0 +1,84 @@
+package orthopur.rules.lockout;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyStage;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.SheetIndex;
+
+/** The edits that bring an energy the rest of its way before a step. */
+final class MakeSafe {
+    private MakeSafe() {}
+
+    /**
+     * Moves the missing steps forward where the procedure has them later and they concern this
+     * energy alone, else writes them from the sheet.
+     *
+     * @param stages what is still missing, in order
+     */
+    static List<Edit> before(
+            Procedure p, int place, SheetIndex sheet, int energy, List<EnergyStage> stages) {
+        List<Edit> edits = new ArrayList<>();
+        String before = p.steps().get(place).id();
+        for (EnergyStage stage : stages) {
+            Step later = later(p, place, sheet, energy, stage);
+            if (later != null) {
+                edits.add(new Edit.Move(later.id(), before));
+            } else {
+                edits.add(
+                        new Edit.InsertBefore(
+                                before, step(p, edits.size(), sheet.energy(energy), stage)));
+            }
+        }
+        return edits;
+    }
+
+    private static @orthopur.Nullable Step later(
+            Procedure p, int place, SheetIndex sheet, int energy, EnergyStage stage) {
+        for (Step s : p.steps().subList(place + 1, p.steps().size())) {
+            boolean alone = s.action().energies().equals(List.of(sheet.energy(energy).id()));
+            if (alone && Moment.target(s.action(), energy, sheet) == stage) {
+                return s;
+            }
+        }
+        return null;
+    }
+
+    private static Step step(Procedure p, int nth, Energy e, EnergyStage stage) {
+        List<String> one = List.of(e.id());
+        String point = e.isolationPoint() == null ? "" : " at " + e.isolationPoint();
+        String verify = e.verify() == null ? "Show that it is harmless: " + e.name() : e.verify();
+        return switch (stage) {
+            case STOPPED ->
+                    StepEdits.fresh(
+                            p,
+                            nth,
+                            new Action.Operate(Action.Mode.STOP, one, List.of()),
+                            "Stop the machine: " + e.name() + ".");
+            case UNPLUGGED ->
+                    StepEdits.fresh(p, nth, new Action.Isolate(one), "Pull the plug" + point + ".");
+            case ISOLATED ->
+                    StepEdits.fresh(
+                            p, nth, new Action.Isolate(one), "Cut off " + e.name() + point + ".");
+            case LOCKED ->
+                    StepEdits.fresh(
+                            p,
+                            nth,
+                            new Action.Lock(one),
+                            "Put your own lock and tag on" + point + ".");
+            case RELIEVED ->
+                    StepEdits.fresh(
+                            p, nth, new Action.Relieve(one), "Let off " + e.name() + point + ".");
+            case PROVED, LIVE -> StepEdits.fresh(p, nth, new Action.Prove(one), verify);
+            case COOLED ->
+                    StepEdits.fresh(
+                            p, nth, new Action.CoolDown(one), "Wait until it is cool: " + verify);
+        };
+    }
+}

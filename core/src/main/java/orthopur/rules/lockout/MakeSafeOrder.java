@@ -1,0 +1,54 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.EnergyStage;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** L2: the stages of making safe come in order. Reports at the step that comes too early. */
+public final class MakeSafeOrder implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "L2",
+                    Severity.STOP,
+                    "Stop, isolate, lock, let off, prove – in this order",
+                    Sources.LOCKOUT + "(d)(1)–(6)");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        for (int e : m.energies()) {
+            EnergyStage target = m.target(e);
+            if (target == null || m.night().inOrder(e, target)) {
+                continue;
+            }
+            List<EnergyStage> path = m.night().path(e);
+            List<EnergyStage> skipped =
+                    path.subList(m.night().stageNumber(e) + 1, path.indexOf(target));
+            String name = m.sheet().energy(e).name();
+            out.report(INFO)
+                    .energy(m.sheet().energy(e).id())
+                    .says(
+                            "Step %d brings %s to \"%s\" while it is still %s; \"%s\" has to come first."
+                                    .formatted(
+                                            m.number(),
+                                            name,
+                                            target.shown(),
+                                            m.night().stage(e).shown(),
+                                            skipped.getFirst().shown()),
+                            "A step taken out of order gives a false feeling of safety: a lock on a closed"
+                                    + " switch holds nothing, and a try proves nothing while energy can return.")
+                    .propose(
+                            "Do first what is missing",
+                            MakeSafe.before(m.procedure(), m.place(), m.sheet(), e, skipped));
+        }
+    }
+}

@@ -1,0 +1,88 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyStage;
+import orthopur.procedure.Step;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/**
+ * L3: an energy that work needs dead and that no step ever takes off LIVE. Known only at the end;
+ * the first step with hands in its zone is where it is shown, and L1 hangs under it.
+ */
+public final class NeverMadeSafe implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "L3",
+                    Severity.STOP,
+                    "Every energy of the sheet is made safe before work that needs it",
+                    Sources.LOCKOUT + "(c)(4)");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        for (int e = 0; e < end.sheet().energyCount(); e++) {
+            Energy energy = end.sheet().energy(e);
+            int first = firstHandsIn(end, e);
+            boolean loosened = out.onEnergy(energy.id(), "L4") != null;
+            if (energy.keepLive() || first < 0 || loosened || everMoved(end, e)) {
+                continue;
+            }
+            Step step = end.procedure().steps().get(first);
+            List<EnergyStage> path = end.night().path(e);
+            Findings.Report l3 =
+                    out.report(INFO)
+                            .at(first, step.id())
+                            .energy(energy.id())
+                            .says(
+                                    "No step ever makes %s safe, and from step %d on there are hands in its reach."
+                                            .formatted(energy.name(), first + 1),
+                                    "The sheet lists this energy because it can hurt someone during this work.")
+                            .propose(
+                                    "Make it safe before step " + (first + 1),
+                                    MakeSafe.before(
+                                            end.procedure(),
+                                            first,
+                                            end.sheet(),
+                                            e,
+                                            path.subList(1, path.size())));
+            Findings.Report l1 = out.onEnergy(energy.id(), "L1");
+            if (l1 != null) {
+                l1.under(l3);
+            }
+        }
+    }
+
+    private static int firstHandsIn(Ending end, int energy) {
+        for (int i = 0; i < end.traces().size(); i++) {
+            if (end.traces().get(i).zones().contains(energy)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static boolean everMoved(Ending end, int energy) {
+        String id = end.sheet().energy(energy).id();
+        return end.procedure().steps().stream()
+                .anyMatch(
+                        s ->
+                                s.action().energies().contains(id)
+                                        && Moment.target(s.action(), energy, end.sheet()) != null
+                                        && end.night()
+                                                .path(energy)
+                                                .contains(
+                                                        Moment.target(
+                                                                s.action(), energy, end.sheet())));
+    }
+}

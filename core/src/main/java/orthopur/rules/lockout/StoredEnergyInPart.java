@@ -1,0 +1,72 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyKind;
+import orthopur.machine.EnergyStage;
+import orthopur.procedure.Action;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/**
+ * L4: what is stored in a part (spring, tension, pressure, raised or turning mass, heat) is let off
+ * before that part is loosened. Reports at the loosening.
+ */
+public final class StoredEnergyInPart implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "L4",
+                    Severity.STOP,
+                    "Stored energy is let off before the part that holds it is loosened",
+                    Sources.LOCKOUT + "(d)(5)");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Remove || m.action() instanceof Action.Shift)) {
+            return;
+        }
+        for (int e = 0; e < m.sheet().energyCount(); e++) {
+            Energy energy = m.sheet().energy(e);
+            boolean stored = energy.kind() == EnergyKind.STORED || energy.kind() == EnergyKind.HEAT;
+            if (!stored || energy.keepLive() || energy.holder() == null || m.night().harmless(e)) {
+                continue;
+            }
+            int holder = m.sheet().partNamed(energy.holder());
+            if (!m.parts().contains(holder) || out.onEnergy(energy.id(), "L4") != null) {
+                continue;
+            }
+            List<EnergyStage> path = m.night().path(e);
+            out.report(INFO)
+                    .energy(energy.id())
+                    .items(List.of(energy.holder()))
+                    .says(
+                            "Step %d loosens %s while %s is still %s."
+                                    .formatted(
+                                            m.number(),
+                                            m.sheet().nameOf(energy.holder()),
+                                            energy.name(),
+                                            m.night().stage(e) == EnergyStage.LIVE
+                                                    ? "not let off"
+                                                    : "not proved harmless"),
+                            "What is stored lets go at the moment the part comes loose.")
+                    .propose(
+                            "Let it off before step " + m.number(),
+                            MakeSafe.before(
+                                    m.procedure(),
+                                    m.place(),
+                                    m.sheet(),
+                                    e,
+                                    path.subList(m.night().stageNumber(e) + 1, path.size())))
+                    .under(out.onEnergy(energy.id(), "L2"));
+        }
+    }
+}

@@ -1,0 +1,94 @@
+package orthopur.rules.teardown;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
+import orthopur.rules.Sources;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** T11: every guard is on, and somebody has checked so, before the machine is made live. */
+public final class GuardsBack implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "T11",
+                    Severity.STOP,
+                    "Guards are on and checked before the machine is live",
+                    Sources.LOCKOUT + "(e)(1)");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Restore)) {
+            return;
+        }
+        List<Integer> guards = new ArrayList<>();
+        List<Integer> missing = new ArrayList<>();
+        for (int p = 0; p < m.sheet().partCount(); p++) {
+            if (m.sheet().part(p).guard()) {
+                guards.add(p);
+                if (m.night().off(p) > 0) {
+                    missing.add(p);
+                }
+            }
+        }
+        if (guards.isEmpty() || (missing.isEmpty() && m.night().guardsOn())) {
+            return;
+        }
+        List<String> ids = m.partIds(missing.isEmpty() ? guards : missing);
+        String what =
+                missing.isEmpty()
+                        ? "nobody has checked since the last assembly that the guards are on: "
+                        : "a guard is off: ";
+        out.report(INFO)
+                .items(ids)
+                .says(
+                        "Step %d makes the machine live while %s%s."
+                                .formatted(m.number(), what, m.sheet().names(ids)),
+                        "The guard is what stands between the moving part and the next person's hand.")
+                .propose(
+                        missing.isEmpty() ? "Check the guards first" : "Put the guard back first",
+                        edits(m, m.partIds(missing)));
+    }
+
+    private static List<Edit> edits(Moment m, List<String> missing) {
+        List<Edit> edits = new ArrayList<>();
+        String clear = null;
+        for (Step s : m.procedure().steps().subList(0, m.place())) {
+            if (s.action() instanceof Action.Clear) {
+                clear = s.id();
+            }
+        }
+        if (!missing.isEmpty()) {
+            edits.add(
+                    new Edit.InsertBefore(
+                            clear == null ? m.step().id() : clear,
+                            StepEdits.fresh(
+                                    m.procedure(),
+                                    0,
+                                    new Action.Install(missing, null),
+                                    "Put back: " + m.sheet().names(missing) + ".")));
+        }
+        if (clear == null || !m.night().guardsOn()) {
+            edits.add(
+                    new Edit.InsertBefore(
+                            m.step().id(),
+                            StepEdits.fresh(
+                                    m.procedure(),
+                                    1,
+                                    new Action.Clear(true, true, true),
+                                    "Tools out, everybody clear, guards on and checked.")));
+        }
+        return edits;
+    }
+}

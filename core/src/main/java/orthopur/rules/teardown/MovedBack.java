@@ -1,0 +1,89 @@
+package orthopur.rules.teardown;
+
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/**
+ * T14: what was moved aside is back before the machine is made live. The other half of the rule,
+ * cleaning fittings and open drains, waits for the sheets that have them.
+ */
+public final class MovedBack implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "T14",
+                    Severity.STOP,
+                    "What was moved aside is moved back",
+                    "the machine's sheet and manual");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Restore)) {
+            return;
+        }
+        for (int p = 0; p < m.sheet().partCount(); p++) {
+            if (m.night().aside(p) && out.onItem(m.sheet().part(p).id(), "T14") == null) {
+                report(out, m.procedure(), m.place(), m.sheet().part(p), m.number());
+            }
+        }
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        int last = end.procedure().steps().size() - 1;
+        for (int p = 0; p < end.sheet().partCount(); p++) {
+            Part part = end.sheet().part(p);
+            if (end.night().aside(p) && out.onItem(part.id(), "T14") == null) {
+                report(out, end.procedure(), last, part, last + 1);
+            }
+        }
+    }
+
+    private static void report(
+            Findings out, orthopur.procedure.Procedure p, int place, Part part, int number) {
+        out.report(INFO)
+                .at(place, p.steps().get(place).id())
+                .items(List.of(part.id()))
+                .says(
+                        "%s was moved aside and is not back at step %d."
+                                .formatted(part.name(), number),
+                        "A part that stands open catches, or leaves an edge bare, when the machine starts.")
+                .propose(
+                        "Move " + part.name() + " back",
+                        List.of(
+                                new Edit.InsertBefore(
+                                        StepEdits.firstFrom(
+                                                p,
+                                                lastShift(p, part.id()),
+                                                StepEdits::endsAssembly),
+                                        StepEdits.fresh(
+                                                p,
+                                                0,
+                                                new Action.Return(List.of(part.id())),
+                                                "Move back: " + part.name() + "."))));
+    }
+
+    private static int lastShift(orthopur.procedure.Procedure p, String part) {
+        int place = 0;
+        for (int i = 0; i < p.steps().size(); i++) {
+            Action a = p.steps().get(i).action();
+            if (a instanceof Action.Shift && a.items().contains(part)) {
+                place = i;
+            }
+        }
+        return place;
+    }
+}

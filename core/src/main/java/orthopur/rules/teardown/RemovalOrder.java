@@ -1,0 +1,145 @@
+package orthopur.rules.teardown;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** T1: a part comes off only when what is in front of it is off or moved aside. */
+public final class RemovalOrder implements Rule {
+    private static final RuleInfo INFO =
+            new RuleInfo(
+                    "T1",
+                    Severity.STOP,
+                    "What is in front comes off first",
+                    "the machine's sheet and manual");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Remove)) {
+            return;
+        }
+        for (int p : m.parts()) {
+            List<Integer> inFront = new ArrayList<>();
+            for (String front : m.sheet().part(p).behind()) {
+                int f = m.sheet().partNamed(front);
+                // Named in the same step, earlier in its list: taken off on the way.
+                boolean together =
+                        m.parts().contains(f) && m.parts().indexOf(f) < m.parts().indexOf(p);
+                if (f >= 0 && m.night().inTheWay(f) && !together) {
+                    inFront.add(f);
+                }
+            }
+            if (inFront.isEmpty()) {
+                continue;
+            }
+            Part part = m.sheet().part(p);
+            Findings.Report r =
+                    out.report(INFO)
+                            .items(List.of(part.id()))
+                            .items(m.partIds(inFront))
+                            .says(
+                                    "Step %d takes off %s while %s is still in front of it."
+                                            .formatted(
+                                                    m.number(),
+                                                    part.name(),
+                                                    m.sheet().names(m.partIds(inFront))),
+                                    "It cannot come off this way; someone will force it and hurt the part or a"
+                                            + " hand.");
+            for (int f : inFront) {
+                propose(m, p, m.sheet().part(f), r);
+            }
+        }
+    }
+
+    private static void propose(Moment m, int behind, Part front, Findings.Report r) {
+        Procedure p = m.procedure();
+        String before = m.step().id();
+        for (Step s : p.steps().subList(m.place() + 1, p.steps().size())) {
+            boolean takes =
+                    s.action() instanceof Action.Remove || s.action() instanceof Action.Shift;
+            if (takes && s.action().items().contains(front.id())) {
+                r.propose(
+                        "Take off " + front.name() + " first",
+                        List.of(new Edit.Move(s.id(), before)));
+                return;
+            }
+        }
+        String back = afterInstallOf(p, m.place(), m.sheet().part(behind).id());
+        if (front.shifts()) {
+            r.propose(
+                    "Move " + front.name() + " aside first",
+                    List.of(
+                            insert(
+                                    p,
+                                    before,
+                                    0,
+                                    new Action.Shift(List.of(front.id())),
+                                    "Move aside: ",
+                                    front),
+                            insert(
+                                    p,
+                                    back,
+                                    1,
+                                    new Action.Return(List.of(front.id())),
+                                    "Move back: ",
+                                    front)));
+        }
+        if (front.removable()) {
+            r.propose(
+                    "Take off " + front.name() + " first",
+                    List.of(
+                            insert(
+                                    p,
+                                    before,
+                                    0,
+                                    new Action.Remove(
+                                            List.of(front.id()), null, front.destination()),
+                                    "Take off: ",
+                                    front),
+                            insert(
+                                    p,
+                                    back,
+                                    1,
+                                    new Action.Install(List.of(front.id()), null),
+                                    "Put back: ",
+                                    front)));
+        }
+    }
+
+    private static Edit insert(
+            Procedure p,
+            @orthopur.Nullable String before,
+            int nth,
+            Action action,
+            String words,
+            Part part) {
+        return new Edit.InsertBefore(
+                before, StepEdits.fresh(p, nth, action, words + part.name() + "."));
+    }
+
+    /** The step after the one that puts the part behind back, for only then the front goes on. */
+    private static @orthopur.Nullable String afterInstallOf(Procedure p, int place, String part) {
+        for (int i = place; i < p.steps().size() - 1; i++) {
+            Action a = p.steps().get(i).action();
+            if (a instanceof Action.Install && a.items().contains(part)) {
+                return p.steps().get(i + 1).id();
+            }
+        }
+        return StepEdits.firstFrom(p, place, StepEdits::endsAssembly);
+    }
+}

@@ -1,0 +1,78 @@
+package orthopur.runthrough;
+
+import java.util.List;
+import java.util.function.Predicate;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+
+/** How the night ended, with what each step had named and reached on the way. */
+public final class Ending {
+    private final Procedure procedure;
+    private final SheetIndex sheet;
+    private final Context context;
+    private final Night night;
+    private final List<Trace> traces;
+
+    Ending(
+            Procedure procedure,
+            SheetIndex sheet,
+            Context context,
+            Night night,
+            List<Trace> traces) {
+        this.procedure = procedure;
+        this.sheet = sheet;
+        this.context = context;
+        this.night = night;
+        this.traces = traces;
+    }
+
+    /**
+     * What a step met.
+     *
+     * @param named surfaces it named
+     * @param covered those of them that it could not reach
+     * @param zones energies into whose danger zone it put hands
+     */
+    public record Trace(List<Integer> named, List<Integer> covered, List<Integer> zones) {}
+
+    public Procedure procedure() {
+        return procedure;
+    }
+
+    public SheetIndex sheet() {
+        return sheet;
+    }
+
+    public Context context() {
+        return context;
+    }
+
+    /** How the machine stands at the end. */
+    public Night night() {
+        return night;
+    }
+
+    public List<Trace> traces() {
+        return traces;
+    }
+
+    /** Whether a surface is due in this kind of clean. */
+    public boolean due(int surface) {
+        return sheet.surface(surface).frequency().dueIn(procedure.kind());
+    }
+
+    /** Whether a surface ended as its sheet asks. */
+    public boolean reached(int surface) {
+        return night.facts(surface).meets(sheet.surface(surface).end());
+    }
+
+    /** The id of the first step from a place on that fits, or null for the end of the procedure. */
+    public @orthopur.Nullable String firstFrom(int place, Predicate<Step> fits) {
+        return procedure.steps().stream()
+                .skip(place)
+                .filter(fits)
+                .map(Step::id)
+                .findFirst()
+                .orElse(null);
+    }
+}

@@ -1,0 +1,57 @@
+package orthopur.runthrough;
+
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.procedure.Remedy;
+
+/**
+ * What a rule found.
+ *
+ * @param step number from 1 of the step where it happens; 0 when it concerns the whole procedure
+ * @param items ids of the parts and surfaces it concerns
+ * @param energies ids of the energies it concerns
+ * @param message what is wrong, as a plain sentence with the numbers in it
+ * @param numbers the figures that were compared
+ * @param because why it matters, in one plain sentence
+ * @param under index of the root finding it follows from, or null for a root
+ * @param remedies ways to mend it, each re-run before it is offered
+ */
+public record Finding(
+        String rule,
+        Severity severity,
+        int step,
+        @Nullable String stepId,
+        List<String> items,
+        List<String> energies,
+        String message,
+        List<Measured> numbers,
+        String because,
+        String source,
+        @Nullable Integer under,
+        List<Remedy> remedies) {
+
+    /** One figure that was compared. */
+    public record Measured(String what, double value, String unit) {}
+
+    Finding under(@Nullable Integer root) {
+        return new Finding(
+                rule, severity, step, stepId, items, energies, message, numbers, because, source,
+                root, remedies);
+    }
+
+    public Finding withRemedies(List<Remedy> others) {
+        return new Finding(
+                rule,
+                severity,
+                step,
+                stepId,
+                items,
+                energies,
+                message,
+                numbers,
+                because,
+                source,
+                under,
+                List.copyOf(others));
+    }
+}

@@ -1,0 +1,214 @@
+package orthopur.runthrough;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import orthopur.Nullable;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Remedy;
+
+/** Where rules report. Keeps what follows from what: one cause, one finding. */
+public final class Findings {
+    private final List<Report> reports = new ArrayList<>();
+    private final Map<Integer, Report> blame = new HashMap<>();
+    private Set<Integer> denied = new HashSet<>();
+    private int place = -1;
+    private @Nullable String stepId;
+
+    void enter(int place, String stepId) {
+        this.place = place;
+        this.stepId = stepId;
+        denied = new HashSet<>();
+    }
+
+    void leaveSteps() {
+        place = -1;
+        stepId = null;
+        denied = new HashSet<>();
+    }
+
+    boolean denied(int surface) {
+        return denied.contains(surface);
+    }
+
+    /** A claim was granted: whatever denied an earlier one no longer explains anything. */
+    void granted(int surface) {
+        blame.remove(surface);
+    }
+
+    /** A new finding at the current step, or for the whole procedure once all steps are through. */
+    public Report report(RuleInfo rule) {
+        Report r = new Report(rule, place, stepId);
+        reports.add(r);
+        return r;
+    }
+
+    /**
+     * The report that denied the claim on this surface, or null where none did since it was
+     * granted.
+     */
+    public @Nullable Report blameFor(int surface) {
+        return blame.get(surface);
+    }
+
+    /** The first report of one of these rules that concerns this energy, or null. */
+    public @Nullable Report onEnergy(String energy, String... rules) {
+        return first(Arrays.asList(rules), r -> r.energies.contains(energy));
+    }
+
+    /** The first report of one of these rules that concerns this part or surface, or null. */
+    public @Nullable Report onItem(String item, String... rules) {
+        return first(Arrays.asList(rules), r -> r.items.contains(item));
+    }
+
+    private @Nullable Report first(
+            List<String> rules, java.util.function.Predicate<Report> concerns) {
+        for (Report r : reports) {
+            if (rules.contains(r.rule.id()) && concerns.test(r)) {
+                return r;
+            }
+        }
+        return null;
+    }
+
+    /** All findings, roots in the order of their steps, each followed by what follows from it. */
+    List<Finding> all() {
+        List<Report> roots =
+                reports.stream()
+                        .filter(r -> r.rootOf() == r)
+                        .sorted(
+                                Comparator.comparingInt(
+                                        (Report r) -> r.place < 0 ? Integer.MAX_VALUE : r.place))
+                        .toList();
+        List<Finding> all = new ArrayList<>();
+        for (Report root : roots) {
+            int index = all.size();
+            all.add(root.finding().under(null));
+            for (Report r : reports) {
+                if (r != root && r.rootOf() == root) {
+                    all.add(r.finding().under(index));
+                }
+            }
+        }
+        return all;
+    }
+
+    /** One finding while it is being written. */
+    public final class Report {
+        private final RuleInfo rule;
+        private int place;
+        private @Nullable String stepId;
+        private final List<String> items = new ArrayList<>();
+        private final List<String> energies = new ArrayList<>();
+        private final List<Finding.Measured> numbers = new ArrayList<>();
+        private final List<Remedy> proposals = new ArrayList<>();
+        private String message = "";
+        private String because = "";
+        private String source;
+        private Severity severity;
+        private @Nullable Report root;
+
+        private Report(RuleInfo rule, int place, @Nullable String stepId) {
+            this.rule = rule;
+            this.place = place;
+            this.stepId = stepId;
+            this.severity = rule.severity();
+            this.source = rule.source();
+        }
+
+        public Report at(int place, String stepId) {
+            this.place = place;
+            this.stepId = stepId;
+            return this;
+        }
+
+        public Report items(List<String> ids) {
+            items.addAll(ids);
+            return this;
+        }
+
+        public Report energy(String id) {
+            energies.add(id);
+            return this;
+        }
+
+        /** What is wrong and why it matters. */
+        public Report says(String message, String because) {
+            this.message = message;
+            this.because = because;
+            return this;
+        }
+
+        public Report number(String what, double value, String unit) {
+            numbers.add(new Finding.Measured(what, value, unit));
+            return this;
+        }
+
+        public Report source(String other) {
+            source = other;
+            return this;
+        }
+
+        public Report severity(Severity other) {
+            severity = other;
+            return this;
+        }
+
+        /** A way to mend it; offered only if a re-run shows that it helps. */
+        public Report propose(String label, List<Edit> edits) {
+            if (!edits.isEmpty()) {
+                proposals.add(new Remedy(label, edits));
+            }
+            return this;
+        }
+
+        /** The claim of this step does not hold on these surfaces. */
+        public Report deny(List<Integer> surfaces) {
+            denied.addAll(surfaces);
+            // The first denial is the cause; a later one only adds to it.
+            surfaces.forEach(s -> blame.putIfAbsent(s, this));
+            return this;
+        }
+
+        /** This finding follows from that one; null leaves it a root. */
+        public Report under(@Nullable Report cause) {
+            if (cause != null && cause.rootOf() != this) {
+                root = cause;
+            }
+            return this;
+        }
+
+        private Report rootOf() {
+            Report r = this;
+            while (r.root != null) {
+                r = r.root;
+            }
+            return r;
+        }
+
+        public List<String> items() {
+            return items;
+        }
+
+        private Finding finding() {
+            return new Finding(
+                    rule.id(),
+                    severity,
+                    place + 1,
+                    stepId,
+                    List.copyOf(new java.util.LinkedHashSet<>(items)),
+                    List.copyOf(energies),
+                    message,
+                    List.copyOf(numbers),
+                    because,
+                    source,
+                    null,
+                    List.copyOf(proposals));
+        }
+    }
+}

@@ -1,0 +1,163 @@
+package orthopur.runthrough;
+
+import java.util.List;
+import orthopur.machine.EnergyKind;
+import orthopur.machine.EnergyStage;
+import orthopur.machine.Part;
+
+/**
+ * How the machine stands at one moment of the night. Rules read it; only the fold in {@link
+ * RunThrough} changes it.
+ */
+public final class Night {
+    private final SheetIndex sheet;
+    private final int crew;
+    final Facts[] facts;
+    final int[] off;
+    final boolean[] aside;
+    final int[] stage;
+    final boolean[] locked;
+    boolean glovesSoiled;
+    boolean toolsOut;
+    boolean peopleClear;
+    boolean guardsOn;
+
+    Night(SheetIndex sheet, int crew) {
+        this.sheet = sheet;
+        this.crew = crew;
+        facts = new Facts[sheet.surfaceCount()];
+        java.util.Arrays.fill(facts, Facts.afterUse());
+        off = new int[sheet.partCount()];
+        aside = new boolean[sheet.partCount()];
+        stage = new int[sheet.energyCount()];
+        locked = new boolean[sheet.energyCount()];
+    }
+
+    public Facts facts(int surface) {
+        return facts[surface];
+    }
+
+    /** How many of a part are off. */
+    public int off(int part) {
+        return off[part];
+    }
+
+    /** Whether at least one of a part is still on the machine. */
+    public boolean mounted(int part) {
+        return off[part] < sheet.part(part).count();
+    }
+
+    public boolean aside(int part) {
+        return aside[part];
+    }
+
+    /** Whether a part stands in the way: mounted and not moved aside. */
+    public boolean inTheWay(int part) {
+        return mounted(part) && !aside[part];
+    }
+
+    /** The first part that covers a surface now, or -1. */
+    public int coverOf(int surface) {
+        for (int part : sheet.coversOf(surface)) {
+            if (inTheWay(part)) {
+                return part;
+            }
+        }
+        return -1;
+    }
+
+    /** The path an energy has to go with this crew. */
+    public List<EnergyStage> path(int energy) {
+        return sheet.energy(energy).kind().path(crew);
+    }
+
+    public EnergyStage stage(int energy) {
+        return path(energy).get(stage[energy]);
+    }
+
+    /** Whether an energy has reached the end of its path. */
+    public boolean harmless(int energy) {
+        return stage[energy] == path(energy).size() - 1;
+    }
+
+    /** Place of the next stage on the path, or -1 at its end. */
+    public int stageNumber(int energy) {
+        return stage[energy];
+    }
+
+    /** Whether someone's lock is on it. */
+    public boolean locked(int energy) {
+        return locked[energy];
+    }
+
+    public boolean glovesSoiled() {
+        return glovesSoiled;
+    }
+
+    public boolean toolsOut() {
+        return toolsOut;
+    }
+
+    public boolean peopleClear() {
+        return peopleClear;
+    }
+
+    public boolean guardsOn() {
+        return guardsOn;
+    }
+
+    public int crew() {
+        return crew;
+    }
+
+    /** Whether this stage may be reached from where the energy stands now. */
+    public boolean inOrder(int energy, EnergyStage target) {
+        int k = path(energy).indexOf(target);
+        return k < 0 || stage[energy] >= k - 1;
+    }
+
+    /**
+     * Moves an energy on. Out of order only cutting it off has an effect, for that much is physics;
+     * a lock on an open switch locks nothing, and a try with pressure behind it proves nothing.
+     */
+    void advance(int energy, EnergyStage target) {
+        int k = path(energy).indexOf(target);
+        boolean cutsOff = target == EnergyStage.UNPLUGGED || target == EnergyStage.ISOLATED;
+        if (k >= 0 && (inOrder(energy, target) || cutsOff)) {
+            stage[energy] = Math.max(stage[energy], k);
+            locked[energy] |= target == EnergyStage.LOCKED;
+        }
+    }
+
+    /** Live again, with everything that it charges. */
+    void revive(int energy) {
+        stage[energy] = 0;
+        for (int e = 0; e < stage.length; e++) {
+            String source = sheet.energy(e).fedBy();
+            if (source != null && sheet.energyNamed(source) == energy) {
+                stage[e] = 0;
+            }
+        }
+    }
+
+    void unlock(int energy) {
+        locked[energy] = false;
+        int at = path(energy).indexOf(EnergyStage.LOCKED);
+        if (at > 0 && stage[energy] >= at) {
+            stage[energy] = at - 1;
+        }
+    }
+
+    /** The stage that a step's action leads this kind of energy to, or null. */
+    static @orthopur.Nullable EnergyStage isolated(EnergyKind kind) {
+        return switch (kind) {
+            case CORD -> EnergyStage.UNPLUGGED;
+            case SUPPLIED -> EnergyStage.ISOLATED;
+            case STORED, HEAT -> null;
+        };
+    }
+
+    Part part(int p) {
+        return sheet.part(p);
+    }
+}

@@ -1,0 +1,78 @@
+package orthopur.runthrough;
+
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.machine.EnergyStage;
+
+/**
+ * The outcome of a run-through.
+ *
+ * @param findings roots in the order of their steps, each followed by its consequences
+ * @param steps what each step changed; what it did not change is not repeated
+ */
+public record Run(
+        List<Finding> findings,
+        List<StepEffect> steps,
+        List<Facts> end,
+        Coverage coverage,
+        Totals totals) {
+
+    /**
+     * @param surfaces changed facts, by place of the surface on the sheet
+     * @param reached surfaces on which the step acted at all
+     * @param refused those of them on which its claim was not granted
+     * @param parts parts that came off, went on or moved
+     */
+    public record StepEffect(
+            List<SurfaceChange> surfaces,
+            List<Integer> reached,
+            List<Integer> refused,
+            List<EnergyChange> energies,
+            List<PartChange> parts) {}
+
+    public record SurfaceChange(int surface, Facts after) {}
+
+    public record EnergyChange(int energy, EnergyStage after) {}
+
+    /**
+     * @param off how many of the part are off afterwards
+     */
+    public record PartChange(int part, int off, boolean aside) {}
+
+    /** How many due surfaces ended as their sheet asks. */
+    public record Coverage(int reached, int due) {}
+
+    /**
+     * @param elapsedMinutes from the first step to the last, waiting included
+     * @param handsOnMinutes planned work, counted once per person
+     * @param waitingMinutes how long the crew stands and waits for a soak or for drying
+     * @param waterLitres where a step states it
+     */
+    public record Totals(
+            double elapsedMinutes,
+            double handsOnMinutes,
+            double waitingMinutes,
+            @Nullable Double waterLitres) {}
+
+    /** Roots of this severity: consequences are not counted again. */
+    public int count(Severity severity) {
+        int n = 0;
+        for (int i = 0; i < findings.size(); i++) {
+            if (findings.get(i).under() == null && severityOfGroup(i) == severity) {
+                n++;
+            }
+        }
+        return n;
+    }
+
+    /** The highest severity of a root and what follows from it. */
+    public Severity severityOfGroup(int root) {
+        Severity highest = findings.get(root).severity();
+        for (Finding f : findings) {
+            if (f.under() != null && f.under() == root && f.severity().compareTo(highest) < 0) {
+                highest = f.severity();
+            }
+        }
+        return highest;
+    }
+}

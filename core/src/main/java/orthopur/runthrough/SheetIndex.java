@@ -1,0 +1,139 @@
+package orthopur.runthrough;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import orthopur.machine.Energy;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Part;
+import orthopur.machine.Surface;
+
+/** A sheet with its names resolved to places, so that a run needs no look-ups by text. */
+public final class SheetIndex {
+    private final MachineSheet sheet;
+    private final List<Surface> surfaces = new ArrayList<>();
+    private final List<Integer> owners = new ArrayList<>();
+    private final Map<String, Integer> parts = new HashMap<>();
+    private final Map<String, Integer> surfaceIds = new HashMap<>();
+    private final Map<String, Integer> energies = new HashMap<>();
+    private final List<List<Integer>> surfacesOf = new ArrayList<>();
+    private final List<List<Integer>> coversOf = new ArrayList<>();
+    private final List<List<Integer>> zones = new ArrayList<>();
+
+    public SheetIndex(MachineSheet sheet) {
+        this.sheet = sheet;
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            Part part = sheet.parts().get(p);
+            parts.put(part.id(), p);
+            List<Integer> own = new ArrayList<>();
+            for (Surface s : part.surfaces()) {
+                surfaceIds.put(s.id(), surfaces.size());
+                own.add(surfaces.size());
+                surfaces.add(s);
+                owners.add(p);
+                coversOf.add(new ArrayList<>());
+            }
+            surfacesOf.add(own);
+        }
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            for (String covered : sheet.parts().get(p).covers()) {
+                Integer s = surfaceIds.get(covered);
+                if (s != null) {
+                    coversOf.get(s).add(p);
+                }
+            }
+        }
+        for (Energy e : sheet.energies()) {
+            energies.put(e.id(), zones.size());
+            zones.add(e.zone().stream().map(parts::get).filter(p -> p != null).toList());
+        }
+    }
+
+    public MachineSheet sheet() {
+        return sheet;
+    }
+
+    public int partCount() {
+        return surfacesOf.size();
+    }
+
+    public int surfaceCount() {
+        return surfaces.size();
+    }
+
+    public int energyCount() {
+        return zones.size();
+    }
+
+    public Part part(int p) {
+        return sheet.parts().get(p);
+    }
+
+    public Surface surface(int s) {
+        return surfaces.get(s);
+    }
+
+    public Energy energy(int e) {
+        return sheet.energies().get(e);
+    }
+
+    /** The part that owns a surface. */
+    public int ownerOf(int surface) {
+        return owners.get(surface);
+    }
+
+    public List<Integer> surfacesOf(int part) {
+        return surfacesOf.get(part);
+    }
+
+    /** Parts that cover a surface while they are mounted and not moved aside. */
+    public List<Integer> coversOf(int surface) {
+        return coversOf.get(surface);
+    }
+
+    /** Parts within reach of an energy. */
+    public List<Integer> zoneOf(int energy) {
+        return zones.get(energy);
+    }
+
+    /** Place of a part, or -1. */
+    public int partNamed(String id) {
+        return parts.getOrDefault(id, -1);
+    }
+
+    /** Place of a surface, or -1. */
+    public int surfaceNamed(String id) {
+        return surfaceIds.getOrDefault(id, -1);
+    }
+
+    /** Place of an energy, or -1. */
+    public int energyNamed(String id) {
+        return energies.getOrDefault(id, -1);
+    }
+
+    /**
+     * The name of a part, surface or energy as people say it; the id itself where nothing has it.
+     */
+    public String nameOf(String id) {
+        if (parts.containsKey(id)) {
+            return part(partNamed(id)).name();
+        }
+        if (surfaceIds.containsKey(id)) {
+            return surface(surfaceNamed(id)).name();
+        }
+        return energies.containsKey(id) ? energy(energyNamed(id)).name() : id;
+    }
+
+    /** Names joined for a sentence: "a, b and c"; from the fifth on only their number. */
+    public String names(List<String> ids) {
+        List<String> names = ids.stream().map(this::nameOf).toList();
+        if (names.size() > 4) {
+            return String.join(", ", names.subList(0, 3)) + " and " + (names.size() - 3) + " more";
+        }
+        if (names.size() < 2) {
+            return String.join("", names);
+        }
+        return String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.getLast();
+    }
+}

@@ -1,0 +1,330 @@
+package orthopur.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import orthopur.Nullable;
+import orthopur.machine.EnergyStage;
+import orthopur.procedure.Action;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Finding;
+import orthopur.runthrough.Run;
+import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.Stage;
+
+/**
+ * The picture of the night as data: one thread for each energy and for each group of surfaces with
+ * the same life. A thread is a list of spans without gaps and of marks where a step acts.
+ */
+public record Ribbon(
+        List<EnergyThread> energies, List<SurfaceThread> surfaces, List<StepLine> steps) {
+
+    /**
+     * @param spans stages from step to step, the first from 0
+     */
+    public record EnergyThread(String id, String name, List<EnergySpan> spans, String story) {}
+
+    /**
+     * @param from the step from 1 after which it holds; 0 from the start
+     */
+    public record EnergySpan(int from, EnergyStage stage) {}
+
+    /**
+     * @param name of the first surface, or of the part when all of them belong to one
+     * @param surfaces ids and names of all that share this life
+     * @param end whether the thread ends as its sheet asks
+     */
+    public record SurfaceThread(
+            String name,
+            List<Named> surfaces,
+            int zone,
+            boolean due,
+            boolean end,
+            List<Span> spans,
+            List<Mark> marks,
+            String story) {}
+
+    public record Named(String id, String name, String part, String story) {}
+
+    /**
+     * @param off whether the part is off the machine
+     * @param covered whether something covers the surface
+     */
+    public record Span(int from, Stage stage, boolean off, boolean covered) {}
+
+    /**
+     * @param step from 1
+     * @param kind what acts: dry-clean, wash, rinse, inspect, sanitize, dry, soak, off, on, aside,
+     *     back
+     * @param granted false where the claim of the step does not hold
+     */
+    public record Mark(int step, String kind, boolean granted) {}
+
+    /** A step as a sentence of what it did, for those who cannot see the picture. */
+    public record StepLine(String id, String phase, String sentence) {}
+
+    static Ribbon of(Run run, Procedure procedure, SheetIndex sheet) {
+        List<EnergyThread> energies = new ArrayList<>();
+        for (int e = 0; e < sheet.energyCount(); e++) {
+            energies.add(energy(run, sheet, e));
+        }
+        return new Ribbon(energies, threads(run, procedure, sheet), lines(run, procedure, sheet));
+    }
+
+    private static EnergyThread energy(Run run, SheetIndex sheet, int e) {
+        List<EnergySpan> spans = new ArrayList<>();
+        List<String> story = new ArrayList<>();
+        spans.add(new EnergySpan(0, EnergyStage.LIVE));
+        for (int i = 0; i < run.steps().size(); i++) {
+            for (Run.EnergyChange c : run.steps().get(i).energies()) {
+                if (c.energy() == e) {
+                    spans.add(new EnergySpan(i + 1, c.after()));
+                    story.add(c.after().shown() + " at step " + (i + 1));
+                }
+            }
+        }
+        String name = sheet.energy(e).name();
+        String told =
+                story.isEmpty()
+                        ? "live all night"
+                        : "live at the start, " + String.join(", ", story);
+        return new EnergyThread(sheet.energy(e).id(), name, spans, name + ": " + told + ".");
+    }
+
+    private record Life(List<Span> spans, List<Mark> marks, int zone, boolean due, boolean end) {}
+
+    private static List<SurfaceThread> threads(Run run, Procedure procedure, SheetIndex sheet) {
+        Map<Integer, List<Finding>> byPlace = new TreeMap<>();
+        for (Finding f : run.findings()) {
+            for (String item : f.items()) {
+                int s = sheet.surfaceNamed(item);
+                if (s >= 0) {
+                    byPlace.computeIfAbsent(s, k -> new ArrayList<>()).add(f);
+                }
+            }
+        }
+        Map<Object, List<Integer>> groups = new LinkedHashMap<>();
+        Map<Object, Life> lives = new LinkedHashMap<>();
+        for (int s : inOrderOfRemoval(run, sheet)) {
+            Life life = life(run, procedure, sheet, s);
+            List<Finding> found = byPlace.getOrDefault(s, List.of());
+            Object key = List.of(life, found.stream().map(f -> f.rule() + f.step()).toList());
+            groups.computeIfAbsent(key, k -> new ArrayList<>()).add(s);
+            lives.put(key, life);
+        }
+        List<SurfaceThread> threads = new ArrayList<>();
+        groups.forEach(
+                (key, members) -> {
+                    Life life = lives.get(key);
+                    if (life != null) {
+                        threads.add(thread(sheet, members, life));
+                    }
+                });
+        return threads;
+    }
+
+    private static SurfaceThread thread(SheetIndex sheet, List<Integer> members, Life life) {
+        List<Named> named = new ArrayList<>();
+        String story = story(life);
+        for (int s : members) {
+            String part = sheet.part(sheet.ownerOf(s)).name();
+            String name = sheet.surface(s).name();
+            named.add(new Named(sheet.surface(s).id(), name, part, name + ": " + story));
+        }
+        long owners = members.stream().map(sheet::ownerOf).distinct().count();
+        String name =
+                members.size() > 1 && owners == 1
+                        ? sheet.part(sheet.ownerOf(members.getFirst())).name()
+                        : named.getFirst().name();
+        return new SurfaceThread(
+                name,
+                named,
+                life.zone(),
+                life.due(),
+                life.end(),
+                life.spans(),
+                life.marks(),
+                story);
+    }
+
+    /**
+     * The order in which parts come off; what never comes off follows in the order of the sheet.
+     */
+    private static List<Integer> inOrderOfRemoval(Run run, SheetIndex sheet) {
+        Map<Integer, Integer> firstOff = new LinkedHashMap<>();
+        for (int i = 0; i < run.steps().size(); i++) {
+            for (Run.PartChange c : run.steps().get(i).parts()) {
+                firstOff.putIfAbsent(c.part(), i);
+            }
+        }
+        List<Integer> all = new ArrayList<>();
+        for (int s = 0; s < sheet.surfaceCount(); s++) {
+            all.add(s);
+        }
+        all.sort(
+                Comparator.comparingInt(
+                        s -> firstOff.getOrDefault(sheet.ownerOf(s), Integer.MAX_VALUE)));
+        return all;
+    }
+
+    private static Life life(Run run, Procedure procedure, SheetIndex sheet, int surface) {
+        int owner = sheet.ownerOf(surface);
+        List<Integer> covers = sheet.coversOf(surface);
+        boolean[] on = new boolean[covers.size()];
+        java.util.Arrays.fill(on, true);
+        Facts facts = Facts.afterUse();
+        int off = 0;
+        List<Span> spans = new ArrayList<>();
+        List<Mark> marks = new ArrayList<>();
+        add(spans, new Span(0, facts.stage(), false, covered(on)));
+        for (int i = 0; i < run.steps().size(); i++) {
+            Run.StepEffect effect = run.steps().get(i);
+            Action action = procedure.steps().get(i).action();
+            for (Run.PartChange c : effect.parts()) {
+                int cover = covers.indexOf(c.part());
+                if (cover >= 0) {
+                    on[cover] = c.off() < sheet.part(c.part()).count() && !c.aside();
+                }
+                if (c.part() == owner) {
+                    off = c.off();
+                    marks.add(new Mark(i + 1, moveKind(action), true));
+                }
+            }
+            for (Run.SurfaceChange c : effect.surfaces()) {
+                if (c.surface() == surface) {
+                    facts = c.after();
+                }
+            }
+            if (effect.reached().contains(surface)) {
+                String kind = kind(action);
+                if (kind != null) {
+                    marks.add(new Mark(i + 1, kind, !effect.refused().contains(surface)));
+                }
+            }
+            add(spans, new Span(i + 1, facts.stage(), off > 0, covered(on)));
+        }
+        return new Life(
+                spans,
+                marks,
+                sheet.surface(surface).zone(),
+                sheet.surface(surface).frequency().dueIn(procedure.kind()),
+                facts.meets(sheet.surface(surface).end()));
+    }
+
+    private static void add(List<Span> spans, Span next) {
+        if (!spans.isEmpty()) {
+            Span last = spans.getLast();
+            boolean same =
+                    last.stage() == next.stage()
+                            && last.off() == next.off()
+                            && last.covered() == next.covered();
+            if (same) {
+                return;
+            }
+        }
+        spans.add(next);
+    }
+
+    private static boolean covered(boolean[] on) {
+        for (boolean b : on) {
+            if (b) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static String moveKind(Action a) {
+        return switch (a) {
+            case Action.Remove r -> "off";
+            case Action.Install r -> "on";
+            case Action.Shift r -> "aside";
+            default -> "back";
+        };
+    }
+
+    private static @Nullable String kind(Action a) {
+        return switch (a) {
+            case Action.DryClean x -> "dry-clean";
+            case Action.Wash x -> "wash";
+            case Action.Soak x -> "soak";
+            case Action.Rinse x -> "rinse";
+            case Action.Inspect x -> "inspect";
+            case Action.Sanitize x -> "sanitize";
+            case Action.Dry x -> "dry";
+            default -> null;
+        };
+    }
+
+    private static String story(Life life) {
+        List<String> told = new ArrayList<>();
+        for (Mark m : life.marks()) {
+            String what =
+                    switch (m.kind()) {
+                        case "dry-clean" -> "loose soil off";
+                        case "wash" -> "washed";
+                        case "soak" -> "soaked";
+                        case "rinse" -> "rinsed";
+                        case "inspect" -> "inspected";
+                        case "sanitize" -> "sanitized";
+                        case "dry" -> "dried";
+                        case "off" -> "taken off";
+                        case "on" -> "put back";
+                        case "aside" -> "moved aside";
+                        default -> "moved back";
+                    };
+            told.add((m.granted() ? what : "treated but not " + what) + " at step " + m.step());
+        }
+        String start =
+                told.isEmpty()
+                        ? "soiled from the start, no step reaches it"
+                        : "soiled, " + String.join(", ", told);
+        String end =
+                life.end()
+                        ? "ends as its sheet asks"
+                        : life.due() ? "does not end as its sheet asks" : "not due";
+        return start + "; " + end + ".";
+    }
+
+    private static List<StepLine> lines(Run run, Procedure procedure, SheetIndex sheet) {
+        List<StepLine> lines = new ArrayList<>();
+        List<String> phases = Phases.of(procedure);
+        for (int i = 0; i < procedure.steps().size(); i++) {
+            Step s = procedure.steps().get(i);
+            lines.add(new StepLine(s.id(), phases.get(i), sentence(run.steps().get(i), s, sheet)));
+        }
+        return lines;
+    }
+
+    private static String sentence(Run.StepEffect e, Step s, SheetIndex sheet) {
+        List<String> said = new ArrayList<>();
+        for (Run.EnergyChange c : e.energies()) {
+            said.add(sheet.energy(c.energy()).name() + " is now " + c.after().shown());
+        }
+        for (Run.PartChange c : e.parts()) {
+            String name = sheet.part(c.part()).name();
+            said.add(
+                    c.aside()
+                            ? name + " is moved aside"
+                            : name + (c.off() > 0 ? " is off" : " is on"));
+        }
+        int refused = e.refused().size();
+        int reached = e.reached().size() - refused;
+        if (!e.reached().isEmpty()) {
+            said.add(
+                    s.action().verb()
+                            + " reaches "
+                            + reached
+                            + (reached == 1 ? " surface" : " surfaces"));
+        }
+        if (refused > 0) {
+            said.add("not granted on " + refused);
+        }
+        return said.isEmpty() ? "Changes nothing on the machine." : String.join("; ", said) + ".";
+    }
+}

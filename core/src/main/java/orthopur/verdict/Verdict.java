@@ -1,0 +1,21 @@
+package orthopur.verdict;
+
+import java.util.List;
+import orthopur.runthrough.Finding;
+import orthopur.runthrough.Run;
+
+/**
+ * What the program says of a procedure.
+ *
+ * @param stops,fixes,advice groups by their highest severity; consequences are not counted again
+ * @param judged ids of the rules that were judged; others were not looked at and are not passed
+ */
+public record Verdict(
+        List<Finding> findings,
+        int stops,
+        int fixes,
+        int advice,
+        Run.Coverage coverage,
+        Run.Totals totals,
+        Ribbon ribbon,
+        List<String> judged) {}

@@ -1,0 +1,27 @@
+package orthopur.formats;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.List;
+
+/** A procedure as it stands in a file. */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record ProcedureDocument(
+        String id,
+        String title,
+        String sheet,
+        int sheetVersion,
+        String ruleBook,
+        String kind,
+        SchoolsDocument schools,
+        int people,
+        List<String> ppe,
+        List<StepDocument> steps) {
+
+    /** Which of several ways it follows. */
+    public record SchoolsDocument(boolean rinseAfterSanitizer) {}
+
+    /** SHA-256 over the compact form; what edits say they apply to. */
+    public String hash() {
+        return Json.hash(this);
+    }
+}

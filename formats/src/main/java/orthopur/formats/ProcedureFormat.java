@@ -1,0 +1,148 @@
+package orthopur.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import orthopur.machine.Frequency;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.ProcedureCheck;
+import orthopur.procedure.Schools;
+import orthopur.procedure.Step;
+
+/** Procedures as JSON. */
+public final class ProcedureFormat {
+    /** More steps than any round has; keeps a slip or an attack from filling the machine. */
+    public static final int MOST_STEPS = 2000;
+
+    private ProcedureFormat() {}
+
+    /**
+     * Reads text into a document; the schema is checked, the meaning not yet.
+     *
+     * @throws FormatError with every error by pointer
+     */
+    public static ProcedureDocument document(String text) {
+        return Documents.bind("procedure", Json.tree(text), ProcedureDocument.class);
+    }
+
+    /** The machine that a text names, before anything else in it is judged. */
+    public static String sheetOf(String text) {
+        JsonNode sheet = Json.tree(text).get("sheet");
+        if (sheet == null || !sheet.isTextual()) {
+            throw new FormatError(
+                    "/sheet", "The procedure does not say for which machine sheet it is.");
+        }
+        return sheet.asText();
+    }
+
+    /**
+     * Reads a document against its sheet and the site's chemicals.
+     *
+     * @throws FormatError with every error by pointer
+     */
+    public static Procedure read(ProcedureDocument d, MachineSheet sheet, Set<String> chemicals) {
+        List<Problem> problems = new ArrayList<>();
+        Procedure p = convert(d, problems);
+        if (p != null && problems.isEmpty()) {
+            problems.addAll(ProcedureCheck.check(p, sheet, chemicals));
+        }
+        if (!problems.isEmpty() || p == null) {
+            throw new FormatError(problems);
+        }
+        return p;
+    }
+
+    private static Procedure convert(ProcedureDocument d, List<Problem> problems) {
+        Frequency kind = null;
+        for (Frequency f : Frequency.values()) {
+            if (QuantityModule.written(f).equals(d.kind())) {
+                kind = f;
+            }
+        }
+        if (kind == null) {
+            problems.add(new Problem("/kind", "\"" + d.kind() + "\" is not a kind of clean."));
+        }
+        if (d.people() < 1 || d.people() > 20) {
+            problems.add(
+                    new Problem("/people", "People are " + d.people() + "; allowed is 1 to 20."));
+        }
+        String title = Objects.requireNonNullElse(d.title(), "");
+        if (title.isBlank() || title.length() > 200) {
+            problems.add(
+                    new Problem(
+                            "/title",
+                            "The title has "
+                                    + title.length()
+                                    + " characters; allowed are 1 to 200."));
+        }
+        List<StepDocument> documents = Objects.requireNonNullElse(d.steps(), List.of());
+        if (documents.size() > MOST_STEPS) {
+            problems.add(
+                    new Problem(
+                            "/steps",
+                            "There are "
+                                    + documents.size()
+                                    + " steps; allowed are "
+                                    + MOST_STEPS
+                                    + "."));
+            return null;
+        }
+        List<Step> steps = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (int i = 0; i < documents.size(); i++) {
+            Step s = new StepReader(documents.get(i), "/steps/" + i, problems).read();
+            if (!ids.add(documents.get(i).id())) {
+                problems.add(
+                        new Problem(
+                                "/steps/" + i + "/id",
+                                "The step id \"" + documents.get(i).id() + "\" stands twice."));
+            }
+            if (s != null) {
+                steps.add(s);
+            }
+        }
+        if (!problems.isEmpty()) {
+            return null;
+        }
+        return new Procedure(
+                d.id(),
+                title,
+                d.sheet(),
+                d.sheetVersion(),
+                d.ruleBook(),
+                kind,
+                new Schools(d.schools() != null && d.schools().rinseAfterSanitizer()),
+                d.people(),
+                Objects.requireNonNullElse(d.ppe(), List.of()),
+                steps);
+    }
+
+    /** The document of a procedure. */
+    public static ProcedureDocument document(Procedure p) {
+        return new ProcedureDocument(
+                p.id(),
+                p.title(),
+                p.sheet(),
+                p.sheetVersion(),
+                p.ruleBook(),
+                QuantityModule.written(p.kind()),
+                new ProcedureDocument.SchoolsDocument(p.schools().rinseAfterSanitizer()),
+                p.people(),
+                p.ppe(),
+                p.steps().stream().map(StepWriter::write).toList());
+    }
+
+    /** One step as a document, for edits. */
+    public static StepDocument document(Step step) {
+        return StepWriter.write(step);
+    }
+
+    public static String write(ProcedureDocument d) {
+        return Json.write(d);
+    }
+}

@@ -1,0 +1,62 @@
+package orthopur.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import orthopur.machine.Problem;
+
+/** The published JSON Schemas (2020-12), by name. */
+public final class Schemas {
+    /** The formats that have a schema. */
+    public static final List<String> NAMES = List.of("sheet", "procedure", "chemicals", "site");
+
+    private static final Map<String, Schema> COMPILED = new ConcurrentHashMap<>();
+
+    private Schemas() {}
+
+    /**
+     * The schema as it is published.
+     *
+     * @throws IllegalArgumentException for an unknown name
+     */
+    public static String text(String name) {
+        if (!NAMES.contains(name)) {
+            throw new IllegalArgumentException("There is no schema \"" + name + "\".");
+        }
+        try (InputStream in =
+                Schemas.class.getResourceAsStream("/orthopur/schemas/" + name + ".schema.json")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Everything in a document that its schema does not allow. */
+    static List<Problem> check(String name, JsonNode document) {
+        Schema schema =
+                COMPILED.computeIfAbsent(
+                        name,
+                        n ->
+                                SchemaRegistry.withDefaultDialect(
+                                                SpecificationVersion.DRAFT_2020_12)
+                                        .getSchema(text(n)));
+        List<Problem> problems = new ArrayList<>();
+        for (com.networknt.schema.Error e : schema.validate(document)) {
+            String message = e.getMessage();
+            problems.add(
+                    new Problem(
+                            e.getInstanceLocation().toString(),
+                            Character.toUpperCase(message.charAt(0)) + message.substring(1) + "."));
+        }
+        return problems;
+    }
+}

@@ -1,0 +1,155 @@
+package orthopur.formats;
+
+import java.time.Duration;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
+import orthopur.procedure.Step;
+
+/**
+ * Writes a step as a document. The reverse of {@link StepReader}; a property test holds them
+ * together.
+ */
+final class StepWriter {
+    private String mode;
+    private List<String> things;
+    private List<String> checks;
+    private Integer count;
+    private String destination;
+    private String place;
+    private Solution liquid;
+    private Enum<?> method;
+    private Enum<?> endPoint;
+    private Duration dwell;
+    private Duration contact;
+    private List<String> readings;
+    private Action.Clear clear;
+    private String who;
+
+    private StepWriter() {}
+
+    static StepDocument write(Step step) {
+        return new StepWriter().document(step);
+    }
+
+    private StepDocument document(Step s) {
+        String name = fill(s.action());
+        Solution l = liquid == null ? new Solution(null, null, null, null, null) : liquid;
+        return new StepDocument(
+                s.id(),
+                name,
+                mode,
+                some(s.action().items()),
+                some(s.action().energies()),
+                some(things),
+                some(checks),
+                count,
+                destination,
+                place,
+                l.chemical(),
+                l.strength() == null ? null : Quantity.of(l.strength()),
+                l.temperature() == null ? null : Quantity.of(l.temperature()),
+                l.ph() == null ? null : l.ph().value(),
+                l.volume() == null ? null : Quantity.of(l.volume()),
+                written(method),
+                written(endPoint),
+                dwell == null ? null : Quantity.of(dwell),
+                contact == null ? null : Quantity.of(contact),
+                some(readings),
+                clear == null ? null : clear.toolsOut(),
+                clear == null ? null : clear.peopleClear(),
+                clear == null ? null : clear.guardsOn(),
+                who,
+                s.minutes(),
+                s.people(),
+                s.words().isEmpty() ? null : s.words(),
+                s.because(),
+                s.caution());
+    }
+
+    private String fill(Action action) {
+        return switch (action) {
+            case Action.Prepare a -> {
+                things = a.things();
+                yield "prepare";
+            }
+            case Action.Operate a -> {
+                mode = written(a.mode());
+                yield "operate";
+            }
+            case Action.Isolate a -> "isolate";
+            case Action.Lock a -> "lock";
+            case Action.Relieve a -> "relieve";
+            case Action.Prove a -> "prove";
+            case Action.CoolDown a -> "cool-down";
+            case Action.Remove a -> {
+                count = a.count();
+                destination = a.destination();
+                yield "remove";
+            }
+            case Action.Shift a -> "shift";
+            case Action.Return a -> "return";
+            case Action.WashHands a -> "wash-hands";
+            case Action.DryClean a -> "dry-clean";
+            case Action.Rinse a -> {
+                liquid = a.water();
+                method = a.method();
+                endPoint = a.endPoint();
+                yield "rinse";
+            }
+            case Action.Wash a -> {
+                liquid = a.solution();
+                method = a.method();
+                yield "wash";
+            }
+            case Action.Soak a -> {
+                liquid = a.solution();
+                place = a.place();
+                dwell = a.dwell();
+                yield "soak";
+            }
+            case Action.Collect a -> "collect";
+            case Action.Inspect a -> "inspect";
+            case Action.Sanitize a -> {
+                liquid = a.solution();
+                method = a.method();
+                contact = a.contact();
+                readings = a.readings().stream().sorted().map(QuantityModule::written).toList();
+                yield "sanitize";
+            }
+            case Action.Dry a -> {
+                method = a.method();
+                dwell = a.time();
+                yield "dry";
+            }
+            case Action.Install a -> {
+                count = a.count();
+                yield "install";
+            }
+            case Action.Measure a -> {
+                checks = a.checks();
+                yield "measure";
+            }
+            case Action.Clear a -> {
+                clear = a;
+                yield "clear";
+            }
+            case Action.Unlock a -> "unlock";
+            case Action.Restore a -> "restore";
+            case Action.FunctionTest a -> "function-test";
+            case Action.HoldPoint a -> {
+                who = a.who();
+                yield "hold-point";
+            }
+            case Action.Record a -> "record";
+        };
+    }
+
+    private static List<String> some(List<String> l) {
+        return l == null || l.isEmpty() ? null : l;
+    }
+
+    private static String written(Enum<?> e) {
+        return e == null ? null : QuantityModule.written(e);
+    }
+}

@@ -1,0 +1,45 @@
+package orthopur.formats;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Collectors;
+import orthopur.chemical.Chemical;
+import orthopur.machine.MachineSheet;
+import orthopur.procedure.Procedure;
+import orthopur.rulebook.PublicCodes;
+import orthopur.runthrough.Context;
+import orthopur.verdict.Verdict;
+import orthopur.verdict.Verifier;
+
+/** The demo site's files, read as a user's would be. */
+final class DemoSite {
+    static final MachineSheet SLICER = SheetFormat.read(text("machines/QK-SL1.json"));
+    static final List<Chemical> CHEMICALS = ChemicalsFormat.read(text("chemicals.json"));
+    static final Site SITE = Site.read(text("site.json"));
+    static final Context CONTEXT =
+            new Context(PublicCodes.book(), CHEMICALS, SITE.mains().hardness());
+
+    private DemoSite() {}
+
+    static String text(String file) {
+        try {
+            return Files.readString(Path.of("..", "demo", file));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static Procedure procedure(String name) {
+        return ProcedureFormat.read(
+                ProcedureFormat.document(text("procedures/" + name + ".json")),
+                SLICER,
+                CHEMICALS.stream().map(Chemical::id).collect(Collectors.toSet()));
+    }
+
+    static Verdict verify(Procedure p) {
+        return Verifier.verify(p, SLICER, CONTEXT);
+    }
+}
