@@ -66,6 +66,11 @@ public final class Findings {
         return first(Arrays.asList(rules), r -> r.items.contains(item));
     }
 
+    /** The report of this rule with the same cause, or null. */
+    public @Nullable Report onCause(String rule, String cause) {
+        return first(List.of(rule), r -> cause.equals(r.cause));
+    }
+
     private @Nullable Report first(
             List<String> rules, java.util.function.Predicate<Report> concerns) {
         for (Report r : reports) {
@@ -112,6 +117,7 @@ public final class Findings {
         private String source;
         private Severity severity;
         private @Nullable Report root;
+        private @Nullable String cause;
 
         private Report(RuleInfo rule, int place, @Nullable String stepId) {
             this.rule = rule;
@@ -172,6 +178,12 @@ public final class Findings {
             denied.addAll(surfaces);
             // The first denial is the cause; a later one only adds to it.
             surfaces.forEach(s -> blame.putIfAbsent(s, this));
+            return this;
+        }
+
+        /** Names what brought this about, so that the same thing met again is not a new finding. */
+        public Report cause(String name) {
+            cause = name;
             return this;
         }
 

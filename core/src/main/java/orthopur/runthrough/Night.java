@@ -17,7 +17,7 @@ public final class Night {
     final boolean[] aside;
     final int[] stage;
     final boolean[] locked;
-    boolean glovesSoiled;
+    int glovesSoiledAt = Facts.NEVER;
     boolean toolsOut;
     boolean peopleClear;
     boolean guardsOn;
@@ -91,7 +91,12 @@ public final class Night {
     }
 
     public boolean glovesSoiled() {
-        return glovesSoiled;
+        return glovesSoiledAt != Facts.NEVER;
+    }
+
+    /** Place of the step at which the gloves met soil. */
+    public int glovesSoiledAt() {
+        return glovesSoiledAt;
     }
 
     public boolean toolsOut() {

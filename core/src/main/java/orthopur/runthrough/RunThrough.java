@@ -107,7 +107,7 @@ public final class RunThrough {
             case Action.Install a -> m.parts().forEach(p -> put(p, a.count()));
             case Action.Shift a -> m.parts().forEach(p -> move(p, true));
             case Action.Return a -> m.parts().forEach(p -> move(p, false));
-            case Action.WashHands a -> night.glovesSoiled = false;
+            case Action.WashHands a -> night.glovesSoiledAt = Facts.NEVER;
             case Action.DryClean a -> change(m.exposed(), Facts::looseOff);
             case Action.Wash a -> {
                 boolean cleans = detergent(a.solution());
@@ -166,19 +166,34 @@ public final class RunThrough {
 
     /** Gloves soil by touching soil, and carry it to what was sanitized. */
     private void soilGloves(Moment m) {
-        if (!m.action().handsIn()) {
+        if (!touches(m.action())) {
             return;
         }
-        if (night.glovesSoiled && partMove(m.action())) {
+        if (night.glovesSoiled() && partMove(m.action())) {
             for (int s : m.named()) {
                 if (night.facts[s].sanitized() != Facts.NEVER) {
                     change(s, Facts::touched);
                 }
             }
         }
-        for (int s : m.named()) {
-            night.glovesSoiled |= night.facts[s].soil();
+        boolean soil = m.exposed().stream().anyMatch(s -> night.facts[s].soil());
+        if (soil && !night.glovesSoiled()) {
+            night.glovesSoiledAt = m.place();
         }
+    }
+
+    /** Whether hands or a cloth in a hand touch what the step names; a spray does not. */
+    private static boolean touches(Action action) {
+        return switch (action) {
+            case Action.Wash a ->
+                    a.method() != Action.Method.SPRAY && a.method() != Action.Method.HOSE;
+            case Action.Rinse a -> a.method() == Action.Method.CLOTH;
+            case Action.Sanitize a -> a.method() == Action.Method.CLOTH;
+            case Action.Dry a -> a.method() == Action.Drying.TOWEL;
+            case Action.DryClean a -> true;
+            case Action.Soak a -> true;
+            default -> partMove(action);
+        };
     }
 
     private void advance(Moment m) {

@@ -61,11 +61,18 @@ public final class RecontaminatedByHand implements Rule {
                         || m.action() instanceof Action.Remove
                         || m.action() instanceof Action.Shift;
         if (handles && m.night().glovesSoiled()) {
+            String cause = "gloves since " + m.night().glovesSoiledAt();
+            Findings.Report earlier = out.onCause(INFO.id(), cause);
             out.report(INFO)
+                    .cause(cause)
+                    .under(earlier)
                     .items(ids)
                     .says(
-                            "Step %d handles %s with gloves that were on soil."
-                                    .formatted(m.number(), m.sheet().names(ids)),
+                            "Step %d handles %s with gloves that were on soil at step %d."
+                                    .formatted(
+                                            m.number(),
+                                            m.sheet().names(ids),
+                                            m.night().glovesSoiledAt() + 1),
                             "What the gloves touched before goes onto the sanitized surface.")
                     .deny(sanitized)
                     .propose(

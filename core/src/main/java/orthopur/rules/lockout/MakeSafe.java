@@ -36,7 +36,38 @@ final class MakeSafe {
                                 before, step(p, edits.size(), sheet.energy(energy), stage)));
             }
         }
+        if (stages.contains(EnergyStage.LOCKED)) {
+            unlock(p, place, sheet.energy(energy), edits);
+        }
         return edits;
+    }
+
+    /** Whoever puts a lock on takes it off again before the machine is made live. */
+    private static void unlock(Procedure p, int place, Energy energy, List<Edit> edits) {
+        List<Step> rest = p.steps().subList(place, p.steps().size());
+        boolean unlocked =
+                rest.stream()
+                        .anyMatch(
+                                s ->
+                                        s.action() instanceof Action.Unlock
+                                                && s.action().energies().contains(energy.id()));
+        if (unlocked) {
+            return;
+        }
+        for (Step s : rest) {
+            if (s.action() instanceof Action.Restore
+                    && s.action().energies().contains(energy.id())) {
+                edits.add(
+                        new Edit.InsertBefore(
+                                s.id(),
+                                StepEdits.fresh(
+                                        p,
+                                        edits.size(),
+                                        new Action.Unlock(List.of(energy.id())),
+                                        "Each person takes off their own lock.")));
+                return;
+            }
+        }
     }
 
     private static @orthopur.Nullable Step later(

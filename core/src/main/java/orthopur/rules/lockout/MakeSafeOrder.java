@@ -34,6 +34,7 @@ public final class MakeSafeOrder implements Rule {
             List<EnergyStage> skipped =
                     path.subList(m.night().stageNumber(e) + 1, path.indexOf(target));
             String name = m.sheet().energy(e).name();
+            Findings.Report earlier = out.onEnergy(m.sheet().energy(e).id(), "L2");
             out.report(INFO)
                     .energy(m.sheet().energy(e).id())
                     .says(
@@ -48,7 +49,8 @@ public final class MakeSafeOrder implements Rule {
                                     + " switch holds nothing, and a try proves nothing while energy can return.")
                     .propose(
                             "Do first what is missing",
-                            MakeSafe.before(m.procedure(), m.place(), m.sheet(), e, skipped));
+                            MakeSafe.before(m.procedure(), m.place(), m.sheet(), e, skipped))
+                    .under(earlier);
         }
     }
 }
