@@ -11,6 +11,6 @@ import java.lang.annotation.Target;
  * with NullAway. Our own, so that the core needs nothing but the JDK.
  */
 @Documented
-@Retention(RetentionPolicy.CLASS)
+@Retention(RetentionPolicy.RUNTIME)
 @Target(ElementType.TYPE_USE)
 public @interface Nullable {}

@@ -2,6 +2,7 @@ package orthopur.formats;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
+import orthopur.Nullable;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.runthrough.Finding;
@@ -34,14 +35,14 @@ public record VerdictDocument(
             String rule,
             String severity,
             int step,
-            String stepId,
+            @Nullable String stepId,
             List<String> items,
             List<String> energies,
             String message,
             List<Finding.Measured> numbers,
             String because,
             String source,
-            Integer under,
+            @Nullable Integer under,
             List<RemedyDocument> remedies) {}
 
     public record RemedyDocument(String label, List<EditDocument> edits) {}
@@ -52,7 +53,11 @@ public record VerdictDocument(
      * @param before the step before which it goes; absent means at the end
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record EditDocument(String edit, String id, String before, StepDocument step) {}
+    public record EditDocument(
+            String edit,
+            @Nullable String id,
+            @Nullable String before,
+            @Nullable StepDocument step) {}
 
     public static VerdictDocument of(Verdict v, Procedure p) {
         return new VerdictDocument(

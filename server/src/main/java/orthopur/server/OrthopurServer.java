@@ -1,0 +1,23 @@
+package orthopur.server;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import orthopur.server.platform.StartCheck;
+
+/** The server. Looks before it starts, so that a wrong folder or port is one plain line. */
+@SpringBootApplication
+public class OrthopurServer {
+    public static void main(String[] args) {
+        StartCheck.Settings settings;
+        try {
+            settings = StartCheck.check(args);
+        } catch (StartCheck.CannotStart e) {
+            System.err.println("Orthopur cannot start: " + e.getMessage());
+            System.exit(1);
+            return;
+        }
+        SpringApplication app = new SpringApplication(OrthopurServer.class);
+        app.setDefaultProperties(settings.asProperties());
+        app.run();
+    }
+}

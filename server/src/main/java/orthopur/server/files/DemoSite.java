@@ -1,0 +1,86 @@
+package orthopur.server.files;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import orthopur.formats.SheetFormat;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.Accounts;
+import orthopur.server.people.Person;
+import orthopur.server.people.Role;
+import orthopur.server.procedures.Procedures;
+
+/** Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. */
+@Component
+class DemoSite implements ApplicationRunner {
+    private final Sheets sheets;
+    private final Procedures procedures;
+    private final Accounts accounts;
+    private final ObjectMapper json;
+    private final boolean demo;
+    private final int port;
+
+    DemoSite(
+            Sheets sheets,
+            Procedures procedures,
+            Accounts accounts,
+            ObjectMapper json,
+            @Value("${orthopur.demo:false}") boolean demo,
+            @Value("${orthopur.port:8080}") int port) {
+        this.sheets = sheets;
+        this.procedures = procedures;
+        this.accounts = accounts;
+        this.json = json;
+        this.demo = demo;
+        this.port = port;
+    }
+
+    record People(List<DemoPerson> people) {}
+
+    record DemoPerson(String name, Role role, String password, String pin) {}
+
+    @Override
+    public void run(ApplicationArguments args) throws IOException {
+        if (!demo) {
+            return;
+        }
+        People people = json.readValue(text("people.json"), People.class);
+        if (accounts.none()) {
+            fill(people);
+        }
+        System.out.println("Orthopur is ready: http://localhost:" + port);
+        System.out.println("Demo sign-ins (name / password / PIN to sign):");
+        for (DemoPerson p : people.people()) {
+            System.out.printf("  %-16s %-18s %s  %s%n", p.name(), p.password(), p.pin(), p.role());
+        }
+        System.out.flush();
+    }
+
+    private void fill(People people) {
+        sheets.site(text("site.json"), text("chemicals.json"));
+        sheets.add(SheetFormat.read(text("machines/QK-SL1.json")));
+        procedures.add(text("procedures/qk-sl1-end-of-shift.json"), "Ilse Varga");
+        procedures.add(text("procedures/qk-sl1-draft.json"), "Ilse Varga");
+        for (DemoPerson p : people.people()) {
+            accounts.create(p.name(), p.role(), p.password(), p.pin());
+        }
+        DemoPerson supervisor = people.people().getFirst();
+        Person ilse = accounts.signIn(supervisor.name(), supervisor.password());
+        procedures.approve("qk-sl1-end-of-shift", 1, 1, supervisor.pin(), null, ilse);
+    }
+
+    private static String text(String file) {
+        try (InputStream in = DemoSite.class.getResourceAsStream("/demo/" + file)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,60 @@
+package orthopur.server.files;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.formats.Schemas;
+import orthopur.formats.SheetFormat;
+import orthopur.machine.MachineSheet;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.server.procedures.Procedures;
+
+@RestController
+class FilesController {
+    private final Sheets sheets;
+    private final Procedures procedures;
+
+    FilesController(Sheets sheets, Procedures procedures) {
+        this.sheets = sheets;
+        this.procedures = procedures;
+    }
+
+    /**
+     * @param what sheet or procedure
+     * @param version of what was stored
+     */
+    record Imported(String what, String id, int version, @Nullable String name) {}
+
+    /** Takes a machine sheet or a procedure; tells them apart by their own keys. */
+    @PostMapping("/api/files")
+    @ResponseStatus(HttpStatus.CREATED)
+    Imported take(@RequestBody String text, @AuthenticationPrincipal Person person) {
+        if (!person.role().writes()) {
+            throw Said.forbidden("Only a supervisor brings in files.");
+        }
+        if (text.contains("\"steps\"")) {
+            String id = orthopur.formats.ProcedureFormat.document(text).id();
+            return new Imported("procedure", id, procedures.add(text, person.name()), null);
+        }
+        MachineSheet sheet = SheetFormat.read(text);
+        sheets.add(sheet);
+        return new Imported("sheet", sheet.code(), sheet.version(), sheet.name());
+    }
+
+    @GetMapping(value = "/api/schemas/{name}", produces = MediaType.APPLICATION_JSON_VALUE)
+    String schema(@PathVariable String name) {
+        if (!Schemas.NAMES.contains(name)) {
+            throw Said.notFound("There is no schema \"" + name + "\".");
+        }
+        return Schemas.text(name);
+    }
+}

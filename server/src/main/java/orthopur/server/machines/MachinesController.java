@@ -1,0 +1,129 @@
+package orthopur.server.machines;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.machine.Check;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Outline;
+import orthopur.machine.Part;
+import orthopur.machine.Surface;
+
+@RestController
+@RequestMapping("/api")
+class MachinesController {
+    private final Sheets sheets;
+
+    MachinesController(Sheets sheets) {
+        this.sheets = sheets;
+    }
+
+    record MachineRow(String code, String name, String room, int version) {}
+
+    /** What the screens need of a sheet; the whole of it is in its file format. */
+    record SheetView(
+            String code,
+            String name,
+            int version,
+            String configuration,
+            List<PartView> parts,
+            List<EnergyView> energies,
+            List<CheckView> checks,
+            @Nullable Outline outline) {}
+
+    record PartView(
+            String id,
+            String name,
+            int count,
+            boolean removable,
+            boolean shifts,
+            @Nullable String destination,
+            @Nullable String fastening,
+            @Nullable String caution,
+            List<SurfaceView> surfaces) {}
+
+    record SurfaceView(String id, String name, int zone, String end) {}
+
+    record EnergyView(
+            String id,
+            String name,
+            String kind,
+            @Nullable String isolationPoint,
+            @Nullable String verify) {}
+
+    record CheckView(String id, String name) {}
+
+    record ChemicalView(
+            String id,
+            String name,
+            String kind,
+            boolean sanitizes,
+            boolean washes,
+            String directions) {}
+
+    @GetMapping("/machines")
+    List<MachineRow> machines() {
+        return sheets.all().stream()
+                .map(s -> new MachineRow(s.code(), s.name(), s.room(), s.version()))
+                .toList();
+    }
+
+    @GetMapping("/machines/{code}")
+    SheetView machine(@PathVariable String code) {
+        MachineSheet s = sheets.newest(code);
+        return new SheetView(
+                s.code(),
+                s.name(),
+                s.version(),
+                s.configuration(),
+                s.parts().stream().map(MachinesController::view).toList(),
+                s.energies().stream()
+                        .map(
+                                e ->
+                                        new EnergyView(
+                                                e.id(),
+                                                e.name(),
+                                                e.kind().name(),
+                                                e.isolationPoint(),
+                                                e.verify()))
+                        .toList(),
+                s.checks().stream().map((Check c) -> new CheckView(c.id(), c.name())).toList(),
+                s.outline());
+    }
+
+    private static PartView view(Part p) {
+        return new PartView(
+                p.id(),
+                p.name(),
+                p.count(),
+                p.removable(),
+                p.shifts(),
+                p.destination(),
+                p.fastening(),
+                p.caution(),
+                p.surfaces().stream().map(MachinesController::view).toList());
+    }
+
+    private static SurfaceView view(Surface s) {
+        return new SurfaceView(s.id(), s.name(), s.zone(), s.end().shown());
+    }
+
+    @GetMapping("/chemicals")
+    List<ChemicalView> chemicals() {
+        return sheets.surroundings().chemicals().stream()
+                .map(
+                        (Chemical c) ->
+                                new ChemicalView(
+                                        c.id(),
+                                        c.name(),
+                                        c.kind().shown(),
+                                        c.kind().sanitizes(),
+                                        c.kind().washes(),
+                                        c.label().directions()))
+                .toList();
+    }
+}

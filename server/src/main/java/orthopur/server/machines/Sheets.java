@@ -1,0 +1,169 @@
+package orthopur.server.machines;
+
+import static org.jooq.impl.DSL.max;
+import static orthopur.db.Tables.SHEET;
+import static orthopur.db.Tables.SITE_DOCUMENT;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentMap;
+import java.util.stream.Collectors;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import orthopur.chemical.Chemical;
+import orthopur.formats.ChemicalsFormat;
+import orthopur.formats.SheetFormat;
+import orthopur.formats.Site;
+import orthopur.machine.MachineSheet;
+import orthopur.rulebook.PublicCodes;
+import orthopur.runthrough.Context;
+import orthopur.server.platform.Said;
+
+/**
+ * The site's machines, chemicals and water. A stored sheet version never changes, so it is cached.
+ */
+@Service
+public class Sheets {
+    private final DSLContext db;
+    private final Clock clock;
+    private final ConcurrentMap<String, MachineSheet> cache = new ConcurrentHashMap<>();
+    private volatile Surroundings surroundings;
+
+    Sheets(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** What every verdict on this site depends on beside sheet and procedure. */
+    public record Surroundings(Site site, List<Chemical> chemicals, Context context) {
+        public Set<String> chemicalIds() {
+            return chemicals.stream().map(Chemical::id).collect(Collectors.toSet());
+        }
+    }
+
+    /** The newest sheet of every machine, by code. */
+    public List<MachineSheet> all() {
+        List<MachineSheet> all = new ArrayList<>();
+        db.select(SHEET.CODE, max(SHEET.VERSION))
+                .from(SHEET)
+                .groupBy(SHEET.CODE)
+                .orderBy(SHEET.CODE)
+                .forEach(r -> all.add(version(r.value1(), r.value2())));
+        return all;
+    }
+
+    /**
+     * @throws Said when there is no such machine
+     */
+    public MachineSheet newest(String code) {
+        Integer version =
+                db.select(max(SHEET.VERSION))
+                        .from(SHEET)
+                        .where(SHEET.CODE.eq(code))
+                        .fetchOne(0, Integer.class);
+        if (version == null) {
+            throw Said.notFound("There is no machine " + code + " on this site.");
+        }
+        return version(code, version);
+    }
+
+    public MachineSheet version(String code, int version) {
+        return cache.computeIfAbsent(
+                code + "@" + version,
+                k -> {
+                    String document =
+                            db.select(SHEET.DOCUMENT)
+                                    .from(SHEET)
+                                    .where(SHEET.CODE.eq(code).and(SHEET.VERSION.eq(version)))
+                                    .fetchOne(SHEET.DOCUMENT);
+                    if (document == null) {
+                        throw Said.notFound(
+                                "There is no version "
+                                        + version
+                                        + " of the sheet of "
+                                        + code
+                                        + ".");
+                    }
+                    return SheetFormat.read(document);
+                });
+    }
+
+    /**
+     * Stores a sheet.
+     *
+     * @throws Said when this version is there already; a version never changes
+     */
+    @Transactional
+    public void add(MachineSheet sheet) {
+        int inserted =
+                db.insertInto(SHEET)
+                        .set(SHEET.CODE, sheet.code())
+                        .set(SHEET.VERSION, sheet.version())
+                        .set(SHEET.NAME, sheet.name())
+                        .set(SHEET.DOCUMENT, SheetFormat.write(sheet))
+                        .set(SHEET.SAVED_AT, clock.millis())
+                        .onConflictDoNothing()
+                        .execute();
+        if (inserted == 0) {
+            throw Said.conflict(
+                    "Version "
+                            + sheet.version()
+                            + " of the sheet of "
+                            + sheet.code()
+                            + " is stored already; give a changed sheet the next version.");
+        }
+    }
+
+    /** Stores the site's own documents, checked. */
+    @Transactional
+    public void site(String site, String chemicals) {
+        Site.read(site);
+        ChemicalsFormat.read(chemicals);
+        put("site", site);
+        put("chemicals", chemicals);
+        surroundings = null;
+    }
+
+    private void put(String kind, String document) {
+        db.insertInto(SITE_DOCUMENT)
+                .set(SITE_DOCUMENT.KIND, kind)
+                .set(SITE_DOCUMENT.DOCUMENT, document)
+                .set(SITE_DOCUMENT.SAVED_AT, clock.millis())
+                .onConflict(SITE_DOCUMENT.KIND)
+                .doUpdate()
+                .set(SITE_DOCUMENT.DOCUMENT, document)
+                .set(SITE_DOCUMENT.SAVED_AT, clock.millis())
+                .execute();
+    }
+
+    public Surroundings surroundings() {
+        Surroundings s = surroundings;
+        if (s == null) {
+            Site site = Site.read(get("site"));
+            List<Chemical> chemicals = ChemicalsFormat.read(get("chemicals"));
+            s =
+                    new Surroundings(
+                            site,
+                            chemicals,
+                            new Context(PublicCodes.book(), chemicals, site.mains().hardness()));
+            surroundings = s;
+        }
+        return s;
+    }
+
+    private String get(String kind) {
+        String document =
+                db.select(SITE_DOCUMENT.DOCUMENT)
+                        .from(SITE_DOCUMENT)
+                        .where(SITE_DOCUMENT.KIND.eq(kind))
+                        .fetchOne(SITE_DOCUMENT.DOCUMENT);
+        if (document == null) {
+            throw Said.notFound("The site has no " + kind + " yet.");
+        }
+        return document;
+    }
+}

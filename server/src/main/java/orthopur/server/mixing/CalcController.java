@@ -1,0 +1,18 @@
+package orthopur.server.mixing;
+
+import java.util.Map;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.mixing.CalcAnswer;
+import orthopur.mixing.Calculations;
+import orthopur.rulebook.PublicCodes;
+
+@RestController
+class CalcController {
+    @PostMapping("/api/calc/{name}")
+    CalcAnswer compute(@PathVariable String name, @RequestBody Map<String, String> inputs) {
+        return Calculations.compute(name, inputs, PublicCodes.book());
+    }
+}

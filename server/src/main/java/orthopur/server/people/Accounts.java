@@ -1,0 +1,114 @@
+package orthopur.server.people;
+
+import static orthopur.db.Tables.ACCOUNT;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import orthopur.db.tables.records.AccountRecord;
+import orthopur.server.platform.Said;
+
+/** Accounts with password and PIN. Five failures in a row lock an account for ten minutes. */
+@Service
+public class Accounts {
+    static final int FAILURES = 5;
+    static final Duration LOCKED = Duration.ofMinutes(10);
+
+    private final DSLContext db;
+    private final PasswordEncoder encoder;
+    private final Clock clock;
+
+    Accounts(DSLContext db, PasswordEncoder encoder, Clock clock) {
+        this.db = db;
+        this.encoder = encoder;
+        this.clock = clock;
+    }
+
+    /** Makes an account. */
+    @Transactional
+    public void create(String name, Role role, String password, String pin) {
+        db.insertInto(ACCOUNT)
+                .set(ACCOUNT.NAME, name)
+                .set(ACCOUNT.ROLE, role.name())
+                .set(ACCOUNT.PASSWORD_HASH, encoder.encode(password))
+                .set(ACCOUNT.PIN_HASH, encoder.encode(pin))
+                .execute();
+    }
+
+    public boolean none() {
+        return db.fetchCount(ACCOUNT) == 0;
+    }
+
+    /**
+     * @throws Said when name and password do not match or the account is locked
+     */
+    @Transactional(noRollbackFor = Said.class)
+    public Person signIn(String name, String password) {
+        Optional<AccountRecord> found =
+                db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(name.strip())).fetchOptional();
+        if (found.isEmpty()) {
+            // Takes as long as a wrong password, so that names cannot be guessed by the clock.
+            encoder.encode(password);
+            throw wrong("Name and password do not match.");
+        }
+        return prove(
+                found.get(),
+                password,
+                found.get().getPasswordHash(),
+                "Name and password do not match.");
+    }
+
+    /**
+     * Proves that it is this person who signs.
+     *
+     * @throws Said when the PIN is wrong or the account is locked
+     */
+    @Transactional(noRollbackFor = Said.class)
+    public void sign(Person person, String pin) {
+        AccountRecord a =
+                db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq((int) person.id())).fetchSingle();
+        prove(a, pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
+    }
+
+    private Person prove(AccountRecord a, String secret, String hash, String otherwise) {
+        long now = clock.millis();
+        if (a.getLockedUntil() > now) {
+            throw locked(a.getLockedUntil() - now);
+        }
+        if (!encoder.matches(secret, hash)) {
+            int failed = a.getFailed() + 1;
+            boolean lock = failed >= FAILURES;
+            a.setFailed(lock ? 0 : failed);
+            a.setLockedUntil(lock ? now + LOCKED.toMillis() : 0);
+            a.store();
+            if (lock) {
+                throw locked(LOCKED.toMillis());
+            }
+            throw wrong(otherwise + " " + (FAILURES - failed) + " tries left.");
+        }
+        if (a.getFailed() != 0 || a.getLockedUntil() != 0) {
+            a.setFailed(0);
+            a.setLockedUntil(0L);
+            a.store();
+        }
+        return new Person(a.getId(), a.getName(), Role.valueOf(a.getRole()));
+    }
+
+    private static Said wrong(String message) {
+        return new Said(HttpStatus.UNAUTHORIZED, message);
+    }
+
+    private static Said locked(long millis) {
+        long minutes = Math.max(1, Math.ceilDiv(millis, 60_000));
+        return new Said(
+                HttpStatus.TOO_MANY_REQUESTS,
+                "Too many wrong tries. This account is locked for "
+                        + minutes
+                        + (minutes == 1 ? " more minute." : " more minutes."));
+    }
+}

@@ -1,0 +1,6 @@
+package orthopur.server.people;
+
+import java.io.Serializable;
+
+/** Someone who is signed in. */
+public record Person(long id, String name, Role role) implements Serializable {}

@@ -1,0 +1,19 @@
+package orthopur.server.people;
+
+/** What a person does on this site. */
+public enum Role {
+    SUPERVISOR,
+    CREW,
+    QA,
+    AUDITOR;
+
+    /** Writes, changes and approves procedures. */
+    public boolean writes() {
+        return this == SUPERVISOR;
+    }
+
+    /** Carries rounds out at the machine. */
+    public boolean carriesOut() {
+        return this == SUPERVISOR || this == CREW;
+    }
+}

@@ -1,0 +1,102 @@
+package orthopur.server.people;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+@Configuration
+class SecurityConfig {
+    private static final String CSP =
+            "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none';"
+                    + " frame-ancestors 'none'; form-action 'self'";
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder();
+    }
+
+    @Bean
+    SecurityContextRepository securityContexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts)
+            throws Exception {
+        return http.authorizeHttpRequests(
+                        a ->
+                                a.requestMatchers("/api/session", "/api/openapi", "/api/schemas/**")
+                                        .permitAll()
+                                        .requestMatchers("/api/**")
+                                        .authenticated()
+                                        .anyRequest()
+                                        .permitAll())
+                .securityContext(s -> s.securityContextRepository(contexts))
+                .csrf(
+                        c ->
+                                c.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
+                                        .csrfTokenRequestHandler(
+                                                new CsrfTokenRequestAttributeHandler()))
+                .addFilterAfter(new CsrfCookie(), CsrfFilter.class)
+                .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(CSP)))
+                .exceptionHandling(
+                        e ->
+                                e.authenticationEntryPoint(
+                                                (request, response, x) ->
+                                                        write(
+                                                                response,
+                                                                HttpStatus.UNAUTHORIZED,
+                                                                "Please sign in."))
+                                        .accessDeniedHandler(
+                                                (request, response, x) ->
+                                                        write(
+                                                                response,
+                                                                HttpStatus.FORBIDDEN,
+                                                                "This page is out of date or not yours to use. Reload it.")))
+                .formLogin(AbstractHttpConfigurer::disable)
+                .httpBasic(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable)
+                .build();
+    }
+
+    private static void write(HttpServletResponse response, HttpStatus status, String detail)
+            throws IOException {
+        response.setStatus(status.value());
+        response.setContentType("application/problem+json");
+        String body =
+                "{\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
+                        .formatted(status.getReasonPhrase(), status.value(), detail);
+        response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The token is made lazily; reading it sets the cookie that the web client sends back. */
+    private static final class CsrfCookie extends OncePerRequestFilter {
+        @Override
+        protected void doFilterInternal(
+                HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
+                token.getToken();
+            }
+            chain.doFilter(request, response);
+        }
+    }
+}

@@ -1,0 +1,292 @@
+package orthopur.server.procedures;
+
+import static org.jooq.impl.DSL.max;
+import static orthopur.db.Tables.PROCEDURE_VERSION;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import org.jooq.DSLContext;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import orthopur.db.tables.records.ProcedureVersionRecord;
+import orthopur.formats.ProcedureDocument;
+import orthopur.formats.ProcedureFormat;
+import orthopur.machine.MachineSheet;
+import orthopur.procedure.Procedure;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.Accounts;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.verdict.Verdict;
+import orthopur.verdict.Verifier;
+
+/** Versions of procedures and what may be done with them. */
+@Service
+public class Procedures {
+    private final DSLContext db;
+    private final Sheets sheets;
+    private final Accounts accounts;
+    private final Clock clock;
+
+    Procedures(DSLContext db, Sheets sheets, Accounts accounts, Clock clock) {
+        this.db = db;
+        this.sheets = sheets;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    /** An approved procedure, as the floor needs it. */
+    public record Approved(int version, Procedure procedure, MachineSheet sheet) {}
+
+    /** A read procedure with its verdict. */
+    record Judged(ProcedureDocument document, Procedure procedure, Verdict verdict) {}
+
+    List<ProcedureVersionRecord> all() {
+        return db.selectFrom(PROCEDURE_VERSION)
+                .orderBy(
+                        PROCEDURE_VERSION.MACHINE,
+                        PROCEDURE_VERSION.PROCEDURE_ID,
+                        PROCEDURE_VERSION.VERSION.desc())
+                .fetch();
+    }
+
+    /**
+     * @throws Said when there is none
+     */
+    ProcedureVersionRecord version(String id, int version) {
+        ProcedureVersionRecord r =
+                db.selectFrom(PROCEDURE_VERSION)
+                        .where(
+                                PROCEDURE_VERSION
+                                        .PROCEDURE_ID
+                                        .eq(id)
+                                        .and(PROCEDURE_VERSION.VERSION.eq(version)))
+                        .fetchOne();
+        if (r == null) {
+            throw Said.notFound("There is no version " + version + " of the procedure " + id + ".");
+        }
+        return r;
+    }
+
+    /** Reads a document and runs it through its machine. */
+    Judged judge(String text) {
+        MachineSheet sheet = sheets.newest(ProcedureFormat.sheetOf(text));
+        ProcedureDocument document = ProcedureFormat.document(text);
+        Procedure p = ProcedureFormat.read(document, sheet, sheets.surroundings().chemicalIds());
+        return new Judged(document, p, Verifier.verify(p, sheet, sheets.surroundings().context()));
+    }
+
+    /** Stores a new procedure as its first draft. */
+    @Transactional
+    public int add(String text, String author) {
+        Judged judged = judge(text);
+        Integer last = newest(judged.document().id());
+        if (last != null) {
+            throw Said.conflict(
+                    "There is a procedure \""
+                            + judged.document().id()
+                            + "\" already. Start a new draft from it, or give the file another id.");
+        }
+        insert(judged, 1, author);
+        return 1;
+    }
+
+    private void insert(Judged judged, int version, String author) {
+        ProcedureVersionRecord r = db.newRecord(PROCEDURE_VERSION);
+        r.setProcedureId(judged.document().id());
+        r.setVersion(version);
+        r.setState("DRAFT");
+        r.setRevision(1);
+        fill(r, judged, author);
+        r.store();
+    }
+
+    private void fill(ProcedureVersionRecord r, Judged judged, String author) {
+        ProcedureDocument d = judged.document();
+        r.setMachine(d.sheet());
+        r.setTitle(d.title());
+        r.setKind(d.kind());
+        r.setDocument(ProcedureFormat.write(d));
+        r.setAuthor(author);
+        r.setSavedAt(clock.millis());
+        r.setStops(judged.verdict().stops());
+        r.setFixes(judged.verdict().fixes());
+    }
+
+    private Integer newest(String id) {
+        return db.select(max(PROCEDURE_VERSION.VERSION))
+                .from(PROCEDURE_VERSION)
+                .where(PROCEDURE_VERSION.PROCEDURE_ID.eq(id))
+                .fetchOne(0, Integer.class);
+    }
+
+    /** A new draft with the text of a version. */
+    @Transactional
+    public int draftFrom(String id, int from, Person person) {
+        mayWrite(person);
+        ProcedureVersionRecord source = version(id, from);
+        List<Integer> drafts =
+                db.select(PROCEDURE_VERSION.VERSION)
+                        .from(PROCEDURE_VERSION)
+                        .where(
+                                PROCEDURE_VERSION
+                                        .PROCEDURE_ID
+                                        .eq(id)
+                                        .and(PROCEDURE_VERSION.STATE.eq("DRAFT")))
+                        .fetch(PROCEDURE_VERSION.VERSION);
+        if (!drafts.isEmpty()) {
+            throw Said.conflict(
+                    "Version " + drafts.getFirst() + " is a draft already; go on with that one.");
+        }
+        int next = newest(id) + 1;
+        insert(judge(source.getDocument()), next, person.name());
+        return next;
+    }
+
+    /**
+     * Saves a draft.
+     *
+     * @param revision the one that was read; a newer one in the store is never overwritten
+     */
+    @Transactional
+    public ProcedureVersionRecord save(
+            String id, int version, int revision, String text, Person person) {
+        mayWrite(person);
+        Judged judged = judge(text);
+        ProcedureVersionRecord r = version(id, version);
+        if (!judged.document().id().equals(id)) {
+            throw Said.conflict(
+                    "The document is of another procedure: " + judged.document().id() + ".");
+        }
+        if (!r.getState().equals("DRAFT")) {
+            throw Said.conflict(
+                    "Version "
+                            + version
+                            + " is approved and cannot be changed. Start a new draft.");
+        }
+        unchanged(r, revision);
+        fill(r, judged, person.name());
+        r.setRevision(revision + 1);
+        r.store();
+        return r;
+    }
+
+    private void unchanged(ProcedureVersionRecord r, int revision) {
+        if (r.getRevision() != revision) {
+            String at =
+                    DateTimeFormatter.ofPattern("HH:mm")
+                            .withZone(ZoneId.of(sheets.surroundings().site().zone()))
+                            .format(Instant.ofEpochMilli(r.getSavedAt()));
+            throw new Said(
+                    HttpStatus.PRECONDITION_FAILED,
+                    r.getAuthor()
+                            + " saved a newer state at "
+                            + at
+                            + ". Yours is not saved and still here; look at theirs before you go on.");
+        }
+    }
+
+    /**
+     * Approves a draft: never with a STOP, with a FIX only with a written reason, signed by PIN.
+     *
+     * @param revision the one that was looked at
+     */
+    @Transactional(noRollbackFor = Said.class)
+    public ProcedureVersionRecord approve(
+            String id, int version, int revision, String pin, String reason, Person person) {
+        mayWrite(person);
+        accounts.sign(person, pin);
+        ProcedureVersionRecord r = version(id, version);
+        if (!r.getState().equals("DRAFT")) {
+            throw Said.conflict(
+                    "Version " + version + " was approved already, by " + r.getApprovedBy() + ".");
+        }
+        unchanged(r, revision);
+        // Judged anew: sheet, chemicals or rules may have changed since it was saved.
+        Verdict v = judge(r.getDocument()).verdict();
+        if (v.stops() > 0) {
+            throw Said.conflict(
+                    "It has "
+                            + v.stops()
+                            + (v.stops() == 1 ? " STOP" : " STOPs")
+                            + " and cannot be approved.");
+        }
+        boolean reasoned = reason != null && reason.strip().length() >= 10;
+        if (v.fixes() > 0 && !reasoned) {
+            throw Said.conflict(
+                    "It has "
+                            + v.fixes()
+                            + (v.fixes() == 1 ? " FIX" : " FIXes")
+                            + ". Write the reason why it is approved all the same, at least 10 characters.");
+        }
+        db.update(PROCEDURE_VERSION)
+                .set(PROCEDURE_VERSION.STATE, "RETIRED")
+                .where(
+                        PROCEDURE_VERSION
+                                .PROCEDURE_ID
+                                .eq(id)
+                                .and(PROCEDURE_VERSION.STATE.eq("APPROVED")))
+                .execute();
+        r.setState("APPROVED");
+        r.setApprovedBy(person.name());
+        r.setApprovedAt(clock.millis());
+        r.setApproveReason(reason == null || reason.isBlank() ? null : reason.strip());
+        r.setStops(v.stops());
+        r.setFixes(v.fixes());
+        r.store();
+        return r;
+    }
+
+    private static void mayWrite(Person person) {
+        if (!person.role().writes()) {
+            throw Said.forbidden("Only a supervisor writes and approves procedures.");
+        }
+    }
+
+    /** Every approved procedure, for the floor. */
+    public List<ApprovedRow> approved() {
+        return db.selectFrom(PROCEDURE_VERSION)
+                .where(PROCEDURE_VERSION.STATE.eq("APPROVED"))
+                .orderBy(PROCEDURE_VERSION.MACHINE)
+                .fetch(
+                        r ->
+                                new ApprovedRow(
+                                        r.getProcedureId(),
+                                        r.getVersion(),
+                                        r.getMachine(),
+                                        r.getTitle(),
+                                        r.getKind()));
+    }
+
+    /** One approved procedure in a list. */
+    public record ApprovedRow(String id, int version, String machine, String title, String kind) {}
+
+    /**
+     * The approved version of a procedure.
+     *
+     * @throws Said when there is none
+     */
+    public Approved approvedVersion(String id) {
+        ProcedureVersionRecord r =
+                db.selectFrom(PROCEDURE_VERSION)
+                        .where(
+                                PROCEDURE_VERSION
+                                        .PROCEDURE_ID
+                                        .eq(id)
+                                        .and(PROCEDURE_VERSION.STATE.eq("APPROVED")))
+                        .fetchOne();
+        if (r == null) {
+            throw Said.notFound("There is no approved version of the procedure " + id + ".");
+        }
+        ProcedureDocument d = ProcedureFormat.document(r.getDocument());
+        MachineSheet sheet = sheets.newest(d.sheet());
+        return new Approved(
+                r.getVersion(),
+                ProcedureFormat.read(d, sheet, sheets.surroundings().chemicalIds()),
+                sheet);
+    }
+}

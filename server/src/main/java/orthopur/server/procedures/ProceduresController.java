@@ -1,0 +1,155 @@
+package orthopur.server.procedures;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.db.tables.records.ProcedureVersionRecord;
+import orthopur.formats.ActionCatalog;
+import orthopur.formats.ProcedureDocument;
+import orthopur.formats.ProcedureFormat;
+import orthopur.formats.VerdictDocument;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+
+@RestController
+@RequestMapping("/api")
+class ProceduresController {
+    private final Procedures procedures;
+
+    ProceduresController(Procedures procedures) {
+        this.procedures = procedures;
+    }
+
+    record ProcedureRow(
+            String id,
+            int version,
+            String machine,
+            String title,
+            String kind,
+            String state,
+            int stops,
+            int fixes,
+            String author,
+            long savedAt,
+            @Nullable String approvedBy,
+            @Nullable Long approvedAt,
+            @Nullable String approveReason) {
+        static ProcedureRow of(ProcedureVersionRecord r) {
+            return new ProcedureRow(
+                    r.getProcedureId(),
+                    r.getVersion(),
+                    r.getMachine(),
+                    r.getTitle(),
+                    r.getKind(),
+                    r.getState(),
+                    r.getStops(),
+                    r.getFixes(),
+                    r.getAuthor(),
+                    r.getSavedAt(),
+                    r.getApprovedBy(),
+                    r.getApprovedAt(),
+                    r.getApproveReason());
+        }
+    }
+
+    record ProcedureView(ProcedureRow row, int revision, ProcedureDocument document) {
+        static ProcedureView of(ProcedureVersionRecord r) {
+            return new ProcedureView(
+                    ProcedureRow.of(r), r.getRevision(), ProcedureFormat.document(r.getDocument()));
+        }
+    }
+
+    record Approval(int revision, String pin, @Nullable String reason) {}
+
+    record NewDraft(int from) {}
+
+    record Made(String id, int version) {}
+
+    @GetMapping("/procedures")
+    List<ProcedureRow> all() {
+        return procedures.all().stream().map(ProcedureRow::of).toList();
+    }
+
+    @GetMapping("/procedures/{id}/versions/{version}")
+    ProcedureView one(@PathVariable String id, @PathVariable int version) {
+        return ProcedureView.of(procedures.version(id, version));
+    }
+
+    @PutMapping("/procedures/{id}/versions/{version}")
+    ProcedureView save(
+            @PathVariable String id,
+            @PathVariable int version,
+            @RequestHeader("If-Match") String revision,
+            @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            content =
+                                    @Content(
+                                            schema =
+                                                    @Schema(
+                                                            implementation =
+                                                                    ProcedureDocument.class)))
+                    @RequestBody
+                    String document,
+            @AuthenticationPrincipal Person person) {
+        return ProcedureView.of(procedures.save(id, version, number(revision), document, person));
+    }
+
+    private static int number(String etag) {
+        try {
+            return Integer.parseInt(etag.replace("\"", "").strip());
+        } catch (NumberFormatException e) {
+            throw new Said(
+                    HttpStatus.BAD_REQUEST, "If-Match has to be the revision that was read.");
+        }
+    }
+
+    @PostMapping("/procedures/{id}/versions")
+    @ResponseStatus(HttpStatus.CREATED)
+    Made draft(
+            @PathVariable String id,
+            @RequestBody NewDraft in,
+            @AuthenticationPrincipal Person person) {
+        return new Made(id, procedures.draftFrom(id, in.from(), person));
+    }
+
+    @PostMapping("/procedures/{id}/versions/{version}/approval")
+    ProcedureView approve(
+            @PathVariable String id,
+            @PathVariable int version,
+            @RequestBody Approval in,
+            @AuthenticationPrincipal Person person) {
+        return ProcedureView.of(
+                procedures.approve(id, version, in.revision(), in.pin(), in.reason(), person));
+    }
+
+    @PostMapping("/verify")
+    VerdictDocument verify(
+            @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            content =
+                                    @Content(
+                                            schema =
+                                                    @Schema(
+                                                            implementation =
+                                                                    ProcedureDocument.class)))
+                    @RequestBody
+                    String document) {
+        Procedures.Judged judged = procedures.judge(document);
+        return VerdictDocument.of(judged.verdict(), judged.procedure());
+    }
+
+    @GetMapping("/actions")
+    List<ActionCatalog.ActionInfo> actions() {
+        return ActionCatalog.all();
+    }
+}
