@@ -2,12 +2,12 @@ package orthopur.procedure;
 
 /** The parts of a round, in the order in which it is done. */
 public enum Phase {
-    MAKE_SAFE("Make ready and safe"),
-    TAKE_APART("Dry-clean and take apart"),
-    WASH("Wash and rinse"),
-    SANITIZE("Inspect, sanitize, dry"),
+    MAKE_SAFE("Make safe"),
+    TAKE_APART("Take apart"),
+    WASH("Wash"),
+    SANITIZE("Sanitize"),
     PUT_TOGETHER("Put together"),
-    RELEASE("Make live and hand over");
+    RELEASE("Hand over");
 
     private final String shown;
 

@@ -94,6 +94,7 @@ public final class PackCompiler {
                 a instanceof Action.Collect c ? soakOf(place, c.items()) : null,
                 a instanceof Action.Sanitize z ? reading(z) : null,
                 a instanceof Action.Measure m ? checks(m) : List.of(),
+                a instanceof Action.Prepare p ? p.things() : List.of(),
                 where(a));
     }
 
@@ -101,7 +102,7 @@ public final class PackCompiler {
         List<String> named = a.items().isEmpty() ? a.energies() : a.items();
         String what =
                 switch (a) {
-                    case Action.Prepare p -> String.join(", ", p.things());
+                    case Action.Prepare p -> "What you need";
                     case Action.Measure m ->
                             sheet.sheet().checks().stream()
                                     .filter(c -> m.checks().contains(c.id()))

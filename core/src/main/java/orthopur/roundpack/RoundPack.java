@@ -36,6 +36,7 @@ public record RoundPack(
      * @param timer what starts running when the step is done or, for contact, when the surface is
      *     wet
      * @param waitsFor step whose timer has to be over first
+     * @param things what to fetch
      * @param where parts to light in the picture
      */
     public record PackStep(
@@ -54,6 +55,7 @@ public record RoundPack(
             @Nullable String waitsFor,
             @Nullable ReadingPlan reading,
             List<CheckPlan> checks,
+            List<String> things,
             List<String> where) {}
 
     /** One piece that is tapped off or back. */

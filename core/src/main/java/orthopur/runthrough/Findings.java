@@ -145,7 +145,7 @@ public final class Findings {
 
         /** What is wrong and why it matters. */
         public Report says(String message, String because) {
-            this.message = message;
+            this.message = Character.toUpperCase(message.charAt(0)) + message.substring(1);
             this.because = because;
             return this;
         }

@@ -127,7 +127,7 @@ public final class SheetIndex {
 
     /** Names joined for a sentence: "a, b and c"; from the fifth on only their number. */
     public String names(List<String> ids) {
-        List<String> names = ids.stream().map(this::nameOf).toList();
+        List<String> names = ids.stream().map(this::nameOf).map(SheetIndex::spoken).toList();
         if (names.size() > 4) {
             return String.join(", ", names.subList(0, 3)) + " and " + (names.size() - 3) + " more";
         }
@@ -135,5 +135,11 @@ public final class SheetIndex {
             return String.join("", names);
         }
         return String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.getLast();
+    }
+
+    /** A name as it stands inside a sentence: "Blade, back" becomes "blade, back"; "QK" stays. */
+    public static String spoken(String name) {
+        boolean word = name.length() > 1 && Character.isLowerCase(name.charAt(1));
+        return word ? Character.toLowerCase(name.charAt(0)) + name.substring(1) : name;
     }
 }

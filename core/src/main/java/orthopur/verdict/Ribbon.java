@@ -136,11 +136,9 @@ public record Ribbon(
             String name = sheet.surface(s).name();
             named.add(new Named(sheet.surface(s).id(), name, part, name + ": " + story));
         }
-        long owners = members.stream().map(sheet::ownerOf).distinct().count();
-        String name =
-                members.size() > 1 && owners == 1
-                        ? sheet.part(sheet.ownerOf(members.getFirst())).name()
-                        : named.getFirst().name();
+        int owner = sheet.ownerOf(members.getFirst());
+        boolean wholePart = members.size() > 1 && members.equals(sheet.surfacesOf(owner));
+        String name = wholePart ? sheet.part(owner).name() : named.getFirst().name();
         return new SurfaceThread(
                 name,
                 named,

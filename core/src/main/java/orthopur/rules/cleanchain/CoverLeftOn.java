@@ -17,6 +17,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /**
  * C6: a part stays on and covers a zone-1 surface that is counted as cleaned. Known only at the
@@ -79,7 +80,7 @@ public final class CoverLeftOn implements Rule {
                         .says(
                                 "%s is not %s when step %d works there, so %s is not reached."
                                         .formatted(
-                                                part.name(),
+                                                SheetIndex.spoken(part.name()),
                                                 how,
                                                 place + 1,
                                                 end.sheet().names(ids)),
@@ -89,7 +90,7 @@ public final class CoverLeftOn implements Rule {
         String back = StepEdits.firstFrom(p, place, CoverLeftOn::putsTogether);
         if (part.shifts()) {
             r.propose(
-                    "Move " + part.name() + " aside before step " + (place + 1),
+                    "Move " + SheetIndex.spoken(part.name()) + " aside before step " + (place + 1),
                     List.of(
                             insert(
                                     p,
@@ -108,7 +109,7 @@ public final class CoverLeftOn implements Rule {
         }
         if (part.removable()) {
             r.propose(
-                    "Take off " + part.name() + " before step " + (place + 1),
+                    "Take off " + SheetIndex.spoken(part.name()) + " before step " + (place + 1),
                     List.of(
                             insert(
                                     p,
@@ -136,7 +137,8 @@ public final class CoverLeftOn implements Rule {
     private static Edit insert(
             Procedure p, @Nullable String before, int nth, Action action, String words, Part part) {
         return new Edit.InsertBefore(
-                before, StepEdits.fresh(p, nth, action, words + part.name() + "."));
+                before,
+                StepEdits.fresh(p, nth, action, words + SheetIndex.spoken(part.name()) + "."));
     }
 
     private static int anyCover(Ending end, int surface) {

@@ -10,6 +10,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /**
  * L1: no hands in the danger zone of an energy that has not reached the end of its path. Reports
@@ -57,7 +58,7 @@ public final class HandsInDangerZone implements Rule {
                                     .formatted(
                                             m.number(),
                                             m.sheet().names(m.partIds(m.parts())),
-                                            energy.name(),
+                                            SheetIndex.spoken(energy.name()),
                                             m.night().stage(e).shown(),
                                             path.getLast().shown()),
                             because)

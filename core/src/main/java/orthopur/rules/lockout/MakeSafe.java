@@ -84,19 +84,25 @@ final class MakeSafe {
     private static Step step(Procedure p, int nth, Energy e, EnergyStage stage) {
         List<String> one = List.of(e.id());
         String point = e.isolationPoint() == null ? "" : " at " + e.isolationPoint();
-        String verify = e.verify() == null ? "Show that it is harmless: " + e.name() : e.verify();
+        String verify =
+                e.verify() == null
+                        ? "Show that it is harmless: " + SheetIndex.spoken(e.name())
+                        : e.verify();
         return switch (stage) {
             case STOPPED ->
                     StepEdits.fresh(
                             p,
                             nth,
                             new Action.Operate(Action.Mode.STOP, one, List.of()),
-                            "Stop the machine: " + e.name() + ".");
+                            "Stop the machine: " + SheetIndex.spoken(e.name()) + ".");
             case UNPLUGGED ->
                     StepEdits.fresh(p, nth, new Action.Isolate(one), "Pull the plug" + point + ".");
             case ISOLATED ->
                     StepEdits.fresh(
-                            p, nth, new Action.Isolate(one), "Cut off " + e.name() + point + ".");
+                            p,
+                            nth,
+                            new Action.Isolate(one),
+                            "Cut off " + SheetIndex.spoken(e.name()) + point + ".");
             case LOCKED ->
                     StepEdits.fresh(
                             p,
@@ -105,7 +111,10 @@ final class MakeSafe {
                             "Put your own lock and tag on" + point + ".");
             case RELIEVED ->
                     StepEdits.fresh(
-                            p, nth, new Action.Relieve(one), "Let off " + e.name() + point + ".");
+                            p,
+                            nth,
+                            new Action.Relieve(one),
+                            "Let off " + SheetIndex.spoken(e.name()) + point + ".");
             case PROVED, LIVE -> StepEdits.fresh(p, nth, new Action.Prove(one), verify);
             case COOLED ->
                     StepEdits.fresh(

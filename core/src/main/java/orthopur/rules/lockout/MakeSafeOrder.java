@@ -8,6 +8,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /** L2: the stages of making safe come in order. Reports at the step that comes too early. */
 public final class MakeSafeOrder implements Rule {
@@ -33,7 +34,7 @@ public final class MakeSafeOrder implements Rule {
             List<EnergyStage> path = m.night().path(e);
             List<EnergyStage> skipped =
                     path.subList(m.night().stageNumber(e) + 1, path.indexOf(target));
-            String name = m.sheet().energy(e).name();
+            String name = SheetIndex.spoken(m.sheet().energy(e).name());
             Findings.Report earlier = out.onEnergy(m.sheet().energy(e).id(), "L2");
             out.report(INFO)
                     .energy(m.sheet().energy(e).id())

@@ -11,6 +11,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /**
  * L3: an energy that work needs dead and that no step ever takes off LIVE. Known only at the end;
@@ -46,7 +47,7 @@ public final class NeverMadeSafe implements Rule {
                             .energy(energy.id())
                             .says(
                                     "No step ever makes %s safe, and from step %d on there are hands in its reach."
-                                            .formatted(energy.name(), first + 1),
+                                            .formatted(SheetIndex.spoken(energy.name()), first + 1),
                                     "The sheet lists this energy because it can hurt someone during this work.")
                             .propose(
                                     "Make it safe before step " + (first + 1),

@@ -11,6 +11,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /**
  * L4: what is stored in a part (spring, tension, pressure, raised or turning mass, heat) is let off
@@ -52,8 +53,8 @@ public final class StoredEnergyInPart implements Rule {
                             "Step %d loosens %s while %s is still %s."
                                     .formatted(
                                             m.number(),
-                                            m.sheet().nameOf(energy.holder()),
-                                            energy.name(),
+                                            m.sheet().names(List.of(energy.holder())),
+                                            SheetIndex.spoken(energy.name()),
                                             m.night().stage(e) == EnergyStage.LIVE
                                                     ? "not let off"
                                                     : "not proved harmless"),

@@ -12,6 +12,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /**
  * T2: as many back as came off. Reports at once where a count is impossible (three off of two), and
@@ -65,7 +66,7 @@ public final class AllPartsBack implements Rule {
                                             m.number(),
                                             verb,
                                             stated == null ? part.count() : stated,
-                                            part.name(),
+                                            SheetIndex.spoken(part.name()),
                                             there,
                                             part.count(),
                                             has),
@@ -96,7 +97,7 @@ public final class AllPartsBack implements Rule {
                             .says(
                                     "%s comes off at step %d and %s back on."
                                             .formatted(
-                                                    part.name(),
+                                                    SheetIndex.spoken(part.name()),
                                                     taken + 1,
                                                     off == part.count()
                                                             ? "never goes"
@@ -106,7 +107,7 @@ public final class AllPartsBack implements Rule {
                                                                     + " go"),
                                     "What is not put back is left in the sink, or in the food.")
                             .propose(
-                                    "Put back " + part.name(),
+                                    "Put back " + SheetIndex.spoken(part.name()),
                                     List.of(
                                             new Edit.InsertBefore(
                                                     end.firstFrom(
@@ -118,7 +119,9 @@ public final class AllPartsBack implements Rule {
                                                             end.procedure(),
                                                             0,
                                                             new Action.Install(id, count),
-                                                            "Put back: " + part.name() + "."))))
+                                                            "Put back: "
+                                                                    + SheetIndex.spoken(part.name())
+                                                                    + "."))))
                             .under(out.onItem(part.id(), "T11"));
             Findings.Report live = out.onItem(part.id(), "L5");
             if (live != null) {

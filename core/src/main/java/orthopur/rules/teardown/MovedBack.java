@@ -11,6 +11,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /**
  * T14: what was moved aside is back before the machine is made live. The other half of the rule,
@@ -59,10 +60,10 @@ public final class MovedBack implements Rule {
                 .items(List.of(part.id()))
                 .says(
                         "%s was moved aside and is not back at step %d."
-                                .formatted(part.name(), number),
+                                .formatted(SheetIndex.spoken(part.name()), number),
                         "A part that stands open catches, or leaves an edge bare, when the machine starts.")
                 .propose(
-                        "Move " + part.name() + " back",
+                        "Move " + SheetIndex.spoken(part.name()) + " back",
                         List.of(
                                 new Edit.InsertBefore(
                                         StepEdits.firstFrom(
@@ -73,7 +74,9 @@ public final class MovedBack implements Rule {
                                                 p,
                                                 0,
                                                 new Action.Return(List.of(part.id())),
-                                                "Move back: " + part.name() + "."))));
+                                                "Move back: "
+                                                        + SheetIndex.spoken(part.name())
+                                                        + "."))));
     }
 
     private static int lastShift(orthopur.procedure.Procedure p, String part) {

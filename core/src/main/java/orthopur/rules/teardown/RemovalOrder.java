@@ -13,6 +13,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 
 /** T1: a part comes off only when what is in front of it is off or moved aside. */
 public final class RemovalOrder implements Rule {
@@ -56,7 +57,7 @@ public final class RemovalOrder implements Rule {
                                     "Step %d takes off %s while %s is still in front of it."
                                             .formatted(
                                                     m.number(),
-                                                    part.name(),
+                                                    SheetIndex.spoken(part.name()),
                                                     m.sheet().names(m.partIds(inFront))),
                                     "It cannot come off this way; someone will force it and hurt the part or a"
                                             + " hand.");
@@ -74,7 +75,7 @@ public final class RemovalOrder implements Rule {
                     s.action() instanceof Action.Remove || s.action() instanceof Action.Shift;
             if (takes && s.action().items().contains(front.id())) {
                 r.propose(
-                        "Take off " + front.name() + " first",
+                        "Take off " + SheetIndex.spoken(front.name()) + " first",
                         List.of(new Edit.Move(s.id(), before)));
                 return;
             }
@@ -82,7 +83,7 @@ public final class RemovalOrder implements Rule {
         String back = afterInstallOf(p, m.place(), m.sheet().part(behind).id());
         if (front.shifts()) {
             r.propose(
-                    "Move " + front.name() + " aside first",
+                    "Move " + SheetIndex.spoken(front.name()) + " aside first",
                     List.of(
                             insert(
                                     p,
@@ -101,7 +102,7 @@ public final class RemovalOrder implements Rule {
         }
         if (front.removable()) {
             r.propose(
-                    "Take off " + front.name() + " first",
+                    "Take off " + SheetIndex.spoken(front.name()) + " first",
                     List.of(
                             insert(
                                     p,
@@ -129,7 +130,8 @@ public final class RemovalOrder implements Rule {
             String words,
             Part part) {
         return new Edit.InsertBefore(
-                before, StepEdits.fresh(p, nth, action, words + part.name() + "."));
+                before,
+                StepEdits.fresh(p, nth, action, words + SheetIndex.spoken(part.name()) + "."));
     }
 
     /** The step after the one that puts the part behind back, for only then the front goes on. */

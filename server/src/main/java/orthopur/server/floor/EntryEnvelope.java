@@ -20,7 +20,7 @@ public record EntryEnvelope(
         String packHash,
         String step,
         String kind,
-        List<Figure> figures,
+        List<EntryValue> figures,
         String who,
         String device,
         long tabletTime,
@@ -28,7 +28,7 @@ public record EntryEnvelope(
         String prevHash) {
 
     /** A named value with its unit, or a named text. */
-    public record Figure(
+    public record EntryValue(
             String name, @Nullable Double value, @Nullable String unit, @Nullable String text) {}
 
     /** SHA-256 over everything above, the previous hash included. */
@@ -45,7 +45,7 @@ public record EntryEnvelope(
         return entry(kind, step, figures);
     }
 
-    static Entry entry(String kind, String step, List<Figure> figures) {
+    static Entry entry(String kind, String step, List<EntryValue> figures) {
         return switch (kind) {
             case "piece-off" -> new Entry.PieceMoved(step, text(figures, "piece"), true);
             case "piece-on" -> new Entry.PieceMoved(step, text(figures, "piece"), false);
@@ -61,7 +61,7 @@ public record EntryEnvelope(
                     new Entry.CheckMade(
                             step,
                             text(figures, "check"),
-                            find(figures, "value").map(Figure::value).orElse(null));
+                            find(figures, "value").map(EntryValue::value).orElse(null));
             case "deviation" -> new Entry.Deviation(step, text(figures, "reason"));
             case "step-done" -> new Entry.StepDone(step);
             case "round-closed" -> new Entry.RoundClosed(step);
@@ -69,12 +69,12 @@ public record EntryEnvelope(
         };
     }
 
-    private static Optional<Figure> find(List<Figure> figures, String name) {
+    private static Optional<EntryValue> find(List<EntryValue> figures, String name) {
         return figures.stream().filter(f -> name.equals(f.name())).findFirst();
     }
 
-    private static String text(List<Figure> figures, String name) {
-        String text = find(figures, name).map(Figure::text).orElse(null);
+    private static String text(List<EntryValue> figures, String name) {
+        String text = find(figures, name).map(EntryValue::text).orElse(null);
         if (text == null) {
             throw Said.conflict("The entry does not say its " + name + ".");
         }
@@ -85,8 +85,8 @@ public record EntryEnvelope(
         return text;
     }
 
-    private static double value(List<Figure> figures, String name, String unit) {
-        Figure f =
+    private static double value(List<EntryValue> figures, String name, String unit) {
+        EntryValue f =
                 find(figures, name)
                         .filter(x -> x.value() != null)
                         .orElseThrow(

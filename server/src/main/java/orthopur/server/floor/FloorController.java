@@ -14,7 +14,7 @@ import orthopur.Nullable;
 import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
-import orthopur.server.floor.EntryEnvelope.Figure;
+import orthopur.server.floor.EntryEnvelope.EntryValue;
 import orthopur.server.people.Person;
 import orthopur.server.procedures.Procedures;
 
@@ -48,7 +48,7 @@ class FloorController {
             String packHash,
             String step,
             String kind,
-            List<Figure> figures,
+            List<EntryValue> figures,
             @Nullable String device,
             long tabletTime,
             @Nullable String pin) {}

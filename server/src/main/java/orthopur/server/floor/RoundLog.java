@@ -14,7 +14,7 @@ import org.springframework.stereotype.Repository;
 import orthopur.db.tables.records.FloorEventRecord;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.roundpack.RoundPack;
-import orthopur.server.floor.EntryEnvelope.Figure;
+import orthopur.server.floor.EntryEnvelope.EntryValue;
 import orthopur.server.platform.Said;
 
 /** Rounds, their packs and their entries in the database. */
@@ -139,8 +139,8 @@ public class RoundLog {
 
     private Stored stored(FloorEventRecord r) {
         try {
-            List<Figure> figures =
-                    json.readValue(r.getFigures(), new TypeReference<List<Figure>>() {});
+            List<EntryValue> figures =
+                    json.readValue(r.getFigures(), new TypeReference<List<EntryValue>>() {});
             return new Stored(
                     r.getSeq(),
                     new EntryEnvelope(

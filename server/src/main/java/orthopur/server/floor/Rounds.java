@@ -13,7 +13,7 @@ import orthopur.formats.Json;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;
-import orthopur.server.floor.EntryEnvelope.Figure;
+import orthopur.server.floor.EntryEnvelope.EntryValue;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
@@ -58,7 +58,7 @@ public class Rounds {
             String packHash,
             String step,
             String kind,
-            List<Figure> figures,
+            List<EntryValue> figures,
             String device,
             long tabletTime) {}
 

@@ -21,7 +21,7 @@ import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.EntryEnvelope;
-import orthopur.server.floor.EntryEnvelope.Figure;
+import orthopur.server.floor.EntryEnvelope.EntryValue;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.machines.Sheets;
 
@@ -75,7 +75,7 @@ class LogbookController {
             String stepTitle,
             String text) {}
 
-    record Record(
+    record RoundReport(
             LogRow row,
             String machineName,
             int sheetVersion,
@@ -103,7 +103,7 @@ class LogbookController {
     }
 
     @GetMapping("/{round}")
-    Record one(@PathVariable String round) {
+    RoundReport one(@PathVariable String round) {
         RoundRecord r = log.round(round);
         RoundPack pack = log.pack(r.getPackHash());
         Map<String, PackStep> steps =
@@ -114,9 +114,9 @@ class LogbookController {
         for (RoundLog.Stored e : log.entries(round)) {
             progress.accept(e.envelope().entry(), e.envelope().serverTime() / 1000);
             whole &= e.envelope().hash().equals(e.hash());
-            entries.add(entry(e, steps.get(e.envelope().step()), progress));
+            entries.add(entry(e, steps.get(e.envelope().step()), progress, pack));
         }
-        return new Record(
+        return new RoundReport(
                 LogRow.of(r),
                 pack.machineName(),
                 pack.sheetVersion(),
@@ -126,7 +126,8 @@ class LogbookController {
                 whole);
     }
 
-    private static LogEntry entry(RoundLog.Stored stored, PackStep step, Progress after) {
+    private static LogEntry entry(
+            RoundLog.Stored stored, PackStep step, Progress after, RoundPack pack) {
         EntryEnvelope e = stored.envelope();
         Progress.ReadingState reading = after.readings().get(e.step());
         String weight =
@@ -147,11 +148,12 @@ class LogbookController {
                 e.kind(),
                 weight,
                 step.number(),
-                step.verb() + ": " + step.title(),
-                text(e, step, reading));
+                step.title().equals(step.verb()) ? step.verb() : step.verb() + ": " + step.title(),
+                text(e, step, reading, pack));
     }
 
-    private static String text(EntryEnvelope e, PackStep step, Progress.ReadingState reading) {
+    private static String text(
+            EntryEnvelope e, PackStep step, Progress.ReadingState reading, RoundPack pack) {
         return switch (e.kind()) {
             case "piece-off" -> named(e, "piece", step) + " off";
             case "piece-on" -> named(e, "piece", step) + " on";
@@ -161,14 +163,32 @@ class LogbookController {
                             .formatted(
                                     number(e, "strength"),
                                     number(e, "temperature"),
-                                    value(e, "instrument"),
+                                    instrument(e, pack),
                                     reading == null ? "" : reading.advice());
             case "corrective" -> "done about it: " + value(e, "text");
-            case "check" -> "checked " + value(e, "check") + measured(e);
+            case "check" -> "checked: " + checkName(e, step) + measured(e);
             case "deviation" -> "otherwise than written: " + value(e, "reason");
             case "step-done" -> "done";
             default -> "closed and signed";
         };
+    }
+
+    private static String checkName(EntryEnvelope e, PackStep step) {
+        String id = value(e, "check");
+        return step.checks().stream()
+                .filter(c -> c.id().equals(id))
+                .map(RoundPack.CheckPlan::name)
+                .findFirst()
+                .orElse(id);
+    }
+
+    private static String instrument(EntryEnvelope e, RoundPack pack) {
+        String id = value(e, "instrument");
+        return pack.instruments().stream()
+                .filter(i -> i.id().equals(id))
+                .map(RoundPack.Instrument::name)
+                .findFirst()
+                .orElse(id);
     }
 
     private static String named(EntryEnvelope e, String name, PackStep step) {
@@ -183,7 +203,7 @@ class LogbookController {
     private static String value(EntryEnvelope e, String name) {
         return e.figures().stream()
                 .filter(f -> f.name().equals(name) && f.text() != null)
-                .map(Figure::text)
+                .map(EntryValue::text)
                 .findFirst()
                 .orElse("");
     }

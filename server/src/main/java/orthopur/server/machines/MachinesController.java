@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.formats.Site;
 import orthopur.machine.Check;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Outline;
@@ -110,6 +111,14 @@ class MachinesController {
 
     private static SurfaceView view(Surface s) {
         return new SurfaceView(s.id(), s.name(), s.zone(), s.end().shown());
+    }
+
+    record SiteView(String name, String town, String zone) {}
+
+    @GetMapping("/site")
+    SiteView site() {
+        Site s = sheets.surroundings().site();
+        return new SiteView(s.name(), s.town(), s.zone());
     }
 
     @GetMapping("/chemicals")

@@ -1,0 +1,63 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+export type FieldProblem = { pointer: string; message: string };
+
+/** What the server said was wrong, in plain words, with pointers to fields where it has them. */
+export class ApiProblem extends Error {
+  readonly status: number;
+  readonly fields: FieldProblem[];
+
+  constructor(status: number, message: string, fields: FieldProblem[] = []) {
+    super(message);
+    this.status = status;
+    this.fields = fields;
+  }
+}
+
+/** The server could not be reached at all. */
+export class Offline extends Error {
+  constructor() {
+    super("The server cannot be reached. What you typed is still here.");
+  }
+}
+
+function csrf(): string {
+  const found = document.cookie.split("; ").find((c) => c.startsWith("XSRF-TOKEN="));
+  return found ? decodeURIComponent(found.slice("XSRF-TOKEN=".length)) : "";
+}
+
+export const api = createClient<paths>({ baseUrl: "/", headers: { Accept: "application/json" } });
+
+api.use({
+  onRequest({ request }) {
+    if (request.method !== "GET") {
+      request.headers.set("X-XSRF-TOKEN", csrf());
+    }
+    return request;
+  },
+  onError({ error }) {
+    return error instanceof DOMException && error.name === "AbortError" ? error : new Offline();
+  },
+});
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of an answer, or the problem it carries as an error. */
+export async function unwrap<T>(promise: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await promise;
+  if (response.ok) {
+    return data as T;
+  }
+  const problem = (error ?? {}) as { detail?: string; errors?: FieldProblem[] };
+  throw new ApiProblem(
+    response.status,
+    problem.detail ?? `The server answered with ${response.status}.`,
+    problem.errors ?? [],
+  );
+}
+
+export function message(error: unknown): string {
+  return error instanceof Error ? error.message : "Something went wrong.";
+}

@@ -1,0 +1,85 @@
+import { lazy, Suspense } from "react";
+import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from "react-router";
+import { message } from "../api/client";
+import { Shell } from "./Shell";
+import { useSession } from "./session";
+
+const SignIn = lazy(() => import("../signin/SignIn"));
+const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
+const Workbench = lazy(() => import("../procedures/Workbench"));
+const FloorPick = lazy(() => import("../floor/FloorPick"));
+const Round = lazy(() => import("../floor/Round"));
+const RoundList = lazy(() => import("../logbook/RoundList"));
+const RoundRecord = lazy(() => import("../logbook/RoundRecord"));
+
+function SignedIn() {
+  const session = useSession();
+  const here = useLocation();
+  if (session.isPending) {
+    return <p className="page-state">Loading…</p>;
+  }
+  if (session.isError) {
+    return (
+      <main className="page-state">
+        <h1>No connection</h1>
+        <p>{message(session.error)}</p>
+        <button className="btn" type="button" onClick={() => session.refetch()}>
+          Try again
+        </button>
+      </main>
+    );
+  }
+  if (!session.data.name) {
+    return <Navigate to="/sign-in" state={{ from: here.pathname }} replace />;
+  }
+  return <Outlet />;
+}
+
+function Lazy() {
+  return (
+    <Suspense fallback={<p className="page-state">Loading…</p>}>
+      <Outlet />
+    </Suspense>
+  );
+}
+
+function Lost() {
+  return (
+    <main className="page-state">
+      <h1>Nothing here</h1>
+      <p>This address leads nowhere. The procedures are one click away.</p>
+      <a href="/procedures">To the procedures</a>
+    </main>
+  );
+}
+
+const router = createBrowserRouter([
+  {
+    element: <Lazy />,
+    children: [
+      { path: "/sign-in", element: <SignIn /> },
+      {
+        element: <SignedIn />,
+        children: [
+          { path: "/", element: <Navigate to="/procedures" replace /> },
+          {
+            element: <Shell />,
+            children: [
+              { path: "/procedures", element: <ProcedureList /> },
+              { path: "/procedures/:id/:version", element: <Workbench /> },
+              { path: "/floor", element: <FloorPick /> },
+              { path: "/logbook", element: <RoundList /> },
+              { path: "/logbook/:round", element: <RoundRecord /> },
+            ],
+          },
+          { path: "/floor/:round", element: <Round /> },
+        ],
+      },
+      { path: "*", element: <Lost /> },
+    ],
+  },
+]);
+
+export function App() {
+  return <RouterProvider router={router} />;
+}

@@ -1,0 +1,43 @@
+import "./shell.css";
+import { useQueryClient } from "@tanstack/react-query";
+import { Suspense } from "react";
+import { NavLink, Outlet, useNavigate } from "react-router";
+import { api, unwrap } from "../api/client";
+import { useSession, useSite } from "./session";
+
+/** The desk: one bar of places in the order of the work, and who is here. */
+export function Shell() {
+  const session = useSession();
+  const site = useSite();
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+
+  async function leave() {
+    await unwrap(api.DELETE("/api/session"));
+    queries.clear();
+    navigate("/sign-in");
+  }
+
+  return (
+    <div className="desk">
+      <header className="bar">
+        <span className="bar-name">Orthopur</span>
+        <nav aria-label="Places">
+          <NavLink to="/procedures">Procedures</NavLink>
+          <NavLink to="/floor">Floor</NavLink>
+          <NavLink to="/logbook">Logbook</NavLink>
+        </nav>
+        <span className="bar-who">
+          {session.data?.name}
+          <span className="quiet"> · {site.data?.name ?? ""}</span>
+        </span>
+        <button className="bar-out" type="button" onClick={leave}>
+          Sign out
+        </button>
+      </header>
+      <Suspense fallback={<p className="page-state">Loading…</p>}>
+        <Outlet />
+      </Suspense>
+    </div>
+  );
+}

@@ -1,0 +1,41 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, unwrap } from "../api/client";
+
+/** Who is signed in; `name` is absent while nobody is. */
+export function useSession() {
+  return useQuery({
+    queryKey: ["session"],
+    queryFn: () => unwrap(api.GET("/api/session")),
+    staleTime: 60_000,
+  });
+}
+
+export function useSite() {
+  return useQuery({
+    queryKey: ["site"],
+    queryFn: () => unwrap(api.GET("/api/site")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+}
+
+/** Times in the site's zone, whatever the zone of this device. */
+export function useClock() {
+  const zone = useSite().data?.zone ?? "UTC";
+  return {
+    time: (at: number) =>
+      new Intl.DateTimeFormat("en-GB", {
+        timeZone: zone,
+        hour: "2-digit",
+        minute: "2-digit",
+        hourCycle: "h23",
+      }).format(at),
+    day: (at: number) =>
+      new Intl.DateTimeFormat("en-GB", {
+        timeZone: zone,
+        weekday: "short",
+        day: "numeric",
+        month: "short",
+        year: "numeric",
+      }).format(at),
+  };
+}

@@ -1,0 +1,197 @@
+import { useState } from "react";
+import type { Schemas } from "../api/client";
+import { judge, type Outcome, strengthInterval } from "./interpreter";
+import type { EntryValue } from "./outbox";
+
+type Props = {
+  plan: Schemas["ReadingPlan"];
+  instruments: Schemas["Instrument"][];
+  last: Schemas["ReadingState"] | undefined;
+  onReading: (figures: EntryValue[]) => void;
+  onCorrective: (text: string) => void;
+};
+
+const WORDS: Record<Outcome, string> = {
+  IN: "In. The whole reading is within the limits.",
+  OUT: "Out. This will not sanitize.",
+  CANNOT_TELL: "Too close to call with this instrument.",
+};
+
+const DONE = ["Added concentrate and stirred", "Added water and stirred", "Warmed it", "Mixed it anew"];
+
+export function ReadingPad(p: Props) {
+  const [instrument, setInstrument] = useState(p.instruments[0]);
+  const [strength, setStrength] = useState("");
+  const [temperature, setTemperature] = useState("");
+  const [other, setOther] = useState("");
+  const last = p.last;
+  const failed = last !== undefined && last.outcome !== "IN";
+
+  const s = strength.trim() === "" ? Number.NaN : Number(strength.replace(",", "."));
+  const t = temperature.trim() === "" ? Number.NaN : Number(temperature.replace(",", "."));
+  const interval = Number.isFinite(s) ? strengthInterval(instrument, s) : null;
+  const tolerance = instrument.temperatureTolerance;
+  const warmth = Number.isFinite(t) && t >= -10 && t <= 110;
+  const preview =
+    interval && warmth ? judge(p.plan.bands, interval, { low: t - tolerance, high: t + tolerance }) : null;
+
+  if (failed && !last.corrected) {
+    return (
+      <section className="pad bad" aria-label="Correct it">
+        <p className="pad-read">
+          {last.strength} mg/L, {last.temperature} °C
+        </p>
+        <p className="pad-advice" role="alert">
+          {last.advice}
+        </p>
+        <p>What did you do?</p>
+        <div className="pad-grid">
+          {DONE.map((d) => (
+            <button key={d} className="floor-btn" type="button" onClick={() => p.onCorrective(d)}>
+              {d}
+            </button>
+          ))}
+        </div>
+        <label className="pad-other">
+          Something else
+          <input value={other} maxLength={2000} onChange={(e) => setOther(e.currentTarget.value)} />
+        </label>
+        {other.trim() && (
+          <button className="floor-btn" type="button" onClick={() => p.onCorrective(other.trim())}>
+            Write that down
+          </button>
+        )}
+      </section>
+    );
+  }
+
+  if (last?.outcome === "IN") {
+    return (
+      <section className="pad good" aria-label="Reading">
+        <p className="pad-read">
+          {last.strength} mg/L, {last.temperature} °C
+        </p>
+        <p>{last.advice}</p>
+      </section>
+    );
+  }
+
+  return (
+    <section className="pad" aria-label="Reading">
+      <p className="pad-planned">
+        {failed ? "Read again. " : ""}
+        {p.plan.chemical}, planned {p.plan.planned}
+      </p>
+      <div className="pad-grid" role="radiogroup" aria-label="Instrument">
+        {p.instruments.map((i) => (
+          // biome-ignore lint/a11y/useSemanticElements: a large target with two lines of text
+          <button
+            key={i.id}
+            className="floor-btn pick"
+            type="button"
+            role="radio"
+            aria-checked={i.id === instrument.id}
+            onClick={() => {
+              setInstrument(i);
+              setStrength("");
+            }}
+          >
+            {i.name}
+          </button>
+        ))}
+      </div>
+      {instrument.steps.length > 0 ? (
+        <Strip marks={instrument.steps} value={strength} onPick={setStrength} />
+      ) : (
+        <Figure label="Strength" unit="mg/L" step={5} value={strength} onChange={setStrength} />
+      )}
+      <Figure label="Temperature" unit="°C" step={1} value={temperature} onChange={setTemperature} />
+      <p className={`pad-preview ${preview?.toLowerCase() ?? ""}`} aria-live="polite">
+        {preview
+          ? WORDS[preview]
+          : strength && !interval
+            ? "Strength is a number from 0 to 1,000,000 mg/L."
+            : temperature && !warmth
+              ? "Temperature is a number from -10 to 110 °C."
+              : "Enter both figures as the instrument shows them."}
+      </p>
+      <button
+        className="floor-btn now"
+        type="button"
+        disabled={!preview}
+        onClick={() => {
+          p.onReading([
+            { name: "instrument", text: instrument.id },
+            { name: "strength", value: s, unit: "mg/L" },
+            { name: "temperature", value: t, unit: "°C" },
+          ]);
+          setStrength("");
+          setTemperature("");
+        }}
+      >
+        Enter the reading
+      </button>
+    </section>
+  );
+}
+
+type FigureProps = {
+  label: string;
+  unit: string;
+  step: number;
+  value: string;
+  onChange: (v: string) => void;
+};
+
+function Figure({ label, unit, step, value, onChange }: FigureProps) {
+  const by = (d: number) => onChange(String(Math.max(0, (Number(value.replace(",", ".")) || 0) + d)));
+  return (
+    <div className="figure">
+      <button className="floor-btn" type="button" aria-label={`${label} less`} onClick={() => by(-step)}>
+        −
+      </button>
+      <label>
+        <span>
+          {label}, {unit}
+        </span>
+        <input
+          inputMode="decimal"
+          value={value}
+          maxLength={12}
+          onChange={(e) => onChange(e.currentTarget.value)}
+        />
+      </label>
+      <button className="floor-btn" type="button" aria-label={`${label} more`} onClick={() => by(step)}>
+        +
+      </button>
+    </div>
+  );
+}
+
+/** The strip's scale by value and pattern, never by hue alone. */
+function Strip({ marks, value, onPick }: { marks: number[]; value: string; onPick: (v: string) => void }) {
+  return (
+    <div className="strip" role="radiogroup" aria-label="Strength on the strip, mg/L">
+      {marks.map((m, i) => (
+        // biome-ignore lint/a11y/useSemanticElements: a patch of the scale with its pattern
+        <button
+          key={m}
+          type="button"
+          role="radio"
+          aria-checked={value === String(m)}
+          className="strip-mark"
+          onClick={() => onPick(String(m))}
+        >
+          <svg viewBox="0 0 40 26" width="100%" height="26" role="presentation">
+            <path
+              d={Array.from({ length: i * 3 }, (_, k) => `M${2 + k * 3.2} 2V24`).join("")}
+              stroke="#f2ece0"
+              strokeWidth="1.6"
+            />
+          </svg>
+          {m}
+        </button>
+      ))}
+    </div>
+  );
+}

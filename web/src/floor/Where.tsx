@@ -1,0 +1,28 @@
+import type { Schemas } from "../api/client";
+
+type Props = { sheet: Schemas["SheetView"] | undefined; lit: string[] };
+
+/** The outline of the machine with the places of this step lit, and named beneath. */
+export function Where({ sheet, lit }: Props) {
+  const outline = sheet?.outline;
+  if (!outline) {
+    return null;
+  }
+  const names = sheet.parts.filter((p) => lit.includes(p.id)).map((p) => p.name);
+  const shown =
+    names.length > 5 ? `${names.slice(0, 4).join(", ")} and ${names.length - 4} more` : names.join(", ");
+  return (
+    <figure className="where">
+      <svg
+        viewBox={`-8 -8 ${outline.width + 16} ${outline.height - 30}`}
+        role="img"
+        aria-label={`Where: ${shown || "the machine"}`}
+      >
+        {outline.shapes.map((s) => (
+          <path key={s.part} d={s.path} className={lit.includes(s.part) ? "where-lit" : "where-part"} />
+        ))}
+      </svg>
+      <figcaption>{shown}</figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,132 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useSearchParams } from "react-router";
+import { api, message, unwrap } from "../api/client";
+import { useClock } from "../app/session";
+import "./logbook.css";
+
+export default function RoundList() {
+  const [params, setParams] = useSearchParams();
+  const machine = params.get("machine") ?? "";
+  const from = params.get("from") ?? "";
+  const to = params.get("to") ?? "";
+  const clock = useClock();
+  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const rows = useQuery({
+    queryKey: ["logbook", machine, from, to],
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/logbook", {
+          params: { query: { machine: machine || undefined, from: from || undefined, to: to || undefined } },
+        }),
+      ),
+  });
+  const chain = useQuery({
+    queryKey: ["integrity"],
+    queryFn: () => unwrap(api.GET("/api/logbook/integrity")),
+  });
+  const set = (key: string, value: string) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (value) {
+          next.set(key, value);
+        } else {
+          next.delete(key);
+        }
+        return next;
+      },
+      { replace: true },
+    );
+
+  return (
+    <main className="page">
+      <div className="page-head">
+        <h1>Logbook</h1>
+        <span className="grow" />
+        {chain.data && (
+          <p className={chain.data.whole ? "quiet" : "note stop"}>
+            {chain.data.whole
+              ? `Chain whole over ${chain.data.entries} entries`
+              : `The chain is broken at entry ${chain.data.firstBroken}: something was changed from outside`}
+          </p>
+        )}
+      </div>
+      <div className="filters">
+        <label>
+          Machine
+          <select value={machine} onChange={(e) => set("machine", e.currentTarget.value)}>
+            <option value="">all</option>
+            {machines.data?.map((m) => (
+              <option key={m.code} value={m.code}>
+                {m.code} {m.name.toLowerCase()}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          From
+          <input type="date" value={from} onChange={(e) => set("from", e.currentTarget.value)} />
+        </label>
+        <label>
+          To
+          <input type="date" value={to} onChange={(e) => set("to", e.currentTarget.value)} />
+        </label>
+      </div>
+      {rows.isPending && <p className="page-state">Loading…</p>}
+      {rows.isError && (
+        <div className="page-state" role="alert">
+          <p>{message(rows.error)}</p>
+          <button className="btn" type="button" onClick={() => rows.refetch()}>
+            Try again
+          </button>
+        </div>
+      )}
+      {rows.data?.length === 0 && (
+        <p className="page-state">
+          {machine || from || to
+            ? "No round between these days at this machine."
+            : "No round has been carried out yet. What is entered on the floor stands here at once."}
+        </p>
+      )}
+      {rows.data && rows.data.length > 0 && (
+        <table className="table">
+          <thead>
+            <tr>
+              <th scope="col">Day</th>
+              <th scope="col">Machine</th>
+              <th scope="col">Round</th>
+              <th scope="col">Started by</th>
+              <th scope="col">Closed by</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.data.map((r) => (
+              <tr key={r.round}>
+                <td>
+                  {clock.day(r.startedAt)}
+                  <div className="quiet">{clock.time(r.startedAt)}</div>
+                </td>
+                <td>{r.machine}</td>
+                <td>
+                  <Link to={`/logbook/${r.round}`}>{r.title}</Link>
+                  <div className="quiet">procedure version {r.version}</div>
+                </td>
+                <td>{r.startedBy}</td>
+                <td>
+                  {r.closedBy ? (
+                    <>
+                      {r.closedBy}
+                      <div className="quiet">{clock.time(r.closedAt ?? 0)}</div>
+                    </>
+                  ) : (
+                    "still open"
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,167 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useParams } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { useClock } from "../app/session";
+import "./logbook.css";
+
+type LogEntry = Schemas["LogEntry"];
+
+const WEIGHT: Record<string, string> = {
+  "reading-in": "reading in",
+  "reading-out": "reading not in",
+  corrective: "corrective action",
+  deviation: "deviation",
+  signature: "signature",
+};
+
+/** Entries of one step together; taps that went well are one line. */
+function byStep(entries: LogEntry[]): { step: number; title: string; entries: LogEntry[] }[] {
+  const groups: { step: number; title: string; entries: LogEntry[] }[] = [];
+  for (const e of entries) {
+    const last = groups.at(-1);
+    if (last && last.step === e.step) {
+      last.entries.push(e);
+    } else {
+      groups.push({ step: e.step, title: e.stepTitle, entries: [e] });
+    }
+  }
+  return groups;
+}
+
+export default function RoundRecord() {
+  const { round = "" } = useParams();
+  const clock = useClock();
+  const [all, setAll] = useState(false);
+  const record = useQuery({
+    queryKey: ["record", round],
+    queryFn: () => unwrap(api.GET("/api/logbook/{round}", { params: { path: { round } } })),
+  });
+  if (record.isError) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>This record cannot be shown</h1>
+        <p>{message(record.error)}</p>
+        <Link to="/logbook">To the logbook</Link>
+      </main>
+    );
+  }
+  if (!record.data) {
+    return <p className="page-state">Loading the record…</p>;
+  }
+  const r = record.data;
+  const notable = r.entries.filter((e) => e.weight !== "plain");
+  const out = r.entries.filter((e) => e.weight === "reading-out").length;
+  const deviations = r.entries.filter((e) => e.weight === "deviation").length;
+
+  return (
+    <main className="page record">
+      <div className="page-head">
+        <h1>
+          {r.row.machine} {r.row.title}
+        </h1>
+        <span className="grow" />
+        <button className="btn no-print" type="button" onClick={() => window.print()}>
+          Print
+        </button>
+      </div>
+      <dl className="facts">
+        <Fact
+          name="Started"
+          value={`${clock.day(r.row.startedAt)}, ${clock.time(r.row.startedAt)}, ${r.row.startedBy}`}
+        />
+        <Fact
+          name="Closed and signed"
+          value={r.row.closedAt ? `${clock.time(r.row.closedAt)}, ${r.row.closedBy}` : "still open"}
+        />
+        <Fact
+          name="Procedure"
+          value={`version ${r.row.version}, sheet ${r.sheetVersion}, rules ${r.ruleBook}`}
+        />
+        <Fact name="Readings not in" value={String(out)} />
+        <Fact name="Deviations" value={String(deviations)} />
+        <Fact
+          name="Entries"
+          value={r.chainWhole ? `${r.entries.length}, unchanged since` : "CHANGED FROM OUTSIDE"}
+        />
+      </dl>
+      <section>
+        <h2>Readings, deviations, signatures</h2>
+        {notable.length === 0 ? (
+          <p className="quiet">None yet.</p>
+        ) : (
+          <table className="table">
+            <thead>
+              <tr>
+                <th scope="col">Time</th>
+                <th scope="col">Step</th>
+                <th scope="col">What</th>
+                <th scope="col">Who</th>
+              </tr>
+            </thead>
+            <tbody>
+              {notable.map((e) => (
+                <tr key={e.seq} className={e.weight}>
+                  <td>{clock.time(e.at)}</td>
+                  <td>{e.step}</td>
+                  <td>
+                    <strong>{WEIGHT[e.weight]}</strong>: {e.text}
+                  </td>
+                  <td className="nowrap">{e.who}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+      <section>
+        <div className="page-head">
+          <h2>Step by step</h2>
+          <span className="grow" />
+          <label className="no-print">
+            <input type="checkbox" checked={all} onChange={(e) => setAll(e.currentTarget.checked)} /> every
+            entry
+          </label>
+        </div>
+        <ol className="record-steps">
+          {byStep(r.entries).map((g) => {
+            const shown = all
+              ? g.entries
+              : g.entries.filter((e) => e.weight !== "plain" || e.kind === "check");
+            const last = g.entries.at(-1);
+            return (
+              <li key={`${g.step}-${g.entries[0].seq}`}>
+                <span className="number">{g.step}</span>
+                <div>
+                  {g.title}
+                  {shown.map((e) => (
+                    <p key={e.seq} className={`quiet ${e.weight}`}>
+                      {clock.time(e.at)} {e.text}
+                      {all ? `, ${e.who}` : ""}
+                    </p>
+                  ))}
+                </div>
+                <span className="quiet">
+                  {last ? `${clock.time(last.at)}, ${last.who}` : ""}
+                  {last?.kind !== "step-done" && last?.kind !== "round-closed" ? " (open)" : ""}
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      </section>
+      <p className="quiet record-foot">
+        Pack {r.packHash.slice(0, 12)}. Label, machine manual and local code stand above this record.
+      </p>
+    </main>
+  );
+}
+
+function Fact({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>{value}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+import "@fontsource-variable/atkinson-hyperlegible-next";
+import "@mantine/core/styles.css";
+import "@mantine/core/styles/default-css-variables.css";
+import "./tokens.css";
+import { createTheme, MantineProvider } from "@mantine/core";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { App } from "./app/App";
+
+const theme = createTheme({ fontFamily: "var(--mantine-font-family)", primaryColor: "dark" });
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false }, mutations: { retry: 0 } },
+});
+
+const root = document.getElementById("root");
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      {/* No style element is written at run time: the content security policy forbids it. */}
+      <MantineProvider
+        theme={theme}
+        withCssVariables={false}
+        withGlobalClasses={false}
+        deduplicateCssVariables={false}
+      >
+        <QueryClientProvider client={queries}>
+          <App />
+        </QueryClientProvider>
+      </MantineProvider>
+    </StrictMode>,
+  );
+}

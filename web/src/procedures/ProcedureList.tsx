@@ -1,0 +1,193 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
+import { useClock, useSession } from "../app/session";
+
+const STATE: Record<string, string> = { DRAFT: "draft", APPROVED: "approved", RETIRED: "retired" };
+
+/** What keeps a draft from being approved, in words. */
+function heldBack(row: Schemas["ProcedureRow"]): string {
+  if (row.state === "APPROVED") {
+    return row.approveReason ? `approved all the same: ${row.approveReason}` : "nothing";
+  }
+  if (row.state === "RETIRED") {
+    return "replaced by a newer version";
+  }
+  const held = [];
+  if (row.stops > 0) {
+    held.push(`${row.stops} ${row.stops === 1 ? "stop" : "stops"}`);
+  }
+  if (row.fixes > 0) {
+    held.push(`${row.fixes} ${row.fixes === 1 ? "fix" : "fixes"}`);
+  }
+  return held.length ? held.join(", ") : "ready to approve";
+}
+
+export default function ProcedureList() {
+  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const session = useSession();
+  const clock = useClock();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const [problems, setProblems] = useState<{ file: string; list: FieldProblem[] } | null>(null);
+  const [brought, setBrought] = useState<string | null>(null);
+  const writes = session.data?.role === "SUPERVISOR";
+
+  const draft = useMutation({
+    mutationFn: (row: Schemas["ProcedureRow"]) =>
+      unwrap(
+        api.POST("/api/procedures/{id}/versions", {
+          params: { path: { id: row.id } },
+          body: { from: row.version },
+        }),
+      ),
+    onSuccess: (made) => {
+      queries.invalidateQueries({ queryKey: ["procedures"] });
+      navigate(`/procedures/${made.id}/${made.version}`);
+    },
+  });
+
+  async function bring(chosen: File | undefined) {
+    if (!chosen) {
+      return;
+    }
+    setProblems(null);
+    setBrought(null);
+    try {
+      const text = await chosen.text();
+      const got = await unwrap(
+        api.POST("/api/files", {
+          body: text as never,
+          bodySerializer: (b) => b as never,
+          headers: { "Content-Type": "application/json" },
+        }),
+      );
+      setBrought(
+        `${got.what === "sheet" ? "Machine sheet" : "Procedure"} ${got.id}, version ${got.version}, is in.`,
+      );
+      queries.invalidateQueries({ queryKey: ["procedures"] });
+    } catch (e) {
+      const list =
+        e instanceof ApiProblem && e.fields.length ? e.fields : [{ pointer: "", message: message(e) }];
+      setProblems({ file: chosen.name, list });
+    } finally {
+      if (file.current) {
+        file.current.value = "";
+      }
+    }
+  }
+
+  return (
+    <main className="page">
+      <div className="page-head">
+        <h1>Procedures</h1>
+        <span className="grow" />
+        {writes && (
+          <>
+            <button className="btn" type="button" onClick={() => file.current?.click()}>
+              Bring in a file…
+            </button>
+            <input
+              ref={file}
+              type="file"
+              accept="application/json,.json"
+              hidden
+              aria-label="Machine sheet or procedure as a JSON file"
+              onChange={(e) => bring(e.currentTarget.files?.[0])}
+            />
+          </>
+        )}
+      </div>
+      {brought && (
+        <p className="note done" role="status">
+          {brought}
+        </p>
+      )}
+      {problems && (
+        <div className="note stop" role="alert">
+          <strong>
+            {problems.file} was not taken in; nothing was changed. {problems.list.length}{" "}
+            {problems.list.length === 1 ? "error" : "errors"}:
+          </strong>
+          <ul>
+            {problems.list.slice(0, 50).map((p) => (
+              <li key={p.pointer + p.message}>
+                {p.pointer && <code>{p.pointer}</code>} {p.message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {draft.isError && (
+        <p className="note stop" role="alert">
+          {message(draft.error)}
+        </p>
+      )}
+      {rows.isPending && <p className="page-state">Loading…</p>}
+      {rows.isError && (
+        <div className="page-state" role="alert">
+          <p>{message(rows.error)}</p>
+          <button className="btn" type="button" onClick={() => rows.refetch()}>
+            Try again
+          </button>
+        </div>
+      )}
+      {rows.data?.length === 0 && (
+        <p className="page-state">
+          There is no procedure yet. Bring in a machine sheet first, then a procedure for it.
+        </p>
+      )}
+      {rows.data && rows.data.length > 0 && (
+        <table className="table">
+          <thead>
+            <tr>
+              <th scope="col">Machine</th>
+              <th scope="col">Procedure</th>
+              <th scope="col">State</th>
+              <th scope="col">What holds it back</th>
+              <th scope="col">Last change</th>
+              <th scope="col">
+                <span className="sr-only">Actions</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.data.map((r) => (
+              <tr key={`${r.id}@${r.version}`}>
+                <td>{r.machine}</td>
+                <td>
+                  <Link to={`/procedures/${r.id}/${r.version}`}>{r.title}</Link>
+                  <div className="quiet">
+                    version {r.version}, {r.kind.replaceAll("-", " ")}
+                  </div>
+                </td>
+                <td>{STATE[r.state] ?? r.state}</td>
+                <td>{heldBack(r)}</td>
+                <td>
+                  {r.author}
+                  <div className="quiet">
+                    {clock.day(r.savedAt)}, {clock.time(r.savedAt)}
+                  </div>
+                </td>
+                <td>
+                  {writes && r.state === "APPROVED" && (
+                    <button
+                      className="btn small"
+                      type="button"
+                      onClick={() => draft.mutate(r)}
+                      aria-label={`New draft from ${r.title}`}
+                    >
+                      New draft
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </main>
+  );
+}

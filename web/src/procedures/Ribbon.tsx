@@ -1,0 +1,464 @@
+import "./ribbon.css";
+import { type KeyboardEvent, memo, useEffect, useRef } from "react";
+import type { Schemas } from "../api/client";
+import type { Step } from "./draft";
+import { type Names, summary, verbOf } from "./words";
+
+type RibbonData = Schemas["Ribbon"];
+type Finding = Schemas["FindingDocument"];
+
+export const ROW = 25;
+export const PHASE_ROW = 22;
+const HEAD = 132;
+
+export type Row =
+  | { kind: "phase"; phase: string; first: number; last: number }
+  | { kind: "step"; index: number };
+
+/** Steps under their phases; a folded phase is one line. Consecutive steps of one phase belong together. */
+export function rowsOf(phases: string[], folded: Set<string>): Row[] {
+  const rows: Row[] = [];
+  for (let i = 0; i < phases.length; ) {
+    let j = i;
+    while (j + 1 < phases.length && phases[j + 1] === phases[i]) {
+      j++;
+    }
+    rows.push({ kind: "phase", phase: phases[i], first: i, last: j });
+    if (!folded.has(phases[i])) {
+      for (let k = i; k <= j; k++) {
+        rows.push({ kind: "step", index: k });
+      }
+    }
+    i = j + 1;
+  }
+  return rows;
+}
+
+/** The y of the middle of each step, whether it is shown or folded away into its phase's line. */
+function middles(rows: Row[], count: number): { mid: number[]; height: number } {
+  const mid = new Array<number>(count).fill(0);
+  let y = 0;
+  for (const r of rows) {
+    if (r.kind === "phase") {
+      for (let k = r.first; k <= r.last; k++) {
+        mid[k] = y + PHASE_ROW / 2;
+      }
+      y += PHASE_ROW;
+    } else {
+      mid[r.index] = y + ROW / 2;
+      y += ROW;
+    }
+  }
+  return { mid, height: y };
+}
+
+type Props = {
+  steps: Step[];
+  ribbon: RibbonData | null;
+  phases: string[];
+  folded: Set<string>;
+  onFold: (phase: string) => void;
+  selected: string | null;
+  onSelect: (id: string) => void;
+  onKey: (e: KeyboardEvent) => void;
+  findings: Finding[];
+  lit: Finding | null;
+  names: Names;
+  label: (action: string) => string;
+};
+
+const severityRank = ["STOP", "FIX", "ADVISE"];
+
+export const Ribbon = memo(function Ribbon(p: Props) {
+  const rows = rowsOf(p.phases, p.folded);
+  const { mid, height } = middles(rows, p.steps.length);
+  const energies = p.ribbon?.energies ?? [];
+  const threads = p.ribbon?.surfaces ?? [];
+  const width = Math.max(17, Math.min(34, Math.floor(480 / Math.max(1, threads.length))));
+  const energyWidth = 20;
+  const left = energies.length * energyWidth + 12;
+  const total = left + threads.length * width + 60;
+  const current = useRef<HTMLButtonElement>(null);
+  const picked = p.selected;
+
+  useEffect(() => {
+    if (picked) {
+      current.current?.scrollIntoView({ block: "nearest" });
+    }
+  }, [picked]);
+
+  const worst = (stepId: string) =>
+    severityRank.find((s) => p.findings.some((f) => f.stepId === stepId && f.severity === s));
+
+  return (
+    <div className="ribbon">
+      <div className="ribbon-head" style={{ height: HEAD }}>
+        <span className="quiet ribbon-hint">Keys: ? for the list</span>
+        <svg width={total} height={HEAD} role="presentation">
+          {energies.map((e, i) => (
+            <Head key={e.id} x={i * energyWidth + 10} name={e.name} story={e.story} />
+          ))}
+          {threads.map((t, i) => (
+            <Head
+              key={t.surfaces[0].id}
+              x={left + i * width + width / 2}
+              name={headName(t)}
+              story={t.surfaces.map((s) => s.story).join("\n")}
+              strong={p.lit !== null && t.surfaces.some((s) => p.lit?.items.includes(s.id))}
+            />
+          ))}
+          {energies.length > 0 && (
+            <rect x="0" y={HEAD - 3} width={left - 14} height="3" fill="var(--amber)" />
+          )}
+          <rect x={left} y={HEAD - 3} width={threads.length * width} height="3" fill="var(--ink)" />
+        </svg>
+      </div>
+      <div className="ribbon-body" style={{ height }}>
+        <ol className="ribbon-steps">
+          {rows.map((r) =>
+            r.kind === "phase" ? (
+              <li key={`phase-${r.first}`}>
+                <button
+                  className="phase"
+                  type="button"
+                  style={{ height: PHASE_ROW }}
+                  aria-expanded={!p.folded.has(r.phase)}
+                  onClick={() => p.onFold(r.phase)}
+                >
+                  <span aria-hidden="true">{p.folded.has(r.phase) ? "+" : "–"}</span> {r.phase}{" "}
+                  <span className="quiet">
+                    {r.first === r.last ? `step ${r.first + 1}` : `steps ${r.first + 1} to ${r.last + 1}`},{" "}
+                    {minutes(p.steps, r.first, r.last)} min
+                  </span>
+                </button>
+              </li>
+            ) : (
+              <StepRow
+                key={p.steps[r.index].id}
+                step={p.steps[r.index]}
+                number={r.index + 1}
+                selected={picked === p.steps[r.index].id}
+                worst={worst(p.steps[r.index].id)}
+                did={p.ribbon?.steps[r.index]?.sentence ?? ""}
+                words={summary(p.steps[r.index], p.names)}
+                verb={verbOf(p.steps[r.index], p.label)}
+                onSelect={p.onSelect}
+                onKey={p.onKey}
+                buttonRef={picked === p.steps[r.index].id ? current : null}
+              />
+            ),
+          )}
+        </ol>
+        <svg className="cloth" width={total} height={height} role="presentation">
+          <Patterns />
+          {energies.map((e, i) => (
+            <EnergyThread key={e.id} x={i * energyWidth + 10} thread={e} mid={mid} height={height} />
+          ))}
+          {threads.map((t, i) => (
+            <SurfaceThread
+              key={t.surfaces[0].id}
+              x={left + i * width}
+              width={width}
+              thread={t}
+              mid={mid}
+              height={height}
+              lit={p.lit !== null && t.surfaces.some((s) => p.lit?.items.includes(s.id))}
+              litStep={p.lit?.step ?? 0}
+            />
+          ))}
+        </svg>
+      </div>
+      <ul className="sr-only" aria-label="Life of each surface">
+        {threads.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}
+        {energies.map((e) => (
+          <li key={e.id}>{e.story}</li>
+        ))}
+      </ul>
+    </div>
+  );
+});
+
+/** The thread by its first surface, and how many more share its life. */
+function headName(t: Schemas["SurfaceThread"]): string {
+  const more = t.surfaces.length - 1;
+  const whole = more > 0 && t.name !== t.surfaces[0].name;
+  return more === 0 || whole ? t.name : `${t.name.slice(0, 15)}${t.name.length > 15 ? "…" : ""} + ${more}`;
+}
+
+function minutes(steps: Step[], first: number, last: number): number {
+  return steps.slice(first, last + 1).reduce((sum, s) => sum + (s.minutes ?? 1), 0);
+}
+
+type HeadProps = { x: number; name: string; story: string; strong?: boolean };
+
+function Head({ x, name, story, strong = false }: HeadProps) {
+  const short = name.length > 23 ? `${name.slice(0, 22)}…` : name;
+  return (
+    <text
+      x={x + 3}
+      y={HEAD - 9}
+      transform={`rotate(-52 ${x + 3} ${HEAD - 9})`}
+      className={strong ? "head lit" : "head"}
+    >
+      <title>{story}</title>
+      {short}
+    </text>
+  );
+}
+
+type StepRowProps = {
+  step: Step;
+  number: number;
+  selected: boolean;
+  worst: string | undefined;
+  did: string;
+  words: string;
+  verb: string;
+  onSelect: (id: string) => void;
+  onKey: (e: KeyboardEvent) => void;
+  buttonRef: React.Ref<HTMLButtonElement> | null;
+};
+
+function StepRow(p: StepRowProps) {
+  const found = p.worst ? `, has a ${p.worst.toLowerCase()}` : "";
+  return (
+    <li>
+      <button
+        ref={p.buttonRef}
+        type="button"
+        data-step={p.step.id}
+        className={`step${p.selected ? " selected" : ""}`}
+        style={{ height: ROW }}
+        aria-current={p.selected ? "step" : undefined}
+        aria-label={`Step ${p.number}: ${p.verb} ${p.words}${found}. ${p.did}`}
+        onClick={() => p.onSelect(p.step.id)}
+        onKeyDown={p.onKey}
+      >
+        <span className={`edge ${p.worst?.toLowerCase() ?? ""}`} />
+        <span className="number">{p.number}</span>
+        <span className="verb">{p.verb}</span>
+        <span className="words">{p.words}</span>
+      </button>
+    </li>
+  );
+}
+
+function Patterns() {
+  return (
+    <defs>
+      <pattern id="soiled" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <path d="M0 1H5" stroke="#7d6d53" strokeWidth="1.7" />
+      </pattern>
+      <pattern id="loose" width="11" height="11" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <path d="M0 1H11" stroke="#a5977d" strokeWidth="1.4" />
+      </pattern>
+    </defs>
+  );
+}
+
+const ENERGY: Record<string, { dash?: string; width: number; colour: string }> = {
+  LIVE: { width: 4, colour: "var(--amber)" },
+  STOPPED: { width: 2, colour: "var(--amber)" },
+  UNPLUGGED: { dash: "2 6", width: 1.5, colour: "var(--ink-2)" },
+  ISOLATED: { dash: "6 4", width: 2, colour: "var(--amber)" },
+  LOCKED: { dash: "6 4", width: 2, colour: "var(--ink)" },
+  RELIEVED: { dash: "6 4", width: 2, colour: "var(--amber)" },
+  PROVED: { dash: "2 6", width: 1.5, colour: "var(--ink-2)" },
+  COOLED: { dash: "2 6", width: 1.5, colour: "var(--ink-2)" },
+};
+
+function EnergyThread(p: { x: number; thread: Schemas["EnergyThread"]; mid: number[]; height: number }) {
+  const at = (step: number) => (step === 0 ? 0 : p.mid[step - 1]);
+  return (
+    <g>
+      {p.thread.spans.map((s, i) => {
+        const next = p.thread.spans[i + 1];
+        const look = ENERGY[s.stage] ?? ENERGY.LIVE;
+        const y1 = at(s.from);
+        const y2 = next ? at(next.from) : p.height;
+        return (
+          <g key={`${s.from}-${s.stage}`}>
+            <path
+              d={`M${p.x} ${y1}V${y2}`}
+              stroke={look.colour}
+              strokeWidth={look.width}
+              strokeDasharray={look.dash}
+              fill="none"
+            />
+            {s.from > 0 &&
+              (s.stage === "LOCKED" ? (
+                <path
+                  d={`M${p.x - 5} ${y1}a5 5 0 1 1 10 0a5 5 0 1 1-10 0M${p.x - 5} ${y1 - 5}l10 10`}
+                  className="knot"
+                />
+              ) : (
+                <circle cx={p.x} cy={y1} r="4.5" className="ring" />
+              ))}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+type ThreadProps = {
+  x: number;
+  width: number;
+  thread: Schemas["SurfaceThread"];
+  mid: number[];
+  height: number;
+  lit: boolean;
+  litStep: number;
+};
+
+function SurfaceThread(p: ThreadProps) {
+  const at = (step: number) => (step === 0 ? 0 : p.mid[step - 1]);
+  const w = p.width - 5;
+  const x = p.x + 2.5;
+  const cx = x + w / 2;
+  return (
+    <g opacity={p.thread.due ? 1 : 0.45}>
+      {p.thread.spans.map((s, i) => {
+        const next = p.thread.spans[i + 1];
+        const y1 = at(s.from);
+        const y2 = next ? at(next.from) : p.height;
+        return (
+          <g key={`${s.from}-${s.stage}-${s.off}-${s.covered}`}>
+            <rect x={x} y={y1} width={w} height={Math.max(0, y2 - y1)} fill={s.off ? "#ffffff" : "#e6dccb"} />
+            <Band stage={s.stage} x={x} cx={cx} w={w} y1={y1} y2={y2} />
+            {s.covered && (
+              <path d={`M${x} ${y1}V${y2}M${x + w} ${y1}V${y2}`} stroke="var(--ink)" strokeWidth="2.5" />
+            )}
+          </g>
+        );
+      })}
+      {p.thread.marks.map((m) => (
+        <MarkShape
+          key={`${m.step}-${m.kind}`}
+          kind={m.kind}
+          granted={m.granted}
+          cx={cx}
+          cy={at(m.step)}
+          w={w}
+        />
+      ))}
+      {p.lit && <rect x={x - 2} y="1" width={w + 4} height={p.height - 2} className="lit-column" />}
+      {p.lit && p.litStep > 0 && (
+        <rect x={x - 1} y={at(p.litStep) - 11} width={w + 2} height="22" className="lit-cell" />
+      )}
+    </g>
+  );
+}
+
+function Band(p: { stage: string; x: number; cx: number; w: number; y1: number; y2: number }) {
+  const h = Math.max(0, p.y2 - p.y1);
+  switch (p.stage) {
+    case "SOILED":
+      return <rect x={p.x} y={p.y1} width={p.w} height={h} fill="url(#soiled)" />;
+    case "LOOSE_OFF":
+      return <rect x={p.x} y={p.y1} width={p.w} height={h} fill="url(#loose)" />;
+    case "WASHED":
+      return <path d={`M${p.cx - 4} ${p.y1}V${p.y2}M${p.cx + 4} ${p.y1}V${p.y2}`} className="band-line" />;
+    case "RINSED":
+      return <path d={`M${p.cx} ${p.y1}V${p.y2}`} className="band-line" />;
+    case "INSPECTED":
+      return <path d={`M${p.cx} ${p.y1}V${p.y2}`} className="band-line seen" />;
+    case "SANITIZED":
+      return <path d={`M${p.cx} ${p.y1}V${p.y2}`} className="band-line moss" />;
+    default:
+      return <rect x={p.cx - 4} y={p.y1} width="8" height={h} fill="var(--moss)" />;
+  }
+}
+
+export function MarkShape(p: { kind: string; granted: boolean; cx: number; cy: number; w: number }) {
+  const { cx, cy } = p;
+  const r = Math.min(8, p.w / 2 - 1);
+  switch (p.kind) {
+    case "dry-clean":
+      return <path d={`M${cx - 6} ${cy + 4}L${cx + 6} ${cy - 4}`} className="mark-ink" />;
+    case "soak":
+      return <path d={`M${cx - r} ${cy - 4}v6q0 3 3 3h${2 * r - 6}q3 0 3-3v-6`} className="mark-water" />;
+    case "wash":
+      return (
+        <>
+          <rect x={cx - p.w / 2} y={cy - 6} width={p.w} height="12" fill="#d8e8ee" />
+          <path d={`M${cx - r} ${cy + 2}q${r / 2} -7 ${r} -1t${r} -1`} className="mark-water" />
+        </>
+      );
+    case "rinse":
+      return (
+        <>
+          <rect x={cx - p.w / 2} y={cy - 6} width={p.w} height="12" fill="#d8e8ee" />
+          <path d={`M${cx - r} ${cy}H${cx + r}`} className="mark-water" />
+        </>
+      );
+    case "inspect":
+      return <circle cx={cx} cy={cy} r="4.5" className="mark-seen" />;
+    case "sanitize":
+      return p.granted ? (
+        <path d={`M${cx} ${cy - 8}l7 8-7 8-7-8z`} fill="var(--moss)" stroke="#fbf8f2" />
+      ) : (
+        <path d={`M${cx} ${cy - 8}l7 8-7 8-7-8z`} className="mark-refused" />
+      );
+    case "dry":
+      return <rect x={cx - r} y={cy - 2.5} width={2 * r} height="5" fill="var(--moss)" />;
+    case "off":
+      return <path d={`M${cx - p.w / 2} ${cy}H${cx + p.w / 2 - 1}m-5 -4l5 4-5 4`} className="mark-ink" />;
+    case "on":
+      return <path d={`M${cx + p.w / 2} ${cy}H${cx - p.w / 2 + 1}m5 -4l-5 4 5 4`} className="mark-ink" />;
+    case "aside":
+      return <path d={`M${cx - 6} ${cy + 4}q6 -12 12 -4m-6 -1l6 1 0 -6`} className="mark-ink" />;
+    default:
+      return <path d={`M${cx + 6} ${cy + 4}q-6 -12 -12 -4m6 -1l-6 1 0 -6`} className="mark-ink" />;
+  }
+}
+
+const LEGEND: [string, string][] = [
+  ["dry-clean", "loose soil off"],
+  ["soak", "soaked"],
+  ["wash", "washed"],
+  ["rinse", "rinsed"],
+  ["inspect", "inspected"],
+  ["sanitize", "sanitized"],
+  ["refused", "tried, not granted"],
+  ["dry", "dried"],
+  ["off", "taken off"],
+  ["on", "put back"],
+  ["aside", "moved aside"],
+];
+
+export function Legend() {
+  return (
+    <ul className="legend" aria-label="What the marks mean">
+      <li>
+        <svg width="26" height="18" role="presentation">
+          <Patterns />
+          <rect width="26" height="18" fill="#e6dccb" />
+          <rect width="26" height="18" fill="url(#soiled)" />
+        </svg>
+        soiled
+      </li>
+      {LEGEND.map(([kind, words]) => (
+        <li key={kind}>
+          <svg width="26" height="18" role="presentation">
+            <MarkShape
+              kind={kind === "refused" ? "sanitize" : kind}
+              granted={kind !== "refused"}
+              cx={13}
+              cy={9}
+              w={24}
+            />
+          </svg>
+          {words}
+        </li>
+      ))}
+      <li>
+        <svg width="26" height="18" role="presentation">
+          <rect x="4" width="18" height="18" fill="#e6dccb" />
+          <path d="M4 0V18M22 0V18" stroke="var(--ink)" strokeWidth="2.5" />
+        </svg>
+        covered
+      </li>
+    </ul>
+  );
+}

@@ -1,0 +1,302 @@
+import {
+  Checkbox,
+  MultiSelect,
+  NativeSelect,
+  NumberInput,
+  TagsInput,
+  Textarea,
+  TextInput,
+} from "@mantine/core";
+import { useEffect, useState } from "react";
+import type { FieldProblem, Schemas } from "../api/client";
+import { type Step, showQuantity, splitQuantity } from "./draft";
+import { fieldLabel } from "./words";
+
+type Props = {
+  step: Step;
+  number: number;
+  actions: Schemas["ActionInfo"][];
+  sheet: Schemas["SheetView"];
+  chemicals: Schemas["ChemicalView"][];
+  problems: FieldProblem[];
+  readOnly: boolean;
+  onChange: (step: Step, field: string) => void;
+};
+
+const EXAMPLES: Record<string, string> = {
+  strength: "100 mg/L or 1 %",
+  temperature: "45 °C or 113 °F",
+  volume: "40 L",
+  dwell: "10 min",
+  contact: "60 s",
+};
+
+const CHOICES: Record<string, string[]> = {
+  mode: ["stop", "safe-position", "drain", "expel"],
+  endPoint: ["clear", "no-suds", "tap-ph", "volumes", "minutes"],
+  readings: ["strength", "temperature", "ph"],
+};
+
+const WET = ["cloth", "brush", "spray", "immerse", "flood", "hose"];
+const DRYING = ["air", "fan", "heat", "towel"];
+
+export function StepEditor(p: Props) {
+  const info = p.actions.find((a) => a.name === p.step.action);
+  const problem = (field: string) => p.problems.find((x) => x.pointer.split("/")[3] === field)?.message;
+  const set = (field: keyof Step, value: unknown) => {
+    const empty = value === "" || value === undefined || (Array.isArray(value) && value.length === 0);
+    const next = { ...p.step, [field]: empty ? undefined : value };
+    p.onChange(next, `${p.step.id}-${field}`);
+  };
+
+  function setAction(name: string) {
+    const fields = p.actions.find((a) => a.name === name)?.fields ?? [];
+    const kept = Object.fromEntries(
+      Object.entries(p.step).filter(
+        ([k]) => fields.includes(k) || ["id", "words", "because", "caution", "minutes", "people"].includes(k),
+      ),
+    );
+    const method = name === "dry" || p.step.action === "dry" ? { method: undefined } : {};
+    const mode = name === "operate" ? { mode: "stop" } : {};
+    p.onChange({ ...(kept as Step), ...method, ...mode, action: name }, `${p.step.id}-action`);
+  }
+
+  return (
+    <fieldset className="editor" disabled={p.readOnly}>
+      <legend className="sr-only">Step {p.number}</legend>
+      <NativeSelect
+        label="What is done"
+        data={p.actions.map((a) => ({ value: a.name, label: a.label }))}
+        value={p.step.action}
+        onChange={(e) => setAction(e.currentTarget.value)}
+        error={problem("action")}
+      />
+      {info?.fields.map((f) => (
+        <Field key={f} field={f} set={set} problem={problem(f)} {...p} />
+      ))}
+      <Textarea
+        label="Words for the cleaner"
+        autosize
+        minRows={2}
+        value={p.step.words ?? ""}
+        onChange={(e) => set("words", e.currentTarget.value)}
+        error={problem("words")}
+      />
+      <TextInput
+        label="Because"
+        value={p.step.because ?? ""}
+        onChange={(e) => set("because", e.currentTarget.value)}
+        error={problem("because")}
+      />
+      <TextInput
+        label="Caution"
+        value={p.step.caution ?? ""}
+        onChange={(e) => set("caution", e.currentTarget.value)}
+        error={problem("caution")}
+      />
+      <div className="pair">
+        <NumberInput
+          label="Planned minutes"
+          value={p.step.minutes ?? 1}
+          onChange={(v) => set("minutes", v === "" ? 1 : Number(v))}
+          error={problem("minutes")}
+        />
+        <NumberInput
+          label="People"
+          value={p.step.people ?? 1}
+          onChange={(v) => set("people", v === "" ? 1 : Number(v))}
+          error={problem("people")}
+        />
+      </div>
+    </fieldset>
+  );
+}
+
+type FieldProps = Props & {
+  field: string;
+  problem: string | undefined;
+  set: (field: keyof Step, value: unknown) => void;
+};
+
+function Field(p: FieldProps) {
+  const label = fieldLabel(p.field).replace(/^./, (c) => c.toUpperCase());
+  const s = p.step;
+  switch (p.field) {
+    case "items":
+      return (
+        <MultiSelect
+          label={label}
+          searchable
+          clearable
+          hidePickedOptions
+          data={itemOptions(p.sheet, s.action)}
+          value={s.items ?? []}
+          onChange={(v) => p.set("items", v)}
+          error={p.problem}
+          maxDropdownHeight={260}
+        />
+      );
+    case "energies":
+      return (
+        <MultiSelect
+          label={label}
+          data={p.sheet.energies.map((e) => ({ value: e.id, label: e.name }))}
+          value={s.energies ?? []}
+          onChange={(v) => p.set("energies", v)}
+          error={p.problem}
+        />
+      );
+    case "checks":
+      return (
+        <MultiSelect
+          label={label}
+          data={p.sheet.checks.map((c) => ({ value: c.id, label: c.name }))}
+          value={s.checks ?? []}
+          onChange={(v) => p.set("checks", v)}
+          error={p.problem}
+        />
+      );
+    case "things":
+      return (
+        <TagsInput
+          label={label}
+          value={s.things ?? []}
+          onChange={(v) => p.set("things", v)}
+          error={p.problem}
+        />
+      );
+    case "readings":
+      return (
+        <MultiSelect
+          label="Readings taken"
+          data={CHOICES.readings}
+          value={s.readings ?? []}
+          onChange={(v) => p.set("readings", v)}
+          error={p.problem}
+        />
+      );
+    case "chemical":
+      return (
+        <NativeSelect
+          label={label}
+          data={[
+            { value: "", label: "not stated" },
+            ...p.chemicals.map((c) => ({ value: c.id, label: `${c.name}, ${c.kind}` })),
+          ]}
+          value={s.chemical ?? ""}
+          onChange={(e) => p.set("chemical", e.currentTarget.value)}
+          error={p.problem}
+        />
+      );
+    case "mode":
+    case "endPoint":
+    case "method": {
+      const choices = p.field === "method" ? (s.action === "dry" ? DRYING : WET) : CHOICES[p.field];
+      return (
+        <NativeSelect
+          label={label}
+          data={[
+            ...(p.field === "mode" ? [] : [{ value: "", label: "not stated" }]),
+            ...choices.map((c) => ({ value: c, label: c.replace("-", " ") })),
+          ]}
+          value={(s[p.field as keyof Step] as string) ?? ""}
+          onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.value)}
+          error={p.problem}
+        />
+      );
+    }
+    case "strength":
+    case "temperature":
+    case "volume":
+    case "dwell":
+    case "contact":
+      return <QuantityField {...p} label={label} />;
+    case "ph":
+    case "count":
+      return (
+        <NumberInput
+          label={label}
+          placeholder={p.field === "count" ? "all of them" : "not stated"}
+          value={(s[p.field as keyof Step] as number) ?? ""}
+          onChange={(v) => p.set(p.field as keyof Step, v === "" ? undefined : Number(v))}
+          error={p.problem}
+        />
+      );
+    case "toolsOut":
+    case "peopleClear":
+    case "guardsOn":
+      return (
+        <Checkbox
+          label={label}
+          checked={Boolean(s[p.field as keyof Step])}
+          onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.checked)}
+        />
+      );
+    default:
+      return (
+        <TextInput
+          label={label}
+          value={(s[p.field as keyof Step] as string) ?? ""}
+          onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.value)}
+          error={p.problem}
+        />
+      );
+  }
+}
+
+/** A figure is typed with its unit, as on paper. What is no figure stays here with a word about it. */
+function QuantityField(p: FieldProps & { label: string }) {
+  const field = p.field as keyof Step;
+  const stated = showQuantity(p.step[field] as Schemas["Quantity"] | undefined);
+  const [text, setText] = useState(stated);
+  const [typing, setTyping] = useState(false);
+  useEffect(() => {
+    if (!typing) {
+      setText(stated);
+    }
+  }, [stated, typing]);
+  const readable = text.trim() === "" || splitQuantity(text) !== null;
+  return (
+    <TextInput
+      label={p.label}
+      placeholder={`for instance ${EXAMPLES[p.field]}`}
+      value={text}
+      onFocus={() => setTyping(true)}
+      onBlur={() => setTyping(false)}
+      onChange={(e) => {
+        const typed = e.currentTarget.value;
+        setText(typed);
+        const q = splitQuantity(typed);
+        if (typed.trim() === "") {
+          p.set(field, undefined);
+        } else if (q) {
+          p.set(field, q);
+        }
+      }}
+      error={readable ? p.problem : `This is a number with its unit, for instance ${EXAMPLES[p.field]}.`}
+    />
+  );
+}
+
+function itemOptions(sheet: Schemas["SheetView"], action: string) {
+  const whole = ["remove", "install", "shift", "return"].includes(action);
+  const fits = (part: Schemas["PartView"]) => {
+    if (action === "remove" || action === "install") {
+      return part.removable;
+    }
+    return action === "shift" || action === "return" ? part.shifts : true;
+  };
+  const parts = sheet.parts
+    .filter(fits)
+    .map((x) => ({ value: x.id, label: x.count > 1 ? `${x.name} (${x.count})` : x.name }));
+  if (whole) {
+    return parts;
+  }
+  return [
+    { group: "Parts, with all their surfaces", items: parts },
+    ...sheet.parts.map((x) => ({
+      group: x.name,
+      items: x.surfaces.map((y) => ({ value: y.id, label: y.name })),
+    })),
+  ];
+}

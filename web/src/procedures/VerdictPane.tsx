@@ -1,0 +1,127 @@
+import type { Schemas } from "../api/client";
+import type { Edit, Step } from "./draft";
+import { editLine, type Names } from "./words";
+
+type Verdict = Schemas["VerdictDocument"];
+type Finding = Schemas["FindingDocument"];
+
+type Props = {
+  verdict: Verdict;
+  steps: Step[];
+  names: Names;
+  label: (action: string) => string;
+  lit: Finding | null;
+  onShow: (f: Finding) => void;
+  onApply: (edits: Edit[], label: string) => void;
+  editable: boolean;
+};
+
+/** Groups: a root with what follows from it. */
+function groups(findings: Finding[]): { root: Finding; index: number; follows: Finding[] }[] {
+  return findings.flatMap((root, index) =>
+    root.under === undefined || root.under === null
+      ? [{ root, index, follows: findings.filter((f) => f.under === index) }]
+      : [],
+  );
+}
+
+export function VerdictPane(p: Props) {
+  const v = p.verdict;
+  const all = groups(v.findings);
+  return (
+    <section className="verdict" aria-label="Verdict">
+      <h2>What this procedure leaves behind</h2>
+      <dl className="counts">
+        <Count name="Stops" value={v.stops} loud={v.stops > 0} />
+        <Count name="Fixes" value={v.fixes} loud={v.fixes > 0} />
+        <Count name="Reached" value={`${v.coverage.reached} of ${v.coverage.due}`} />
+        <Count name="Hands-on" value={`${Math.round(v.totals.handsOnMinutes)} min`} />
+        <Count name="Ready after" value={`${Math.round(v.totals.elapsedMinutes)} min`} />
+        <Count name="Waiting" value={`${Math.round(v.totals.waitingMinutes)} min`} />
+        {v.totals.waterLitres !== undefined && (
+          <Count name="Water" value={`${Math.round(v.totals.waterLitres)} L`} />
+        )}
+      </dl>
+      {all.length === 0 && (
+        <p className="note done">
+          Nothing found by the rules that are judged. The list of them stands below.
+        </p>
+      )}
+      <ol className="findings">
+        {all.map(({ root, index, follows }) => (
+          <li
+            key={`${root.rule}-${root.stepId}-${index}`}
+            className={`finding ${root.severity.toLowerCase()}`}
+          >
+            <h3>
+              <button
+                type="button"
+                className="finding-title"
+                aria-pressed={p.lit === root}
+                onClick={() => p.onShow(root)}
+              >
+                <span className="sr-only">{root.severity}: </span>
+                {root.message}
+              </button>
+            </h3>
+            <p className="quiet">{root.because}</p>
+            {follows.length > 0 && (
+              <details>
+                <summary>
+                  {follows.length === 1
+                    ? "One more follows from this"
+                    : `${follows.length} more follow from this`}
+                </summary>
+                <ul>
+                  {follows.map((f) => (
+                    <li key={f.rule + f.message}>
+                      {f.message} <span className="quiet">({f.rule})</span>
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            )}
+            <p className="source">
+              {root.severity} by rule {root.rule}, {root.source}
+            </p>
+            {p.editable && root.remedies.length > 0 && (
+              <div className="remedies">
+                {root.remedies.map((r) => (
+                  <div key={r.label}>
+                    <button type="button" className="btn mend" onClick={() => p.onApply(r.edits, r.label)}>
+                      {r.label}
+                    </button>
+                    <ul className="diff" aria-label="What it changes">
+                      {r.edits.map((e) => (
+                        <li key={`${e.edit}-${e.id ?? e.step?.id}`}>
+                          {editLine(e, p.steps, p.names, p.label)}
+                        </li>
+                      ))}
+                    </ul>
+                  </div>
+                ))}
+              </div>
+            )}
+            {p.editable && root.remedies.length === 0 && (
+              <p className="source">No edit mends this by itself; you decide what is right.</p>
+            )}
+          </li>
+        ))}
+      </ol>
+      <p className="source judged">
+        Judged by {v.judged.length} rules: {v.judged.join(" ")}. Other rules are not looked at yet and are
+        yours to check. The label of the chemical, the manual of the machine and local code stand above this
+        verdict.
+      </p>
+    </section>
+  );
+}
+
+function Count({ name, value, loud = false }: { name: string; value: string | number; loud?: boolean }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd className={loud ? "loud" : ""}>{value}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,618 @@
+import "./workbench.css";
+import { Modal } from "@mantine/core";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useNavigate, useParams, useSearchParams } from "react-router";
+import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
+import { useClock, useSession } from "../app/session";
+import { Approve } from "./Approve";
+import {
+  applyEdits,
+  begin,
+  change,
+  type Doc,
+  type Edit,
+  freshId,
+  type History,
+  redo,
+  type Step,
+  undo,
+} from "./draft";
+import { Legend, Ribbon } from "./Ribbon";
+import { StepEditor } from "./StepEditor";
+import { VerdictPane } from "./VerdictPane";
+import { namesOf } from "./words";
+
+type Finding = Schemas["FindingDocument"];
+type Verdict = Schemas["VerdictDocument"];
+
+const KEYS: [string, string][] = [
+  ["↑ ↓", "walk from step to step"],
+  ["Enter", "edit the step"],
+  ["n", "new step after this one"],
+  ["Alt ↑ ↓", "move the step"],
+  ["Delete", "delete the step"],
+  ["Ctrl Z, Ctrl Y", "undo, redo"],
+  ["f, Shift f", "next, previous finding"],
+  ["Ctrl S", "save"],
+  ["?", "this list"],
+];
+
+export default function Workbench() {
+  const { id = "", version = "1" } = useParams();
+  const view = useQuery({
+    queryKey: ["procedure", id, version],
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/procedures/{id}/versions/{version}", {
+          params: { path: { id, version: Number(version) } },
+        }),
+      ),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const machine = view.data?.row.machine;
+  const sheet = useQuery({
+    queryKey: ["sheet", machine],
+    enabled: machine !== undefined,
+    queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine ?? "" } } })),
+  });
+  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const actions = useQuery({
+    queryKey: ["actions"],
+    queryFn: () => unwrap(api.GET("/api/actions")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const failed = [view, sheet, chemicals, actions].find((q) => q.isError);
+  if (failed) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>This procedure cannot be shown</h1>
+        <p>{message(failed.error)}</p>
+        <button className="btn" type="button" onClick={() => failed.refetch()}>
+          Try again
+        </button>
+      </main>
+    );
+  }
+  if (!view.data || !sheet.data || !chemicals.data || !actions.data) {
+    return <p className="page-state">Loading the procedure and its machine…</p>;
+  }
+  return (
+    <Bench
+      key={`${id}@${version}`}
+      view={view.data}
+      sheet={sheet.data}
+      chemicals={chemicals.data}
+      actions={actions.data}
+    />
+  );
+}
+
+type BenchProps = {
+  view: Schemas["ProcedureView"];
+  sheet: Schemas["SheetView"];
+  chemicals: Schemas["ChemicalView"][];
+  actions: Schemas["ActionInfo"][];
+};
+
+/** Unsaved work of this browser, kept so that a reload loses nothing. */
+const kept = (row: Schemas["ProcedureRow"]) => `draft:${row.id}@${row.version}`;
+
+function Bench({ view, sheet, chemicals, actions }: BenchProps) {
+  const session = useSession();
+  const clock = useClock();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [params, setParams] = useSearchParams();
+  const [saved, setSaved] = useState(view);
+  const editable = session.data?.role === "SUPERVISOR" && saved.row.state === "DRAFT";
+
+  const [restored, setRestored] = useState(false);
+  const [history, setHistory] = useState<History>(() => {
+    const stored = localStorage.getItem(kept(view.row));
+    if (stored && view.row.state === "DRAFT") {
+      const k = JSON.parse(stored) as { revision: number; document: Doc };
+      return change(begin(view.document), k.document);
+    }
+    return begin(view.document);
+  });
+  const doc = history.now;
+  const dirty = useMemo(() => JSON.stringify(doc) !== JSON.stringify(saved.document), [doc, saved]);
+  const [revision, setRevision] = useState(() => {
+    const stored = localStorage.getItem(kept(view.row));
+    return stored ? (JSON.parse(stored) as { revision: number }).revision : view.revision;
+  });
+  useEffect(() => {
+    setRestored(localStorage.getItem(kept(view.row)) !== null);
+  }, [view.row]);
+  useEffect(() => {
+    if (dirty) {
+      localStorage.setItem(kept(saved.row), JSON.stringify({ revision, document: doc }));
+    } else {
+      localStorage.removeItem(kept(saved.row));
+    }
+  }, [dirty, doc, revision, saved.row]);
+
+  const [verdict, setVerdict] = useState<Verdict | null>(null);
+  const [problems, setProblems] = useState<FieldProblem[]>([]);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const running = useRef<AbortController | null>(null);
+  useEffect(() => {
+    // Every change runs at once; an older run that is still on its way is dropped.
+    running.current?.abort();
+    const mine = new AbortController();
+    running.current = mine;
+    unwrap(api.POST("/api/verify", { body: doc, signal: mine.signal }))
+      .then((v) => {
+        setVerdict(v);
+        setProblems([]);
+        setTrouble(null);
+      })
+      .catch((e) => {
+        if (mine.signal.aborted) {
+          return;
+        }
+        if (e instanceof ApiProblem && e.fields.length) {
+          setProblems(e.fields);
+          setTrouble(null);
+        } else {
+          setTrouble(message(e));
+        }
+      });
+    return () => mine.abort();
+  }, [doc]);
+
+  const names = useMemo(() => namesOf(sheet, chemicals), [sheet, chemicals]);
+  const label = useCallback(
+    (action: string) => actions.find((a) => a.name === action)?.label ?? action,
+    [actions],
+  );
+  const selected = params.get("step");
+  const select = useCallback(
+    (step: string | null) =>
+      setParams(
+        (now) => {
+          const next = new URLSearchParams(now);
+          if (step) {
+            next.set("step", step);
+          } else {
+            next.delete("step");
+          }
+          return next;
+        },
+        { replace: true },
+      ),
+    [setParams],
+  );
+  const [tab, setTab] = useState<"verdict" | "step">("verdict");
+  const [lit, setLit] = useState<Finding | null>(null);
+  const [folded, setFolded] = useState<Set<string>>(new Set());
+  const [dialog, setDialog] = useState<"keys" | "approve" | null>(null);
+  const [said, setSaid] = useState<{ text: string; stop: boolean } | null>(null);
+
+  const index = doc.steps.findIndex((s) => s.id === selected);
+  const step = index >= 0 ? doc.steps[index] : null;
+  const fresh = verdict !== null && verdict.ribbon.steps.length === doc.steps.length ? verdict : null;
+  const phases = useMemo(() => {
+    const known = new Map(verdict?.ribbon.steps.map((s) => [s.id, s.phase]));
+    let last = verdict?.ribbon.steps[0]?.phase ?? "";
+    return doc.steps.map((s) => {
+      last = known.get(s.id) ?? last;
+      return last;
+    });
+  }, [doc, verdict]);
+
+  const put = useCallback(
+    (next: Doc, field: string | null = null) => {
+      if (editable) {
+        setHistory((h) => change(h, next, field));
+        setSaid(null);
+      }
+    },
+    [editable],
+  );
+  const onFold = useCallback(
+    (phase: string) =>
+      setFolded((f) => {
+        const next = new Set(f);
+        if (!next.delete(phase)) {
+          next.add(phase);
+        }
+        return next;
+      }),
+    [],
+  );
+
+  function insertAfter(place: number) {
+    const id = freshId(doc);
+    const steps = [...doc.steps];
+    steps.splice(place + 1, 0, { id, action: "inspect", minutes: 1, people: 1 });
+    put({ ...doc, steps });
+    select(id);
+    setTab("step");
+  }
+
+  function move(place: number, by: number) {
+    const to = place + by;
+    if (place < 0 || to < 0 || to >= doc.steps.length) {
+      return;
+    }
+    const steps = [...doc.steps];
+    const [moved] = steps.splice(place, 1);
+    steps.splice(to, 0, moved);
+    put({ ...doc, steps });
+  }
+
+  function remove(place: number) {
+    if (place < 0) {
+      return;
+    }
+    const steps = doc.steps.filter((_, i) => i !== place);
+    put({ ...doc, steps });
+    select(steps[Math.min(place, steps.length - 1)]?.id ?? null);
+  }
+
+  function show(f: Finding) {
+    setLit(f);
+    setFolded(new Set());
+    if (f.stepId) {
+      select(f.stepId);
+    }
+  }
+
+  function walk(by: number) {
+    const roots = verdict?.findings.filter((f) => f.under === undefined || f.under === null) ?? [];
+    if (roots.length > 0) {
+      const now = lit ? roots.findIndex((f) => f.rule === lit.rule && f.stepId === lit.stepId) : -1;
+      setTab("verdict");
+      show(roots[(now + by + roots.length) % roots.length]);
+    }
+  }
+
+  function apply(edits: Edit[], what: string) {
+    const next = applyEdits(doc, edits);
+    put(next);
+    setLit(null);
+    setSaid({ text: `Done: ${what}. Undo takes it back.`, stop: false });
+    const first = edits.find((e) => e.step)?.step?.id;
+    if (first) {
+      select(first);
+    }
+  }
+
+  const save = useCallback(async () => {
+    try {
+      const next = await unwrap(
+        api.PUT("/api/procedures/{id}/versions/{version}", {
+          params: {
+            path: { id: saved.row.id, version: saved.row.version },
+            header: { "If-Match": `"${revision}"` },
+          },
+          body: doc,
+        }),
+      );
+      setSaved({ ...next, document: doc });
+      setRevision(next.revision);
+      setRestored(false);
+      setSaid({ text: "Saved.", stop: false });
+      queries.invalidateQueries({ queryKey: ["procedures"] });
+      queries.setQueryData(["procedure", saved.row.id, String(saved.row.version)], next);
+    } catch (e) {
+      setSaid({ text: message(e), stop: true });
+    }
+  }, [doc, queries, revision, saved]);
+
+  async function theirs() {
+    const next = await unwrap(
+      api.GET("/api/procedures/{id}/versions/{version}", {
+        params: { path: { id: saved.row.id, version: saved.row.version } },
+      }),
+    );
+    // Mine goes one step back, so that undo brings it again.
+    setHistory((h) => change(h, next.document));
+    setSaved(next);
+    setRevision(next.revision);
+    setSaid({
+      text: "This is the newer state. Undo brings yours back, to save over it knowingly.",
+      stop: false,
+    });
+  }
+
+  useEffect(() => {
+    const onKey = (e: globalThis.KeyboardEvent) => {
+      const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, select") !== null;
+      const ctrl = e.ctrlKey || e.metaKey;
+      if (ctrl && e.key.toLowerCase() === "s") {
+        e.preventDefault();
+        if (editable) {
+          void save();
+        }
+      } else if (ctrl && !typing && e.key.toLowerCase() === "z" && !e.shiftKey) {
+        e.preventDefault();
+        setHistory(undo);
+      } else if (
+        ctrl &&
+        !typing &&
+        (e.key.toLowerCase() === "y" || (e.shiftKey && e.key.toLowerCase() === "z"))
+      ) {
+        e.preventDefault();
+        setHistory(redo);
+      } else if (!typing && e.key === "?") {
+        setDialog("keys");
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [editable, save]);
+
+  function onRibbonKey(e: KeyboardEvent) {
+    const at = index;
+    const act = (f: () => void) => {
+      e.preventDefault();
+      f();
+    };
+    const go = (to: number) => {
+      const s = doc.steps[Math.max(0, Math.min(doc.steps.length - 1, to))];
+      if (s) {
+        select(s.id);
+        document.querySelector<HTMLElement>(`[data-step="${s.id}"]`)?.focus();
+      }
+    };
+    if (e.key === "ArrowDown") {
+      act(() => (e.altKey ? move(at, 1) : go(at + 1)));
+    } else if (e.key === "ArrowUp") {
+      act(() => (e.altKey ? move(at, -1) : go(at - 1)));
+    } else if (e.key === "Enter" && at >= 0) {
+      act(() => setTab("step"));
+    } else if (e.key === "n") {
+      act(() => insertAfter(at));
+    } else if (e.key === "Delete") {
+      act(() => remove(at));
+    } else if (e.key === "f" || e.key === "F") {
+      act(() => walk(e.shiftKey ? -1 : 1));
+    }
+  }
+
+  const stops = verdict?.stops ?? 0;
+  const unjudged = problems.length > 0 || trouble !== null || verdict === null;
+  const approveText = stops > 0 ? `Approve (${stops} ${stops === 1 ? "stop" : "stops"} left)` : "Approve…";
+  const stateWords =
+    saved.row.state === "DRAFT"
+      ? `draft ${saved.row.version}`
+      : `version ${saved.row.version}, ${saved.row.state.toLowerCase()}`;
+
+  return (
+    <main className="bench">
+      <div className="bench-head">
+        <h1>{doc.title}</h1>
+        <p className="quiet">
+          {sheet.code}, {stateWords}, from sheet {doc.sheetVersion}: {sheet.configuration}
+        </p>
+        <span className="grow" />
+        {editable ? (
+          <>
+            <button
+              className="btn"
+              type="button"
+              onClick={() => setHistory(undo)}
+              disabled={history.past.length === 0}
+            >
+              Undo
+            </button>
+            <button
+              className="btn"
+              type="button"
+              onClick={() => setHistory(redo)}
+              disabled={history.future.length === 0}
+            >
+              Redo
+            </button>
+            <button className="btn" type="button" onClick={save} disabled={!dirty}>
+              {dirty ? "Save" : "Saved"}
+            </button>
+            <button
+              className="btn main"
+              type="button"
+              disabled={stops > 0 || unjudged || dirty}
+              onClick={() => setDialog("approve")}
+              title={dirty ? "Save first" : undefined}
+            >
+              {approveText}
+            </button>
+          </>
+        ) : (
+          <p className="quiet">
+            {saved.row.approvedBy &&
+              `approved by ${saved.row.approvedBy}, ${clock.day(saved.row.approvedAt ?? 0)} ${clock.time(saved.row.approvedAt ?? 0)}`}
+          </p>
+        )}
+      </div>
+      {(said || restored) && (
+        <p
+          className={`note ${said?.stop ? "stop" : "done"} bench-said`}
+          role={said?.stop ? "alert" : "status"}
+        >
+          {said?.text ?? "Unsaved changes from this browser were put back."}
+          {said?.stop && said.text.includes("newer state") && (
+            <button className="btn small" type="button" onClick={theirs}>
+              Look at theirs
+            </button>
+          )}
+        </p>
+      )}
+      <div className="bench-body">
+        <section className="bench-left" aria-label="Steps and ribbon">
+          {editable && (
+            <div className="step-tools" role="toolbar" aria-label="Step">
+              <button
+                className="btn small"
+                type="button"
+                onClick={() => insertAfter(index < 0 ? doc.steps.length - 1 : index)}
+              >
+                Add a step
+              </button>
+              <button
+                className="btn small"
+                type="button"
+                disabled={index < 1}
+                onClick={() => move(index, -1)}
+              >
+                Up
+              </button>
+              <button
+                className="btn small"
+                type="button"
+                disabled={index < 0 || index >= doc.steps.length - 1}
+                onClick={() => move(index, 1)}
+              >
+                Down
+              </button>
+              <button className="btn small" type="button" disabled={index < 0} onClick={() => remove(index)}>
+                Delete
+              </button>
+            </div>
+          )}
+          {doc.steps.length === 0 ? (
+            <p className="page-state">
+              No step yet. “Add a step” begins; each one runs through the machine at once.
+            </p>
+          ) : (
+            <Ribbon
+              steps={doc.steps}
+              ribbon={fresh?.ribbon ?? null}
+              phases={phases}
+              folded={folded}
+              onFold={onFold}
+              selected={selected}
+              onSelect={(s) => {
+                select(s);
+                setTab("step");
+              }}
+              onKey={onRibbonKey}
+              findings={verdict?.findings ?? []}
+              lit={lit}
+              names={names}
+              label={label}
+            />
+          )}
+          <Legend />
+        </section>
+        <aside className="bench-right" aria-label="Verdict and step">
+          <div className="tabs" role="tablist">
+            <button
+              type="button"
+              role="tab"
+              aria-selected={tab === "verdict"}
+              onClick={() => setTab("verdict")}
+            >
+              Verdict{verdict ? `: ${verdict.stops} + ${verdict.fixes}` : ""}
+            </button>
+            <button
+              type="button"
+              role="tab"
+              aria-selected={tab === "step"}
+              disabled={!step}
+              onClick={() => setTab("step")}
+            >
+              {step ? `Step ${index + 1}` : "Step"}
+            </button>
+          </div>
+          {trouble && (
+            <p className="note stop" role="alert">
+              {trouble} The verdict below may be older than what you see.
+            </p>
+          )}
+          {problems.length > 0 && (
+            <div className="note stop" role="alert">
+              <strong>Not judged until this is mended:</strong>
+              <ul>
+                {problems.slice(0, 5).map((p) => (
+                  <li key={p.pointer + p.message}>
+                    {where(p.pointer, doc.steps)}
+                    {p.message}
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
+          {tab === "step" && step ? (
+            <StepEditor
+              key={step.id}
+              step={step}
+              number={index + 1}
+              actions={actions}
+              sheet={sheet}
+              chemicals={chemicals}
+              readOnly={!editable}
+              problems={problems.filter((x) => x.pointer.startsWith(`/steps/${index}/`))}
+              onChange={(next: Step, field) => {
+                const steps = [...doc.steps];
+                steps[index] = next;
+                put({ ...doc, steps }, field);
+              }}
+            />
+          ) : verdict ? (
+            <VerdictPane
+              verdict={verdict}
+              steps={doc.steps}
+              names={names}
+              label={label}
+              lit={lit}
+              onShow={show}
+              onApply={apply}
+              editable={editable && problems.length === 0}
+            />
+          ) : (
+            <p className="page-state">Running it through the machine…</p>
+          )}
+        </aside>
+      </div>
+      {dialog === "keys" && (
+        <Modal
+          opened
+          onClose={() => setDialog(null)}
+          title="Keys"
+          centered
+          lockScroll={false} closeButtonProps={{ "aria-label": "Close" }}
+        >
+          <dl className="keys">
+            {KEYS.map(([k, what]) => (
+              <div key={k}>
+                <dt>{k}</dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+        </Modal>
+      )}
+      {dialog === "approve" && (
+        <Approve
+          id={saved.row.id}
+          version={saved.row.version}
+          revision={revision}
+          fixes={verdict?.fixes ?? 0}
+          onClose={() => setDialog(null)}
+          onApproved={(next) => {
+            setDialog(null);
+            setSaved(next);
+            setSaid({
+              text: `Approved by ${next.row.approvedBy}. The floor works from it now.`,
+              stop: false,
+            });
+            queries.invalidateQueries({ queryKey: ["procedures"] });
+            queries.setQueryData(["procedure", next.row.id, String(next.row.version)], next);
+            navigate(`/procedures/${next.row.id}/${next.row.version}`, { replace: true });
+          }}
+        />
+      )}
+    </main>
+  );
+}
+
+function where(pointer: string, steps: Step[]): string {
+  const [, place, number, field] = pointer.split("/");
+  if (place === "steps" && steps[Number(number)]) {
+    return `Step ${Number(number) + 1}${field ? `, ${field}` : ""}: `;
+  }
+  return "";
+}
