@@ -1,5 +1,7 @@
 package orthopur.machine;
 
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import orthopur.Nullable;
@@ -30,7 +32,8 @@ public record MachineSheet(
         @Nullable Outline outline) {
 
     public MachineSheet {
-        soils = Set.copyOf(soils);
+        // In the order of the file: a plain immutable set has another order in every run.
+        soils = Collections.unmodifiableSet(new LinkedHashSet<>(soils));
         parts = List.copyOf(parts);
         energies = List.copyOf(energies);
         checks = List.copyOf(checks);

@@ -1,5 +1,7 @@
 package orthopur.machine;
 
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import orthopur.Nullable;
@@ -35,7 +37,8 @@ public record Part(
     public Part {
         behind = List.copyOf(behind);
         covers = List.copyOf(covers);
-        hazards = Set.copyOf(hazards);
+        // In the order of the file: a plain immutable set has another order in every run.
+        hazards = Collections.unmodifiableSet(new LinkedHashSet<>(hazards));
         surfaces = List.copyOf(surfaces);
     }
 }

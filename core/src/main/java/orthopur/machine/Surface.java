@@ -1,5 +1,7 @@
 package orthopur.machine;
 
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import orthopur.Nullable;
@@ -28,6 +30,7 @@ public record Surface(
 
     public Surface {
         materials = List.copyOf(materials);
-        limits = Set.copyOf(limits);
+        // In the order of the file: a plain immutable set has another order in every run.
+        limits = Collections.unmodifiableSet(new LinkedHashSet<>(limits));
     }
 }

@@ -15,7 +15,9 @@ import com.fasterxml.jackson.databind.module.SimpleModule;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import orthopur.quantity.Dosage;
@@ -39,6 +41,8 @@ final class QuantityModule extends SimpleModule {
         quantity(Hardness.class, h -> new Quantity(h.mgPerL(), "mg/L"), (v, u) -> new Hardness(v));
         addSerializer(Enum.class, new EnumWriter());
         setDeserializerModifier(new EnumReaders());
+        // A set keeps the order of the file, so that writing it again gives the same bytes.
+        addAbstractTypeMapping(Set.class, LinkedHashSet.class);
     }
 
     private <T> void quantity(

@@ -8,7 +8,7 @@ import orthopur.Nullable;
  * One step as it stands in a file: flat, so that a person can read it. Which fields an action takes
  * is listed in {@link ActionCatalog}; an absent field means that the step does not state it.
  */
-@JsonInclude(JsonInclude.Include.NON_NULL)
+@JsonInclude(JsonInclude.Include.NON_EMPTY)
 public record StepDocument(
         String id,
         String action,

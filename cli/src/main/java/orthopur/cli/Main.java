@@ -1,0 +1,35 @@
+package orthopur.cli;
+
+import java.io.PrintStream;
+import java.util.List;
+
+/** Entry: {@code verify FILE…}, {@code calc NAME key=value…}, {@code format FILE}. */
+public final class Main {
+    static final int NOTHING = 0;
+    static final int FINDINGS = 1;
+    static final int UNREADABLE = 2;
+
+    private Main() {}
+
+    public static void main(String[] args) {
+        System.exit(run(List.of(args), System.out, System.err));
+    }
+
+    /**
+     * Runs a command; the exit code is 0 for nothing found, 1 for findings, 2 for unreadable input.
+     */
+    static int run(List<String> args, PrintStream out, PrintStream err) {
+        String command = args.isEmpty() ? "" : args.getFirst();
+        List<String> rest = args.isEmpty() ? List.of() : args.subList(1, args.size());
+        return switch (command) {
+            case "verify" -> new Verify(out, err).run(rest);
+            case "calc" -> new Calc(out, err).run(rest);
+            case "format" -> new Format(out, err).run(rest);
+            default -> {
+                err.println(
+                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], format FILE");
+                yield UNREADABLE;
+            }
+        };
+    }
+}

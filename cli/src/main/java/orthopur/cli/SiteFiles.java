@@ -1,0 +1,102 @@
+package orthopur.cli;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.formats.ChemicalsFormat;
+import orthopur.formats.FormatError;
+import orthopur.formats.SheetFormat;
+import orthopur.formats.Site;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
+import orthopur.rulebook.PublicCodes;
+import orthopur.runthrough.Context;
+
+/**
+ * The site around a procedure file: {@code chemicals.json} and {@code site.json} are looked for in
+ * its folder and the folders above it, sheets beside them in {@code machines/}; else in the demo
+ * site.
+ */
+final class SiteFiles {
+    /** Larger files are no procedure; the server has the same bound. */
+    private static final long MOST = 2_000_000;
+
+    private final Path root;
+    private final List<Chemical> chemicals;
+    private final Context context;
+
+    private SiteFiles(Path root) {
+        this.root = root;
+        this.chemicals = ChemicalsFormat.read(read(root.resolve("chemicals.json")));
+        this.context =
+                new Context(
+                        PublicCodes.book(),
+                        chemicals,
+                        Site.read(read(root.resolve("site.json"))).mains().hardness());
+    }
+
+    static SiteFiles around(Path file) {
+        for (Path p = file.toAbsolutePath().getParent(); p != null; p = p.getParent()) {
+            if (Files.exists(p.resolve("chemicals.json")) && Files.exists(p.resolve("site.json"))) {
+                return new SiteFiles(p);
+            }
+        }
+        return new SiteFiles(Path.of(System.getProperty("orthopur.demo", "demo")));
+    }
+
+    List<Chemical> chemicals() {
+        return chemicals;
+    }
+
+    Context context() {
+        return context;
+    }
+
+    /** The sheet from a file that is named, or of this code from the site. */
+    MachineSheet sheet(@Nullable Path named, String code) {
+        if (named != null) {
+            return SheetFormat.read(read(named));
+        }
+        Path machines = root.resolve("machines");
+        try (Stream<Path> all = Files.list(machines)) {
+            Path found =
+                    all.filter(p -> p.getFileName().toString().equals(code + ".json"))
+                            .findFirst()
+                            .orElseThrow(
+                                    () ->
+                                            new FormatError(
+                                                    List.of(
+                                                            new Problem(
+                                                                    "/sheet",
+                                                                    "There is no sheet "
+                                                                            + code
+                                                                            + ".json in "
+                                                                            + machines
+                                                                            + "; name one with --sheet FILE."))));
+            return SheetFormat.read(read(found));
+        } catch (IOException e) {
+            throw new FormatError(
+                    List.of(new Problem("", "The folder " + machines + " cannot be read.")));
+        }
+    }
+
+    static String read(Path file) {
+        try {
+            if (Files.size(file) > MOST) {
+                throw new FormatError(
+                        List.of(
+                                new Problem(
+                                        "",
+                                        "%s has %.1f MB; allowed are 2 MB."
+                                                .formatted(file, Files.size(file) / 1e6))));
+            }
+            return Files.readString(file);
+        } catch (IOException e) {
+            throw new FormatError(List.of(new Problem("", file + " cannot be read.")));
+        }
+    }
+}

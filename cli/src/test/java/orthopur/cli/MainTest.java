@@ -1,0 +1,118 @@
+package orthopur.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class MainTest {
+    private static final String GOOD = "../demo/procedures/qk-sl1-end-of-shift.json";
+    private static final String DRAFT = "../demo/procedures/qk-sl1-draft.json";
+
+    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
+
+    @BeforeAll
+    static void demo() {
+        System.setProperty("orthopur.demo", "../demo");
+    }
+
+    private int run(String... args) {
+        out.reset();
+        err.reset();
+        return Main.run(
+                List.of(args),
+                new PrintStream(out, true, StandardCharsets.UTF_8),
+                new PrintStream(err, true, StandardCharsets.UTF_8));
+    }
+
+    private String said() {
+        return out.toString(StandardCharsets.UTF_8) + err.toString(StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void verifyTellsByItsExitCode() {
+        assertEquals(0, run("verify", GOOD));
+        assertEquals(1, run("verify", DRAFT));
+        assertTrue(said().contains("62 mg/L"), said());
+        assertEquals(1, run("verify", GOOD, DRAFT));
+        assertEquals(2, run("verify", "nowhere.json"));
+        assertEquals(2, run("verify"));
+        assertEquals(2, run());
+    }
+
+    @Test
+    void verifyAsJsonCarriesFindingsCoverageAndTotals() {
+        assertEquals(1, run("verify", DRAFT, "--json"));
+        for (String key :
+                List.of(
+                        "\"findings\"",
+                        "\"under\"",
+                        "\"remedies\"",
+                        "\"coverage\"",
+                        "\"totals\"")) {
+            assertTrue(said().contains(key), key);
+        }
+    }
+
+    @Test
+    void aFileThatIsCutOffAndOneThatNamesAPartThatIsNotThere(@TempDir Path dir) throws IOException {
+        String good = Files.readString(Path.of(GOOD));
+        Path cut = dir.resolve("cut.json");
+        Files.writeString(cut, good.substring(0, good.length() / 2));
+        assertEquals(2, run("verify", cut.toString(), "--sheet", "../demo/machines/QK-SL1.json"));
+        assertTrue(said().contains("not complete JSON"), said());
+        Path wrong = dir.resolve("wrong.json");
+        Files.writeString(wrong, good.replace("\"catch-tray\"", "\"no-such-tray\""));
+        assertEquals(2, run("verify", wrong.toString()));
+        assertTrue(said().contains("/steps/6/items/0"), said());
+        assertEquals(2, run("verify", wrong.toString(), "--json"));
+        assertTrue(said().contains("\"pointer\""), said());
+    }
+
+    @Test
+    void calcPrintsAndRefuses() {
+        assertEquals(
+                0,
+                run(
+                        "calc",
+                        "dilute",
+                        "volume=40L",
+                        "target=100mg/L",
+                        "stock=12.5%w/w",
+                        "density=1.17",
+                        "--json"));
+        assertTrue(said().contains("27.35"), said());
+        assertEquals(
+                2, run("calc", "dilute", "volume=40L", "target=-5mg/L", "stock=10%w/v", "--json"));
+        assertTrue(said().contains("\"key\" : \"target\""), said());
+        assertEquals(
+                0, run("calc", "limit", "kind=chlorine", "strength=60mg/L", "temp=30C", "pH=8.6"));
+        assertTrue(said().contains("verdict: out"), said());
+        assertEquals(2, run("calc", "limit", "kind=soap"));
+        assertEquals(2, run("calc"));
+        assertEquals(2, run("calc", "dilute", "volume"));
+    }
+
+    @Test
+    void formatIsStableAndTheDemoFilesStandInIt() throws IOException {
+        for (String file :
+                List.of(GOOD, DRAFT, "../demo/machines/QK-SL1.json", "../demo/chemicals.json")) {
+            assertEquals(0, run("format", file), said());
+            String once = out.toString(StandardCharsets.UTF_8);
+            assertEquals(Files.readString(Path.of(file)), once, file);
+        }
+        assertEquals(2, run("format", "nowhere"));
+        assertFalse(said().isBlank());
+    }
+}
