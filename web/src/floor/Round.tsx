@@ -1,9 +1,9 @@
 import "./floor.css";
-import { Modal } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, message, Offline, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
 import { useSession } from "../app/session";
 import { Hold } from "./Hold";
 import { type EntryValue, entry, flush, note, type State, send, waiting } from "./outbox";
@@ -456,16 +456,7 @@ function SomethingWrong(p: { step: PackStep; onClose: () => void; onWrite: (reas
   const [reason, setReason] = useState("");
   const box = useRef<HTMLTextAreaElement>(null);
   return (
-    <Modal
-      opened
-      onClose={p.onClose}
-      title={`What is wrong at step ${p.step.number}?`}
-      centered
-      size="lg"
-      classNames={{ content: "floor-dialog", header: "floor-dialog" }}
-      withCloseButton={false}
-      lockScroll={false}
-    >
+    <Dialog title={`What is wrong at step ${p.step.number}?`} onClose={p.onClose} dark>
       <p className="floor-caution">
         Injury or chemical in the eyes: help first, rinse with water, call the supervisor and the emergency
         number. Then write it down.
@@ -508,7 +499,7 @@ function SomethingWrong(p: { step: PackStep; onClose: () => void; onWrite: (reas
           Write it into the record
         </button>
       </div>
-    </Modal>
+    </Dialog>
   );
 }
 

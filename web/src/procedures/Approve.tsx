@@ -1,6 +1,7 @@
-import { Modal, PasswordInput, Textarea } from "@mantine/core";
+import { PasswordInput, Textarea } from "@mantine/core";
 import { type FormEvent, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
 
 type Props = {
   id: string;
@@ -38,13 +39,7 @@ export function Approve(p: Props) {
   }
 
   return (
-    <Modal
-      opened
-      onClose={p.onClose}
-      title="Approve this version"
-      centered
-      lockScroll={false} closeButtonProps={{ "aria-label": "Close" }}
-    >
+    <Dialog title="Approve this version" onClose={p.onClose}>
       <form className="dialog" onSubmit={sign}>
         <p>
           Once approved it is frozen, and the floor works from it. You stand for it with your PIN; label,
@@ -76,10 +71,15 @@ export function Approve(p: Props) {
             {error}
           </p>
         )}
-        <button className="btn main" type="submit" disabled={busy}>
-          Sign and approve
-        </button>
+        <div className="pair">
+          <button className="btn" type="button" onClick={p.onClose}>
+            Not yet
+          </button>
+          <button className="btn main" type="submit" disabled={busy}>
+            Sign and approve
+          </button>
+        </div>
       </form>
-    </Modal>
+    </Dialog>
   );
 }

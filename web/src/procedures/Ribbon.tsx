@@ -230,14 +230,18 @@ function StepRow(p: StepRowProps) {
         className={`step${p.selected ? " selected" : ""}`}
         style={{ height: ROW }}
         aria-current={p.selected ? "step" : undefined}
-        aria-label={`Step ${p.number}: ${p.verb} ${p.words}${found}. ${p.did}`}
         onClick={() => p.onSelect(p.step.id)}
         onKeyDown={p.onKey}
       >
         <span className={`edge ${p.worst?.toLowerCase() ?? ""}`} />
-        <span className="number">{p.number}</span>
-        <span className="verb">{p.verb}</span>
-        <span className="words">{p.words}</span>
+        <span className="number">
+          <span className="sr-only">Step </span>
+          {p.number}
+        </span>{" "}
+        <span className="verb">{p.verb}</span> <span className="words">{p.words}</span>
+        <span className="sr-only">
+          {found}. {p.did}
+        </span>
       </button>
     </li>
   );

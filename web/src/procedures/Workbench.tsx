@@ -1,9 +1,9 @@
 import "./workbench.css";
-import { Modal } from "@mantine/core";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
 import { useClock, useSession } from "../app/session";
 import { Approve } from "./Approve";
 import {
@@ -168,15 +168,19 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     [actions],
   );
   const selected = params.get("step");
-  const select = useCallback(
-    (step: string | null) =>
+  const tab = params.get("show") === "step" ? "step" : "verdict";
+  /** Step and side pane are in the address, both changed at once. */
+  const go = useCallback(
+    (to: { step?: string | null; show?: "verdict" | "step" }) =>
       setParams(
         (now) => {
           const next = new URLSearchParams(now);
-          if (step) {
-            next.set("step", step);
-          } else {
-            next.delete("step");
+          for (const [key, value] of Object.entries(to)) {
+            if (value) {
+              next.set(key, value);
+            } else {
+              next.delete(key);
+            }
           }
           return next;
         },
@@ -184,7 +188,6 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
       ),
     [setParams],
   );
-  const [tab, setTab] = useState<"verdict" | "step">("verdict");
   const [lit, setLit] = useState<Finding | null>(null);
   const [folded, setFolded] = useState<Set<string>>(new Set());
   const [dialog, setDialog] = useState<"keys" | "approve" | null>(null);
@@ -228,8 +231,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     const steps = [...doc.steps];
     steps.splice(place + 1, 0, { id, action: "inspect", minutes: 1, people: 1 });
     put({ ...doc, steps });
-    select(id);
-    setTab("step");
+    go({ step: id, show: "step" });
   }
 
   function move(place: number, by: number) {
@@ -249,22 +251,19 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     }
     const steps = doc.steps.filter((_, i) => i !== place);
     put({ ...doc, steps });
-    select(steps[Math.min(place, steps.length - 1)]?.id ?? null);
+    go({ step: steps[Math.min(place, steps.length - 1)]?.id ?? null });
   }
 
   function show(f: Finding) {
     setLit(f);
     setFolded(new Set());
-    if (f.stepId) {
-      select(f.stepId);
-    }
+    go(f.stepId ? { step: f.stepId, show: "verdict" } : { show: "verdict" });
   }
 
   function walk(by: number) {
     const roots = verdict?.findings.filter((f) => f.under === undefined || f.under === null) ?? [];
     if (roots.length > 0) {
       const now = lit ? roots.findIndex((f) => f.rule === lit.rule && f.stepId === lit.stepId) : -1;
-      setTab("verdict");
       show(roots[(now + by + roots.length) % roots.length]);
     }
   }
@@ -276,7 +275,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     setSaid({ text: `Done: ${what}. Undo takes it back.`, stop: false });
     const first = edits.find((e) => e.step)?.step?.id;
     if (first) {
-      select(first);
+      go({ step: first });
     }
   }
 
@@ -351,19 +350,19 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
       e.preventDefault();
       f();
     };
-    const go = (to: number) => {
+    const walkTo = (to: number) => {
       const s = doc.steps[Math.max(0, Math.min(doc.steps.length - 1, to))];
       if (s) {
-        select(s.id);
+        go({ step: s.id });
         document.querySelector<HTMLElement>(`[data-step="${s.id}"]`)?.focus();
       }
     };
     if (e.key === "ArrowDown") {
-      act(() => (e.altKey ? move(at, 1) : go(at + 1)));
+      act(() => (e.altKey ? move(at, 1) : walkTo(at + 1)));
     } else if (e.key === "ArrowUp") {
-      act(() => (e.altKey ? move(at, -1) : go(at - 1)));
+      act(() => (e.altKey ? move(at, -1) : walkTo(at - 1)));
     } else if (e.key === "Enter" && at >= 0) {
-      act(() => setTab("step"));
+      act(() => go({ show: "step" }));
     } else if (e.key === "n") {
       act(() => insertAfter(at));
     } else if (e.key === "Delete") {
@@ -485,8 +484,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               onFold={onFold}
               selected={selected}
               onSelect={(s) => {
-                select(s);
-                setTab("step");
+                go({ step: s, show: "step" });
               }}
               onKey={onRibbonKey}
               findings={verdict?.findings ?? []}
@@ -503,7 +501,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               type="button"
               role="tab"
               aria-selected={tab === "verdict"}
-              onClick={() => setTab("verdict")}
+              onClick={() => go({ show: "verdict" })}
             >
               Verdict{verdict ? `: ${verdict.stops} + ${verdict.fixes}` : ""}
             </button>
@@ -512,7 +510,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               role="tab"
               aria-selected={tab === "step"}
               disabled={!step}
-              onClick={() => setTab("step")}
+              onClick={() => go({ show: "step" })}
             >
               {step ? `Step ${index + 1}` : "Step"}
             </button>
@@ -568,13 +566,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         </aside>
       </div>
       {dialog === "keys" && (
-        <Modal
-          opened
-          onClose={() => setDialog(null)}
-          title="Keys"
-          centered
-          lockScroll={false} closeButtonProps={{ "aria-label": "Close" }}
-        >
+        <Dialog title="Keys" onClose={() => setDialog(null)}>
           <dl className="keys">
             {KEYS.map(([k, what]) => (
               <div key={k}>
@@ -583,7 +575,10 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               </div>
             ))}
           </dl>
-        </Modal>
+          <button className="btn" type="button" onClick={() => setDialog(null)}>
+            Close
+          </button>
+        </Dialog>
       )}
       {dialog === "approve" && (
         <Approve

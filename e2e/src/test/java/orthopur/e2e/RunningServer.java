@@ -1,0 +1,105 @@
+package orthopur.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+
+/** The built jar as a process of its own, with the demo site in a fresh folder. */
+final class RunningServer implements AutoCloseable {
+    private static final Path JAR = Path.of("..", "server", "target", "orthopur-server.jar");
+    private static final Duration PATIENCE = Duration.ofSeconds(90);
+
+    private final Path data;
+    private final int port;
+    private Process process;
+
+    RunningServer() {
+        try {
+            data = Files.createTempDirectory("orthopur-e2e");
+            try (ServerSocket s = new ServerSocket(0)) {
+                port = s.getLocalPort();
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        start();
+    }
+
+    String url(String path) {
+        return "http://localhost:" + port + path;
+    }
+
+    /** kill -9, then the same folder and port again. */
+    void killAndStartAgain() {
+        process.destroyForcibly();
+        try {
+            process.waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        start();
+    }
+
+    private void start() {
+        try {
+            process =
+                    new ProcessBuilder(
+                                    Path.of(System.getProperty("java.home"), "bin", "java")
+                                            .toString(),
+                                    "-jar",
+                                    JAR.toString(),
+                                    "--demo",
+                                    "--data",
+                                    data.toString(),
+                                    "--port",
+                                    Integer.toString(port))
+                            .redirectErrorStream(true)
+                            .redirectOutput(data.resolve("server.log").toFile())
+                            .start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        HttpClient http = HttpClient.newHttpClient();
+        HttpRequest ask =
+                HttpRequest.newBuilder(URI.create(url("/api/session")))
+                        .timeout(Duration.ofSeconds(2))
+                        .build();
+        Instant until = Instant.now().plus(PATIENCE);
+        while (Instant.now().isBefore(until) && process.isAlive()) {
+            try {
+                boolean answers =
+                        http.send(ask, HttpResponse.BodyHandlers.discarding()).statusCode() == 200;
+                if (answers && Files.readString(data.resolve("server.log")).contains("is ready")) {
+                    return;
+                }
+            } catch (IOException e) {
+                Thread.onSpinWait();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                break;
+            }
+        }
+        throw new IllegalStateException("The server did not start: " + log());
+    }
+
+    String log() {
+        try {
+            return Files.readString(data.resolve("server.log"));
+        } catch (IOException e) {
+            return "no log";
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+    }
+}

@@ -1,0 +1,82 @@
+package orthopur.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+
+/** Makes the pictures in docs/screenshots anew from the demo data. Run by the launcher. */
+public final class Screenshots {
+    private static final Path FOLDER = Path.of("..", "docs", "screenshots");
+
+    private Screenshots() {}
+
+    public static void main(String[] args) {
+        try (RunningServer server = new RunningServer();
+                Browser b = new Browser(server)) {
+            b.go("/sign-in");
+            b.page.getByLabel("Name").waitFor();
+            take(b, "sign-in");
+            b.signIn("Ilse Varga", "quillmere-ilse");
+            b.page.getByRole(AriaRole.TABLE).waitFor();
+            take(b, "procedures");
+            b.page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("old binder")))
+                    .click();
+            b.button(Pattern.compile("Scraper is not moved aside")).click();
+            b.page.locator(".lit-column").first().waitFor();
+            take(b, "workbench");
+            b.button(Pattern.compile("^Step 20 Sanitize")).click();
+            take(b, "workbench-step");
+            b.go("/floor");
+            b.button("Start the round").waitFor();
+            take(b, "floor-machines");
+            b.page.setViewportSize(1024, 768);
+            b.button("Start the round").click();
+            b.page.locator(".floor-verb").waitFor();
+            while (!b.floorStep().contains("Remove")) {
+                b.plainStep();
+            }
+            b.button("Pusher").click();
+            b.button("Thrust washer 1").click();
+            b.button(Pattern.compile("✓ Thrust")).waitFor();
+            take(b, "floor-step");
+            for (Locator piece : b.page.locator(".piece[aria-pressed=false]").all()) {
+                piece.scrollIntoViewIfNeeded();
+            }
+            b.button("Catch tray").click();
+            b.button("Product rod").click();
+            b.button("Thrust washer 2").click();
+            b.page.waitForFunction(
+                    "() => !Object.keys(localStorage).some(k => k.startsWith('outbox:'))");
+            b.confirm();
+            b.page.getByText("Turn the knob").waitFor();
+            while (!b.floorStep().contains("Collect")) {
+                b.plainStep();
+            }
+            b.button(Pattern.compile("wrong")).click();
+            b.page.getByRole(AriaRole.TEXTBOX).fill("Sink needed for the filler, soaked short");
+            b.button("Write it into the record").click();
+            while (!b.floorStep().contains("Sanitize")) {
+                b.plainStep();
+            }
+            b.reading("62", "18");
+            b.page.getByText("What did you do?").waitFor();
+            take(b, "floor-reading");
+            String round = b.page.url().replaceAll(".*/floor/", "");
+            b.page.setViewportSize(1280, 800);
+            b.go("/logbook");
+            b.page.getByRole(AriaRole.TABLE).waitFor();
+            take(b, "logbook");
+            b.go("/logbook/" + round);
+            b.page.getByText("Step by step").waitFor();
+            take(b, "record");
+        }
+    }
+
+    private static void take(Browser b, String name) {
+        b.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+}

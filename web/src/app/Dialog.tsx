@@ -1,0 +1,19 @@
+import { Modal } from "@mantine/core";
+import type { ReactNode } from "react";
+
+type Props = { title: string; onClose: () => void; dark?: boolean; children: ReactNode };
+
+/** A dialog that names itself. Escape and the way back in it close it; it writes no style into the page. */
+export function Dialog({ title, onClose, dark = false, children }: Props) {
+  return (
+    <Modal.Root opened onClose={onClose} centered lockScroll={false} size={dark ? "lg" : "md"}>
+      <Modal.Overlay />
+      <Modal.Content className={dark ? "floor-dialog" : undefined}>
+        <Modal.Body className="dialog">
+          <Modal.Title className="dialog-title">{title}</Modal.Title>
+          {children}
+        </Modal.Body>
+      </Modal.Content>
+    </Modal.Root>
+  );
+}
