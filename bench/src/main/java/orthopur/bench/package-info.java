@@ -1,0 +1,2 @@
+/** What has a bound is measured here. */
+package orthopur.bench;

@@ -1,0 +1,80 @@
+package orthopur.server;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockHttpSession;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+/** Somebody who is signed in and speaks the API. */
+public final class Client {
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private final MockMvc mvc;
+    private final MockHttpSession session = new MockHttpSession();
+
+    public Client(MockMvc mvc, String name, String password) {
+        this.mvc = mvc;
+        Answer a =
+                send(
+                        post("/api/session"),
+                        JSON.createObjectNode()
+                                .put("name", name)
+                                .put("password", password)
+                                .toString());
+        if (a.status() != 200) {
+            throw new IllegalStateException(a.body().toString());
+        }
+    }
+
+    public static Client ilse(MockMvc mvc) {
+        return new Client(mvc, "Ilse Varga", "quillmere-ilse");
+    }
+
+    public static Client maren(MockMvc mvc) {
+        return new Client(mvc, "Maren Oyelaran", "quillmere-maren");
+    }
+
+    /** A status and the JSON that came with it. */
+    public record Answer(int status, JsonNode body) {
+        public String detail() {
+            return body.path("detail").asText();
+        }
+    }
+
+    public Answer read(String path) {
+        return send(get(path), null);
+    }
+
+    public Answer post_(String path, String body) {
+        return send(post(path), body);
+    }
+
+    public Answer put_(String path, String revision, String body) {
+        return send(put(path).header("If-Match", revision), body);
+    }
+
+    private Answer send(MockHttpServletRequestBuilder request, String body) {
+        try {
+            request.session(session).with(csrf());
+            if (body != null) {
+                request.contentType(MediaType.APPLICATION_JSON)
+                        .content(body.getBytes(StandardCharsets.UTF_8));
+            }
+            MockHttpServletResponse r = mvc.perform(request).andReturn().getResponse();
+            String text = r.getContentAsString(StandardCharsets.UTF_8);
+            return new Answer(
+                    r.getStatus(), text.isEmpty() ? JSON.nullNode() : JSON.readTree(text));
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package orthopur.server.people;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.Mockito.when;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.Clock;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.bean.override.mockito.MockitoBean;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.server.ServerTest;
+import orthopur.server.platform.Said;
+
+/** Sign-in, lockout by the clock, and that nothing is open without a session. */
+@ServerTest
+class SignInTest {
+    @Autowired Accounts accounts;
+    @Autowired MockMvc mvc;
+    @MockitoBean Clock clock;
+
+    private long now = 1_000_000_000L;
+
+    @BeforeEach
+    void clockStands() {
+        when(clock.millis()).thenAnswer(x -> now);
+    }
+
+    @Test
+    void fiveWrongTriesLockForTenMinutesAndTheRightPasswordDoesNotHelpMeanwhile() {
+        for (int left = 4; left > 0; left--) {
+            String told =
+                    assertThrows(Said.class, () -> accounts.signIn("Pell Okonjo", "guess"))
+                            .getMessage();
+            assertTrue(told.contains(left + " tries left"), told);
+        }
+        assertThrows(Said.class, () -> accounts.signIn("Pell Okonjo", "guess"));
+        String locked =
+                assertThrows(Said.class, () -> accounts.signIn("Pell Okonjo", "quillmere-pell"))
+                        .getMessage();
+        assertTrue(locked.contains("10 more minutes"), locked);
+        now += 10 * 60_000;
+        assertEquals("Pell Okonjo", accounts.signIn("Pell Okonjo", "quillmere-pell").name());
+    }
+
+    @Test
+    void aWrongPinCountsTowardsTheLockAsWell() {
+        Person tobiah = accounts.signIn("Tobiah Renn", "quillmere-tobiah");
+        for (int i = 0; i < 5; i++) {
+            assertThrows(Said.class, () -> accounts.sign(tobiah, "0000"));
+        }
+        assertThrows(Said.class, () -> accounts.sign(tobiah, "2208"));
+        now += 10 * 60_000;
+        accounts.sign(tobiah, "2208");
+    }
+
+    @Test
+    void namesThatNobodyHasAreToldLikeWrongPasswords() {
+        String unknown =
+                assertThrows(Said.class, () -> accounts.signIn("Nobody", "x")).getMessage();
+        assertEquals("Name and password do not match.", unknown);
+        String long_ = "名前имяName".repeat(30);
+        assertEquals(
+                unknown, assertThrows(Said.class, () -> accounts.signIn(long_, "x")).getMessage());
+    }
+
+    @Test
+    void withoutASessionNothingIsToldAndWithoutATokenNothingIsTaken() throws Exception {
+        assertEquals(
+                401, mvc.perform(get("/api/procedures")).andReturn().getResponse().getStatus());
+        int status =
+                mvc.perform(
+                                post("/api/session")
+                                        .contentType(MediaType.APPLICATION_JSON)
+                                        .content(
+                                                "{\"name\":\"Ilse Varga\",\"password\":\"quillmere-ilse\"}"))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus();
+        assertEquals(403, status);
+    }
+}
