@@ -1,5 +1,5 @@
 import "./ribbon.css";
-import { type KeyboardEvent, memo, useEffect, useRef } from "react";
+import { type KeyboardEvent, memo, useEffect, useMemo, useRef } from "react";
 import type { Schemas } from "../api/client";
 import type { Step } from "./draft";
 import { type Names, summary, verbOf } from "./words";
@@ -67,17 +67,49 @@ type Props = {
   label: (action: string) => string;
 };
 
+const energyWidth = 20;
+
+function geometry(ribbon: RibbonData | null) {
+  const energies = ribbon?.energies ?? [];
+  const threads = ribbon?.surfaces ?? [];
+  const width = Math.max(17, Math.min(34, Math.floor(480 / Math.max(1, threads.length))));
+  const left = energies.length * energyWidth + 12;
+  return { energies, threads, width, left, total: left + threads.length * width + 60 };
+}
+
+type ClothProps = { ribbon: RibbonData | null; mid: number[]; height: number; lit: Finding | null };
+
+/** The threads alone: drawn anew when the verdict changes, not for every key. */
+const Cloth = memo(function Cloth({ ribbon, mid, height, lit }: ClothProps) {
+  const { energies, threads, width, left, total } = geometry(ribbon);
+  return (
+    <svg className="cloth" width={total} height={height} role="presentation">
+      <Patterns />
+      {energies.map((e, i) => (
+        <EnergyThread key={e.id} x={i * energyWidth + 10} thread={e} mid={mid} height={height} />
+      ))}
+      {threads.map((t, i) => (
+        <SurfaceThread
+          key={t.surfaces[0].id}
+          x={left + i * width}
+          width={width}
+          thread={t}
+          mid={mid}
+          height={height}
+          lit={lit?.items.some((item) => t.surfaces.some((s) => s.id === item)) ?? false}
+          litStep={lit?.step ?? 0}
+        />
+      ))}
+    </svg>
+  );
+});
+
 const severityRank = ["STOP", "FIX", "ADVISE"];
 
 export const Ribbon = memo(function Ribbon(p: Props) {
-  const rows = rowsOf(p.phases, p.folded);
-  const { mid, height } = middles(rows, p.steps.length);
-  const energies = p.ribbon?.energies ?? [];
-  const threads = p.ribbon?.surfaces ?? [];
-  const width = Math.max(17, Math.min(34, Math.floor(480 / Math.max(1, threads.length))));
-  const energyWidth = 20;
-  const left = energies.length * energyWidth + 12;
-  const total = left + threads.length * width + 60;
+  const rows = useMemo(() => rowsOf(p.phases, p.folded), [p.phases, p.folded]);
+  const { mid, height } = useMemo(() => middles(rows, p.phases.length), [rows, p.phases.length]);
+  const { energies, threads, width, left, total } = geometry(p.ribbon);
   const current = useRef<HTMLButtonElement>(null);
   const picked = p.selected;
 
@@ -140,8 +172,8 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                 selected={picked === p.steps[r.index].id}
                 worst={worst(p.steps[r.index].id)}
                 did={p.ribbon?.steps[r.index]?.sentence ?? ""}
-                words={summary(p.steps[r.index], p.names)}
-                verb={verbOf(p.steps[r.index], p.label)}
+                names={p.names}
+                label={p.label}
                 onSelect={p.onSelect}
                 onKey={p.onKey}
                 buttonRef={picked === p.steps[r.index].id ? current : null}
@@ -149,24 +181,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
             ),
           )}
         </ol>
-        <svg className="cloth" width={total} height={height} role="presentation">
-          <Patterns />
-          {energies.map((e, i) => (
-            <EnergyThread key={e.id} x={i * energyWidth + 10} thread={e} mid={mid} height={height} />
-          ))}
-          {threads.map((t, i) => (
-            <SurfaceThread
-              key={t.surfaces[0].id}
-              x={left + i * width}
-              width={width}
-              thread={t}
-              mid={mid}
-              height={height}
-              lit={p.lit !== null && t.surfaces.some((s) => p.lit?.items.includes(s.id))}
-              litStep={p.lit?.step ?? 0}
-            />
-          ))}
-        </svg>
+        <Cloth ribbon={p.ribbon} mid={mid} height={height} lit={p.lit} />
       </div>
       <ul className="sr-only" aria-label="Life of each surface">
         {threads.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}
@@ -212,14 +227,14 @@ type StepRowProps = {
   selected: boolean;
   worst: string | undefined;
   did: string;
-  words: string;
-  verb: string;
+  names: Names;
+  label: (action: string) => string;
   onSelect: (id: string) => void;
   onKey: (e: KeyboardEvent) => void;
   buttonRef: React.Ref<HTMLButtonElement> | null;
 };
 
-function StepRow(p: StepRowProps) {
+const StepRow = memo(function StepRow(p: StepRowProps) {
   const found = p.worst ? `, has a ${p.worst.toLowerCase()}` : "";
   return (
     <li>
@@ -238,14 +253,15 @@ function StepRow(p: StepRowProps) {
           <span className="sr-only">Step </span>
           {p.number}
         </span>{" "}
-        <span className="verb">{p.verb}</span> <span className="words">{p.words}</span>
+        <span className="verb">{verbOf(p.step, p.label)}</span>{" "}
+        <span className="words">{summary(p.step, p.names)}</span>
         <span className="sr-only">
           {found}. {p.did}
         </span>
       </button>
     </li>
   );
-}
+});
 
 function Patterns() {
   return (

@@ -7,7 +7,7 @@ import {
   Textarea,
   TextInput,
 } from "@mantine/core";
-import { useEffect, useState } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import type { FieldProblem, Schemas } from "../api/client";
 import { type Step, showQuantity, splitQuantity } from "./draft";
 import { fieldLabel } from "./words";
@@ -43,11 +43,14 @@ const DRYING = ["air", "fan", "heat", "towel"];
 export function StepEditor(p: Props) {
   const info = p.actions.find((a) => a.name === p.step.action);
   const problem = (field: string) => p.problems.find((x) => x.pointer.split("/")[3] === field)?.message;
-  const set = (field: keyof Step, value: unknown) => {
+  // Always the newest step, so that the fields below need not be drawn anew for a key in another one.
+  const latest = useRef(p);
+  latest.current = p;
+  const set = useCallback((field: keyof Step, value: unknown) => {
+    const { step, onChange } = latest.current;
     const empty = value === "" || value === undefined || (Array.isArray(value) && value.length === 0);
-    const next = { ...p.step, [field]: empty ? undefined : value };
-    p.onChange(next, `${p.step.id}-${field}`);
-  };
+    onChange({ ...step, [field]: empty ? undefined : value }, `${step.id}-${field}`);
+  }, []);
 
   function setAction(name: string) {
     const fields = p.actions.find((a) => a.name === name)?.fields ?? [];
@@ -72,7 +75,16 @@ export function StepEditor(p: Props) {
         error={problem("action")}
       />
       {info?.fields.map((f) => (
-        <Field key={f} field={f} set={set} problem={problem(f)} {...p} />
+        <Field
+          key={f}
+          field={f}
+          value={p.step[f as keyof Step]}
+          action={p.step.action}
+          sheet={p.sheet}
+          chemicals={p.chemicals}
+          problem={problem(f)}
+          set={set}
+        />
       ))}
       <Textarea
         label="Words for the cleaner"
@@ -112,15 +124,19 @@ export function StepEditor(p: Props) {
   );
 }
 
-type FieldProps = Props & {
+type FieldProps = {
   field: string;
+  value: unknown;
+  action: string;
+  sheet: Schemas["SheetView"];
+  chemicals: Schemas["ChemicalView"][];
   problem: string | undefined;
   set: (field: keyof Step, value: unknown) => void;
 };
 
-function Field(p: FieldProps) {
+const Field = memo(function Field(p: FieldProps) {
   const label = fieldLabel(p.field).replace(/^./, (c) => c.toUpperCase());
-  const s = p.step;
+  const list = (p.value as string[] | undefined) ?? [];
   switch (p.field) {
     case "items":
       return (
@@ -129,8 +145,8 @@ function Field(p: FieldProps) {
           searchable
           clearable
           hidePickedOptions
-          data={itemOptions(p.sheet, s.action)}
-          value={s.items ?? []}
+          data={itemOptions(p.sheet, p.action)}
+          value={list}
           onChange={(v) => p.set("items", v)}
           error={p.problem}
           maxDropdownHeight={260}
@@ -141,7 +157,7 @@ function Field(p: FieldProps) {
         <MultiSelect
           label={label}
           data={p.sheet.energies.map((e) => ({ value: e.id, label: e.name }))}
-          value={s.energies ?? []}
+          value={list}
           onChange={(v) => p.set("energies", v)}
           error={p.problem}
         />
@@ -151,26 +167,19 @@ function Field(p: FieldProps) {
         <MultiSelect
           label={label}
           data={p.sheet.checks.map((c) => ({ value: c.id, label: c.name }))}
-          value={s.checks ?? []}
+          value={list}
           onChange={(v) => p.set("checks", v)}
           error={p.problem}
         />
       );
     case "things":
-      return (
-        <TagsInput
-          label={label}
-          value={s.things ?? []}
-          onChange={(v) => p.set("things", v)}
-          error={p.problem}
-        />
-      );
+      return <TagsInput label={label} value={list} onChange={(v) => p.set("things", v)} error={p.problem} />;
     case "readings":
       return (
         <MultiSelect
           label="Readings taken"
           data={CHOICES.readings}
-          value={s.readings ?? []}
+          value={list}
           onChange={(v) => p.set("readings", v)}
           error={p.problem}
         />
@@ -183,7 +192,7 @@ function Field(p: FieldProps) {
             { value: "", label: "not stated" },
             ...p.chemicals.map((c) => ({ value: c.id, label: `${c.name}, ${c.kind}` })),
           ]}
-          value={s.chemical ?? ""}
+          value={(p.value as string) ?? ""}
           onChange={(e) => p.set("chemical", e.currentTarget.value)}
           error={p.problem}
         />
@@ -191,7 +200,7 @@ function Field(p: FieldProps) {
     case "mode":
     case "endPoint":
     case "method": {
-      const choices = p.field === "method" ? (s.action === "dry" ? DRYING : WET) : CHOICES[p.field];
+      const choices = p.field === "method" ? (p.action === "dry" ? DRYING : WET) : CHOICES[p.field];
       return (
         <NativeSelect
           label={label}
@@ -199,7 +208,7 @@ function Field(p: FieldProps) {
             ...(p.field === "mode" ? [] : [{ value: "", label: "not stated" }]),
             ...choices.map((c) => ({ value: c, label: c.replace("-", " ") })),
           ]}
-          value={(s[p.field as keyof Step] as string) ?? ""}
+          value={(p.value as string) ?? ""}
           onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.value)}
           error={p.problem}
         />
@@ -217,7 +226,7 @@ function Field(p: FieldProps) {
         <NumberInput
           label={label}
           placeholder={p.field === "count" ? "all of them" : "not stated"}
-          value={(s[p.field as keyof Step] as number) ?? ""}
+          value={(p.value as number) ?? ""}
           onChange={(v) => p.set(p.field as keyof Step, v === "" ? undefined : Number(v))}
           error={p.problem}
         />
@@ -228,7 +237,7 @@ function Field(p: FieldProps) {
       return (
         <Checkbox
           label={label}
-          checked={Boolean(s[p.field as keyof Step])}
+          checked={Boolean(p.value)}
           onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.checked)}
         />
       );
@@ -236,18 +245,18 @@ function Field(p: FieldProps) {
       return (
         <TextInput
           label={label}
-          value={(s[p.field as keyof Step] as string) ?? ""}
+          value={(p.value as string) ?? ""}
           onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.value)}
           error={p.problem}
         />
       );
   }
-}
+});
 
 /** A figure is typed with its unit, as on paper. What is no figure stays here with a word about it. */
 function QuantityField(p: FieldProps & { label: string }) {
   const field = p.field as keyof Step;
-  const stated = showQuantity(p.step[field] as Schemas["Quantity"] | undefined);
+  const stated = showQuantity(p.value as Schemas["Quantity"] | undefined);
   const [text, setText] = useState(stated);
   const [typing, setTyping] = useState(false);
   useEffect(() => {

@@ -1,6 +1,14 @@
 import "./workbench.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import {
+  type KeyboardEvent,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
@@ -95,6 +103,17 @@ type BenchProps = {
   actions: Schemas["ActionInfo"][];
 };
 
+type Running = { doc: Doc; controller: AbortController; promise: Promise<Verdict> };
+
+function begun(doc: Doc, before: Running | null): Running {
+  before?.controller.abort();
+  const controller = new AbortController();
+  const promise = unwrap(api.POST("/api/verify", { body: doc, signal: controller.signal }));
+  // Whoever waits hears of a failure; a run that was dropped has nobody waiting.
+  promise.catch(() => undefined);
+  return { doc, controller, promise };
+}
+
 /** Unsaved work of this browser, kept so that a reload loses nothing. */
 const kept = (row: Schemas["ProcedureRow"]) => `draft:${row.id}@${row.version}`;
 
@@ -136,20 +155,21 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const [verdict, setVerdict] = useState<Verdict | null>(null);
   const [problems, setProblems] = useState<FieldProblem[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const running = useRef<AbortController | null>(null);
-  useEffect(() => {
-    // Every change runs at once; an older run that is still on its way is dropped.
-    running.current?.abort();
-    const mine = new AbortController();
+  const running = useRef<Running | null>(null);
+  useLayoutEffect(() => {
+    // Every change runs at once; an older run that is still on its way is dropped, the latest wins.
+    const mine = running.current?.doc === doc ? running.current : begun(doc, running.current);
     running.current = mine;
-    unwrap(api.POST("/api/verify", { body: doc, signal: mine.signal }))
+    mine.promise
       .then((v) => {
-        setVerdict(v);
-        setProblems([]);
-        setTrouble(null);
+        if (running.current === mine) {
+          setVerdict(v);
+          setProblems([]);
+          setTrouble(null);
+        }
       })
       .catch((e) => {
-        if (mine.signal.aborted) {
+        if (running.current !== mine) {
           return;
         }
         if (e instanceof ApiProblem && e.fields.length) {
@@ -159,7 +179,6 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           setTrouble(message(e));
         }
       });
-    return () => mine.abort();
   }, [doc]);
 
   const names = useMemo(() => namesOf(sheet, chemicals), [sheet, chemicals]);
@@ -196,18 +215,22 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const index = doc.steps.findIndex((s) => s.id === selected);
   const step = index >= 0 ? doc.steps[index] : null;
   const fresh = verdict !== null && verdict.ribbon.steps.length === doc.steps.length ? verdict : null;
-  const phases = useMemo(() => {
-    const known = new Map(verdict?.ribbon.steps.map((s) => [s.id, s.phase]));
-    let last = verdict?.ribbon.steps[0]?.phase ?? "";
-    return doc.steps.map((s) => {
+  // The phases as text, so that their list stays the same one while a word is typed.
+  const known = new Map(verdict?.ribbon.steps.map((s) => [s.id, s.phase]));
+  let last = verdict?.ribbon.steps[0]?.phase ?? "";
+  const phaseText = doc.steps
+    .map((s) => {
       last = known.get(s.id) ?? last;
       return last;
-    });
-  }, [doc, verdict]);
+    })
+    .join("\n");
+  const phases = useMemo(() => phaseText.split("\n"), [phaseText]);
 
   const put = useCallback(
     (next: Doc, field: string | null = null) => {
       if (editable) {
+        // Sent before it is drawn: the answer is on its way while the letters appear.
+        running.current = begun(next, running.current);
         setHistory((h) => change(h, next, field));
         setSaid(null);
       }
@@ -372,6 +395,12 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     }
   }
 
+  // Stable for the rows, always the newest underneath.
+  const ribbonKey = useRef(onRibbonKey);
+  ribbonKey.current = onRibbonKey;
+  const onKey = useCallback((e: KeyboardEvent) => ribbonKey.current(e), []);
+  const onSelect = useCallback((s: string) => go({ step: s, show: "step" }), [go]);
+
   const stops = verdict?.stops ?? 0;
   const unjudged = problems.length > 0 || trouble !== null || verdict === null;
   const approveText = stops > 0 ? `Approve (${stops} ${stops === 1 ? "stop" : "stops"} left)` : "Approve…";
@@ -483,10 +512,8 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               folded={folded}
               onFold={onFold}
               selected={selected}
-              onSelect={(s) => {
-                go({ step: s, show: "step" });
-              }}
-              onKey={onRibbonKey}
+              onSelect={onSelect}
+              onKey={onKey}
               findings={verdict?.findings ?? []}
               lit={lit}
               names={names}

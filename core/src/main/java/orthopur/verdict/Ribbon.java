@@ -2,9 +2,12 @@ package orthopur.verdict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import orthopur.Nullable;
 import orthopur.machine.EnergyStage;
@@ -110,8 +113,9 @@ public record Ribbon(
         }
         Map<Object, List<Integer>> groups = new LinkedHashMap<>();
         Map<Object, Life> lives = new LinkedHashMap<>();
+        List<Life> told = lives(run, procedure, sheet);
         for (int s : inOrderOfRemoval(run, sheet)) {
-            Life life = life(run, procedure, sheet, s);
+            Life life = told.get(s);
             List<Finding> found = byPlace.getOrDefault(s, List.of());
             Object key = List.of(life, found.stream().map(f -> f.rule() + f.step()).toList());
             groups.computeIfAbsent(key, k -> new ArrayList<>()).add(s);
@@ -170,48 +174,76 @@ public record Ribbon(
         return all;
     }
 
-    private static Life life(Run run, Procedure procedure, SheetIndex sheet, int surface) {
-        int owner = sheet.ownerOf(surface);
-        List<Integer> covers = sheet.coversOf(surface);
-        boolean[] on = new boolean[covers.size()];
-        java.util.Arrays.fill(on, true);
-        Facts facts = Facts.afterUse();
-        int off = 0;
-        List<Span> spans = new ArrayList<>();
-        List<Mark> marks = new ArrayList<>();
-        add(spans, new Span(0, facts.stage(), false, covered(on)));
+    /** One surface's life while it is being told, step by step. */
+    private static final class Telling {
+        private final List<Span> spans = new ArrayList<>();
+        private final List<Mark> marks = new ArrayList<>();
+        private Facts facts = Facts.afterUse();
+        private int off;
+        private int covers;
+
+        private void close(int step) {
+            add(spans, new Span(step, facts.stage(), off > 0, covers > 0));
+        }
+    }
+
+    /** All lives in one walk over the steps; only what a step touches is looked at. */
+    private static List<Life> lives(Run run, Procedure procedure, SheetIndex sheet) {
+        List<Telling> all = new ArrayList<>();
+        for (int s = 0; s < sheet.surfaceCount(); s++) {
+            Telling t = new Telling();
+            t.covers = sheet.coversOf(s).size();
+            t.close(0);
+            all.add(t);
+        }
+        boolean[] open = new boolean[sheet.partCount()];
         for (int i = 0; i < run.steps().size(); i++) {
             Run.StepEffect effect = run.steps().get(i);
             Action action = procedure.steps().get(i).action();
+            Set<Integer> touched = new LinkedHashSet<>();
             for (Run.PartChange c : effect.parts()) {
-                int cover = covers.indexOf(c.part());
-                if (cover >= 0) {
-                    on[cover] = c.off() < sheet.part(c.part()).count() && !c.aside();
+                for (int s : sheet.surfacesOf(c.part())) {
+                    all.get(s).off = c.off();
+                    all.get(s).marks.add(new Mark(i + 1, moveKind(action), true));
+                    touched.add(s);
                 }
-                if (c.part() == owner) {
-                    off = c.off();
-                    marks.add(new Mark(i + 1, moveKind(action), true));
+                boolean now = c.off() == sheet.part(c.part()).count() || c.aside();
+                if (now != open[c.part()]) {
+                    open[c.part()] = now;
+                    for (String covered : sheet.part(c.part()).covers()) {
+                        int s = sheet.surfaceNamed(covered);
+                        all.get(s).covers += now ? -1 : 1;
+                        touched.add(s);
+                    }
                 }
             }
             for (Run.SurfaceChange c : effect.surfaces()) {
-                if (c.surface() == surface) {
-                    facts = c.after();
+                all.get(c.surface()).facts = c.after();
+                touched.add(c.surface());
+            }
+            String kind = kind(action);
+            if (kind != null) {
+                Set<Integer> refused = new HashSet<>(effect.refused());
+                for (int s : effect.reached()) {
+                    all.get(s).marks.add(new Mark(i + 1, kind, !refused.contains(s)));
                 }
             }
-            if (effect.reached().contains(surface)) {
-                String kind = kind(action);
-                if (kind != null) {
-                    marks.add(new Mark(i + 1, kind, !effect.refused().contains(surface)));
-                }
+            for (int s : touched) {
+                all.get(s).close(i + 1);
             }
-            add(spans, new Span(i + 1, facts.stage(), off > 0, covered(on)));
         }
-        return new Life(
-                spans,
-                marks,
-                sheet.surface(surface).zone(),
-                sheet.surface(surface).frequency().dueIn(procedure.kind()),
-                facts.meets(sheet.surface(surface).end()));
+        List<Life> lives = new ArrayList<>();
+        for (int s = 0; s < all.size(); s++) {
+            Telling t = all.get(s);
+            lives.add(
+                    new Life(
+                            t.spans,
+                            t.marks,
+                            sheet.surface(s).zone(),
+                            sheet.surface(s).frequency().dueIn(procedure.kind()),
+                            t.facts.meets(sheet.surface(s).end())));
+        }
+        return lives;
     }
 
     private static void add(List<Span> spans, Span next) {
@@ -226,15 +258,6 @@ public record Ribbon(
             }
         }
         spans.add(next);
-    }
-
-    private static boolean covered(boolean[] on) {
-        for (boolean b : on) {
-            if (b) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private static String moveKind(Action a) {
