@@ -28,7 +28,11 @@ function csrf(): string {
   return found ? decodeURIComponent(found.slice("XSRF-TOKEN=".length)) : "";
 }
 
-export const api = createClient<paths>({ baseUrl: "/", headers: { Accept: "application/json" } });
+export const api = createClient<paths>({
+  baseUrl: globalThis.location?.origin ?? "http://localhost",
+  headers: { Accept: "application/json" },
+  fetch: (request) => globalThis.fetch(request),
+});
 
 api.use({
   onRequest({ request }) {

@@ -1,12 +1,12 @@
 import "./floor.css";
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { Link, useParams } from "react-router";
-import { api, message, Offline, type Schemas, unwrap } from "../api/client";
+import { Link, useLocation, useParams } from "react-router";
+import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { useSession } from "../app/session";
 import { Hold } from "./Hold";
-import { type EntryValue, entry, flush, note, type State, send, waiting } from "./outbox";
+import { type EntryValue, entry, flush, note, refused, type State, send, waiting } from "./outbox";
 import { ReadingPad } from "./ReadingPad";
 import { Where } from "./Where";
 
@@ -47,6 +47,8 @@ function Carry({ round, pack, first }: CarryProps) {
   const [skew, setSkew] = useState(first.now - Date.now());
   const [kept, setKept] = useState(() => waiting(round).length);
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [lost, setLost] = useState<"no signal" | "signed out">("no signal");
+  const here = useLocation().pathname;
   const [looking, setLooking] = useState<string | null>(null);
   const [wrong, setWrong] = useState(false);
   const [now, setNow] = useState(() => Date.now());
@@ -67,8 +69,11 @@ function Carry({ round, pack, first }: CarryProps) {
     try {
       take(await flush(round));
       setRefusal(null);
+      setLost("no signal");
     } catch (e) {
-      setRefusal(e instanceof Offline ? null : message(e));
+      const signedOut = e instanceof ApiProblem && e.status === 401;
+      setRefusal(refused(e) ? message(e) : null);
+      setLost(signedOut ? "signed out" : "no signal");
     } finally {
       setKept(waiting(round).length);
     }
@@ -126,8 +131,13 @@ function Carry({ round, pack, first }: CarryProps) {
         <span className="floor-grow" />
         {kept > 0 && (
           <output className="floor-signal">
-            no signal, {kept} {kept === 1 ? "entry" : "entries"} kept here
+            {lost}, {kept} {kept === 1 ? "entry" : "entries"} kept here
           </output>
+        )}
+        {lost === "signed out" && (
+          <Link className="floor-leave" to="/sign-in" state={{ from: here }}>
+            Sign in again
+          </Link>
         )}
         <Link className="floor-leave" to="/floor">
           Machines
@@ -152,7 +162,7 @@ function Carry({ round, pack, first }: CarryProps) {
           onRefusal={setRefusal}
         />
       ) : (
-        <Closing round={round} pack={pack} state={state} take={take} />
+        <Closing round={round} pack={pack} state={state} take={take} write={write} />
       )}
       {wrong && step && (
         <SomethingWrong
@@ -503,7 +513,15 @@ function SomethingWrong(p: { step: PackStep; onClose: () => void; onWrite: (reas
   );
 }
 
-function Closing(p: { round: string; pack: Pack; state: State; take: (s: State) => void }) {
+type ClosingProps = {
+  round: string;
+  pack: Pack;
+  state: State;
+  take: (s: State) => void;
+  write: (step: string, kind: string, figures?: EntryValue[]) => void;
+};
+
+function Closing(p: ClosingProps) {
   const [pin, setPin] = useState("");
   const [error, setError] = useState<string | null>(null);
   const last = p.pack.steps.at(-1);
@@ -534,6 +552,28 @@ function Closing(p: { round: string; pack: Pack; state: State; take: (s: State) 
   return (
     <section className="floor-state">
       <h2>All {p.pack.steps.length} steps are done</h2>
+      {p.state.off.length > 0 && (
+        <div>
+          <p className="floor-caution">
+            Still off the machine. The round stays open until every piece is back; tap it when it is.
+          </p>
+          <div className="floor-pieces">
+            {p.pack.steps
+              .flatMap((s) => s.off.map((x) => ({ step: s.id, ...x })))
+              .filter((x) => p.state.off.includes(x.key))
+              .map((x) => (
+                <button
+                  key={x.key}
+                  className="piece"
+                  type="button"
+                  onClick={() => p.write(x.step, "piece-on", [{ name: "piece", text: x.key }])}
+                >
+                  {x.name} is back on
+                </button>
+              ))}
+          </div>
+        </div>
+      )}
       <p>Your PIN signs the round and hands it over.</p>
       <label className="pad-other">
         PIN

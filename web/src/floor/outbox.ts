@@ -1,4 +1,4 @@
-import { api, Offline, type Schemas, unwrap } from "../api/client";
+import { ApiProblem, api, type Schemas, unwrap } from "../api/client";
 
 export type Sent = Schemas["SentEntry"];
 export type State = Schemas["RoundState"];
@@ -64,11 +64,16 @@ export async function send(round: string, sent: Sent): Promise<State> {
   return unwrap(api.POST("/api/rounds/{id}/entries", { params: { path: { id: round } }, body: sent }));
 }
 
+/** The entry itself was not taken. A lost session or a server in trouble says nothing about the entry. */
+export function refused(problem: unknown): boolean {
+  return problem instanceof ApiProblem && [400, 409, 422].includes(problem.status);
+}
+
 let turn: Promise<unknown> = Promise.resolve();
 
 /**
- * Sends what is waiting, in order, one at a time. Stops at the first that cannot reach the server;
- * what the server refuses is crossed off, and its words are thrown.
+ * Sends what is waiting, in order, one at a time, and stops at the first trouble. What the server
+ * refuses is crossed off, and its words are thrown; everything else stays and is sent again.
  */
 export function flush(round: string): Promise<State | null> {
   const mine = turn.then(async () => {
@@ -78,7 +83,7 @@ export function flush(round: string): Promise<State | null> {
         state = await send(round, e);
         crossOff(round, e.id);
       } catch (problem) {
-        if (!(problem instanceof Offline)) {
+        if (refused(problem)) {
           crossOff(round, e.id);
         }
         throw problem;

@@ -128,6 +128,14 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
 
   const [restored, setRestored] = useState(false);
   const [history, setHistory] = useState<History>(() => {
+    if (
+      view.row.state === "DRAFT" &&
+      view.document.sheetVersion !== sheet.version &&
+      !localStorage.getItem(kept(view.row))
+    ) {
+      // Judged against the newest sheet, so it says so; saving takes that over.
+      return change(begin(view.document), { ...view.document, sheetVersion: sheet.version });
+    }
     const stored = localStorage.getItem(kept(view.row));
     if (stored && view.row.state === "DRAFT") {
       const k = JSON.parse(stored) as { revision: number; document: Doc };

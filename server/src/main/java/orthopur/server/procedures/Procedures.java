@@ -13,9 +13,11 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.db.tables.records.ProcedureVersionRecord;
+import orthopur.formats.FormatError;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
 import orthopur.procedure.Procedure;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
@@ -72,10 +74,23 @@ public class Procedures {
         return r;
     }
 
-    /** Reads a document and runs it through its machine. */
+    /** Reads a document and runs it through its machine as the newest sheet has it. */
     Judged judge(String text) {
         MachineSheet sheet = sheets.newest(ProcedureFormat.sheetOf(text));
         ProcedureDocument document = ProcedureFormat.document(text);
+        if (document.sheetVersion() > sheet.version()) {
+            throw new FormatError(
+                    List.of(
+                            new Problem(
+                                    "/sheetVersion",
+                                    "The procedure is for version "
+                                            + document.sheetVersion()
+                                            + " of the sheet of "
+                                            + sheet.code()
+                                            + "; the newest here is "
+                                            + sheet.version()
+                                            + ".")));
+        }
         Procedure p = ProcedureFormat.read(document, sheet, sheets.surroundings().chemicalIds());
         return new Judged(document, p, Verifier.verify(p, sheet, sheets.surroundings().context()));
     }
@@ -206,6 +221,16 @@ public class Procedures {
                     "Version " + version + " was approved already, by " + r.getApprovedBy() + ".");
         }
         unchanged(r, revision);
+        int sheetNow = sheets.newest(r.getMachine()).version();
+        int sheetThen = ProcedureFormat.document(r.getDocument()).sheetVersion();
+        if (sheetThen != sheetNow) {
+            throw Said.conflict(
+                    "It was written against version "
+                            + sheetThen
+                            + " of the sheet, which is at "
+                            + sheetNow
+                            + " now. Open it, look at the verdict and save it.");
+        }
         // Judged anew: sheet, chemicals or rules may have changed since it was saved.
         Verdict v = judge(r.getDocument()).verdict();
         if (v.stops() > 0) {
@@ -283,7 +308,8 @@ public class Procedures {
             throw Said.notFound("There is no approved version of the procedure " + id + ".");
         }
         ProcedureDocument d = ProcedureFormat.document(r.getDocument());
-        MachineSheet sheet = sheets.newest(d.sheet());
+        // The sheet it was approved against; a newer one has not been judged for it.
+        MachineSheet sheet = sheets.version(d.sheet(), d.sheetVersion());
         return new Approved(
                 r.getVersion(),
                 ProcedureFormat.read(d, sheet, sheets.surroundings().chemicalIds()),
