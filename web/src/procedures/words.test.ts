@@ -1,0 +1,97 @@
+import { describe, expect, it } from "vitest";
+import type { Step } from "./draft";
+import { rowsOf } from "./rows";
+import { editLine, namesOf, summary, verbOf } from "./words";
+
+const names = namesOf(
+  {
+    code: "M",
+    name: "Machine",
+    version: 1,
+    configuration: "",
+    energies: [{ id: "cord", name: "Motor on its cord", kind: "CORD" }],
+    checks: [{ id: "gap", name: "Gap" }],
+    parts: ["Blade", "Carriage", "Pusher", "Collar"].map((name) => ({
+      id: name.toLowerCase(),
+      name,
+      count: 1,
+      removable: true,
+      shifts: false,
+      surfaces: [],
+    })),
+  },
+  [{ id: "h12", name: "Halvern H12", kind: "chlorine", sanitizes: true, washes: false, directions: "" }],
+);
+const label = (action: string) => action.toUpperCase();
+const wash: Step = {
+  id: "w",
+  action: "wash",
+  items: ["blade", "carriage"],
+  chemical: "h12",
+  strength: { value: 62, unit: "mg/L" },
+  temperature: { value: 18, unit: "°C" },
+};
+
+describe("a step in one line", () => {
+  it("says things first, then figures with their units", () => {
+    expect(summary(wash, names)).toBe("blade, carriage, Halvern H12, 62 mg/L, 18 °C");
+  });
+
+  it("counts on from the third thing and keeps an id that nothing has", () => {
+    expect(summary({ id: "x", action: "rinse", items: ["blade", "carriage", "pusher", "moon"] }, names)).toBe(
+      "blade, carriage and 2 more",
+    );
+    expect(summary({ id: "x", action: "rinse", items: ["moon"] }, names)).toBe("moon");
+  });
+
+  it("falls back on the words for the cleaner", () => {
+    expect(summary({ id: "x", action: "record", words: "Write it down." }, names)).toBe("Write it down.");
+  });
+
+  it("names the controls by what they are used for", () => {
+    expect(verbOf({ id: "x", action: "operate", mode: "safe-position" }, label)).toBe("Set safe");
+    expect(verbOf({ id: "x", action: "operate" }, label)).toBe("OPERATE");
+  });
+});
+
+describe("a difference in one line", () => {
+  const steps: Step[] = [{ id: "a", action: "stop" }, wash];
+
+  it("tells an insertion, a move and a deletion by the numbers people see", () => {
+    const step: Step = { id: "n", action: "relieve", energies: ["cord"] };
+    expect(editLine({ edit: "insert-before", before: "w", step }, steps, names, label)).toBe(
+      "+ before step 2: RELIEVE motor on its cord",
+    );
+    expect(editLine({ edit: "insert-before", step }, steps, names, label)).toContain("at the end");
+    expect(editLine({ edit: "move", id: "w", before: "a" }, steps, names, label)).toBe(
+      "↕ step 2 goes before step 1",
+    );
+    expect(editLine({ edit: "delete", id: "a" }, steps, names, label)).toBe("− step 1");
+  });
+
+  it("tells a change by what was and what will be, and what was not stated", () => {
+    const next: Step = { ...wash, strength: { value: 100, unit: "mg/L" }, contact: { value: 60, unit: "s" } };
+    const line = editLine({ edit: "change", id: "w", step: next }, steps, names, label);
+    expect(line).toContain("strength 62 mg/L → 100 mg/L");
+    expect(line).toContain("wet contact not stated → 60 s");
+    expect(line).not.toContain("temperature");
+  });
+});
+
+describe("rows of the ribbon", () => {
+  const phases = ["Make safe", "Make safe", "Wash", "Make safe"];
+
+  it("keeps consecutive steps of one phase together and repeats a phase that comes back", () => {
+    const rows = rowsOf(phases, new Set());
+    expect(rows.filter((r) => r.kind === "phase")).toHaveLength(3);
+    expect(rows.filter((r) => r.kind === "step").map((r) => (r.kind === "step" ? r.index : -1))).toEqual([
+      0, 1, 2, 3,
+    ]);
+  });
+
+  it("folds a phase into its one line", () => {
+    const rows = rowsOf(phases, new Set(["Make safe"]));
+    expect(rows.filter((r) => r.kind === "step")).toHaveLength(1);
+    expect(rows.filter((r) => r.kind === "phase")).toHaveLength(3);
+  });
+});
