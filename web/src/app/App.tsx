@@ -16,7 +16,7 @@ function SignedIn() {
   const session = useSession();
   const here = useLocation();
   if (session.isPending) {
-    return <p className="page-state">Loading…</p>;
+    return <main className="page-state">Loading…</main>;
   }
   if (session.isError) {
     return (
@@ -37,7 +37,7 @@ function SignedIn() {
 
 function Lazy() {
   return (
-    <Suspense fallback={<p className="page-state">Loading…</p>}>
+    <Suspense fallback={<main className="page-state">Loading…</main>}>
       <Outlet />
     </Suspense>
   );

@@ -35,7 +35,7 @@ export function Shell() {
           Sign out
         </button>
       </header>
-      <Suspense fallback={<p className="page-state">Loading…</p>}>
+      <Suspense fallback={<main className="page-state">Loading…</main>}>
         <Outlet />
       </Suspense>
     </div>

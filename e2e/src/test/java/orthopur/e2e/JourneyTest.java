@@ -49,6 +49,7 @@ class JourneyTest {
     }
 
     private void accessible() {
+        b.page.locator("h1").first().waitFor();
         assertEquals(List.of(), b.axe(), b.page.url());
     }
 

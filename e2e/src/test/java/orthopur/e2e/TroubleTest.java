@@ -89,7 +89,7 @@ class TroubleTest {
         b.page.getByLabel("Words for the cleaner").fill("Fetch it all, then begin.");
         assertThat(b.button("Save")).isEnabled();
         b.page.reload();
-        assertThat(b.text("put back")).isVisible();
+        assertThat(b.text("Unsaved changes from this browser")).isVisible();
         assertThat(b.page.getByLabel("Words for the cleaner"))
                 .hasValue("Fetch it all, then begin.");
         b.button("Undo").click();

@@ -72,19 +72,11 @@ class PlatformConfig implements WebMvcConfigurer {
                 .toList();
     }
 
-    /** Deep links of the web client all open its one page. */
+    /** Deep links of the web client all open its one page, which says so where nothing is there. */
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
         for (String path :
-                List.of(
-                        "/",
-                        "/sign-in",
-                        "/procedures",
-                        "/procedures/**",
-                        "/floor",
-                        "/floor/**",
-                        "/logbook",
-                        "/logbook/**")) {
+                List.of("/", "/{place:[^.]*}", "/procedures/**", "/floor/**", "/logbook/**")) {
             registry.addViewController(path).setViewName("forward:/index.html");
         }
     }
