@@ -67,11 +67,11 @@ const router = createBrowserRouter([
             children: [
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
-              { path: "/floor", element: <FloorPick /> },
               { path: "/logbook", element: <RoundList /> },
               { path: "/logbook/:round", element: <RoundRecord /> },
             ],
           },
+          { path: "/floor", element: <FloorPick /> },
           { path: "/floor/:round", element: <Round /> },
         ],
       },

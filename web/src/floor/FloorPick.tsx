@@ -1,8 +1,10 @@
+import "./floor.css";
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { api, message, unwrap } from "../api/client";
 import { useSession } from "../app/session";
 
+/** What can be carried out, in targets for wet gloves. */
 export default function FloorPick() {
   const rows = useQuery({ queryKey: ["floor"], queryFn: () => unwrap(api.GET("/api/floor")) });
   const session = useSession();
@@ -14,79 +16,65 @@ export default function FloorPick() {
   });
 
   return (
-    <main className="page">
-      <div className="page-head">
+    <main className="floor">
+      <header className="floor-head">
         <h1>Which machine?</h1>
-      </div>
+        <span>{session.data?.name}</span>
+        <span className="floor-grow" />
+        <Link className="floor-leave" to="/procedures">
+          To the desk
+        </Link>
+      </header>
       {start.isError && (
-        <p className="note stop" role="alert">
+        <p className="floor-refusal floor-pad" role="alert">
           {message(start.error)}
         </p>
       )}
-      {rows.isPending && <p className="page-state">Loading…</p>}
+      {rows.isPending && <p className="floor-state">Loading…</p>}
       {rows.isError && (
-        <div className="page-state" role="alert">
+        <div className="floor-state" role="alert">
           <p>{message(rows.error)}</p>
-          <button className="btn" type="button" onClick={() => rows.refetch()}>
+          <button className="floor-btn" type="button" onClick={() => rows.refetch()}>
             Try again
           </button>
         </div>
       )}
       {rows.data?.length === 0 && (
-        <p className="page-state">No procedure is approved yet, so there is nothing to carry out.</p>
+        <p className="floor-state">No procedure is approved yet, so there is nothing to carry out.</p>
       )}
-      {rows.data && rows.data.length > 0 && (
-        <table className="table">
-          <thead>
-            <tr>
-              <th scope="col">Machine</th>
-              <th scope="col">Procedure</th>
-              <th scope="col">Now</th>
-              <th scope="col">
-                <span className="sr-only">Start</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.data.map((r) => (
-              <tr key={r.procedure}>
-                <td>
-                  <strong>{r.machine}</strong>
-                </td>
-                <td>
-                  {r.title}
-                  <div className="quiet">
-                    {r.kind.replaceAll("-", " ")}, version {r.version}
-                  </div>
-                </td>
-                <td>{r.openRound ? `being cleaned, started by ${r.startedBy}` : "no round open"}</td>
-                <td>
-                  {r.openRound ? (
-                    <button
-                      className="btn main"
-                      type="button"
-                      onClick={() => navigate(`/floor/${r.openRound}`)}
-                    >
-                      {mayWork ? "Go on" : "Look"}
-                    </button>
-                  ) : (
-                    mayWork && (
-                      <button
-                        className="btn main"
-                        type="button"
-                        disabled={start.isPending}
-                        onClick={() => start.mutate(r.procedure)}
-                      >
-                        Start the round
-                      </button>
-                    )
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      <ul className="floor-machines" aria-label="Approved procedures">
+        {rows.data?.map((r) => (
+          <li key={r.procedure}>
+            <div>
+              <strong>{r.machine}</strong> {r.title}
+              <p>
+                {r.kind.replaceAll("-", " ")}, version {r.version}
+                {r.openRound ? `; being cleaned, started by ${r.startedBy}` : ""}
+              </p>
+            </div>
+            {r.openRound ? (
+              <button
+                className="floor-btn now"
+                type="button"
+                onClick={() => navigate(`/floor/${r.openRound}`)}
+              >
+                {mayWork ? "Go on" : "Look"}
+              </button>
+            ) : (
+              mayWork && (
+                <button
+                  className="floor-btn"
+                  type="button"
+                  disabled={start.isPending}
+                  onClick={() => start.mutate(r.procedure)}
+                >
+                  Start the round
+                </button>
+              )
+            )}
+          </li>
+        ))}
+      </ul>
     </main>
   );
 }

@@ -29,11 +29,12 @@ public final class Screenshots {
             b.page.locator(".lit-column").first().waitFor();
             take(b, "workbench");
             b.button(Pattern.compile("^Step 20 Sanitize")).click();
+            b.page.getByLabel("Strength").waitFor();
             take(b, "workbench-step");
             b.go("/floor");
             b.button("Start the round").waitFor();
-            take(b, "floor-machines");
             b.page.setViewportSize(1024, 768);
+            take(b, "floor-machines");
             b.button("Start the round").click();
             b.page.locator(".floor-verb").waitFor();
             while (!b.floorStep().contains("Remove")) {

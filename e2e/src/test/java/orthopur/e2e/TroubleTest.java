@@ -109,7 +109,7 @@ class TroubleTest {
         assertEquals(0, b.button(Pattern.compile("^(Approve|Save|Undo|Add a step)")).count());
         assertEquals(0, b.page.locator(".btn.mend").count());
         b.go("/floor");
-        b.page.getByRole(AriaRole.TABLE).waitFor();
+        b.text("Disc slicer").first().waitFor();
         assertEquals(0, b.button("Start the round").count());
         b.go("/procedures/nowhere/1");
         assertThat(b.page.getByRole(AriaRole.ALERT)).containsText("There is no version 1");

@@ -1,0 +1,109 @@
+package orthopur.server.floor;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import orthopur.roundpack.Entry;
+import orthopur.server.floor.EntryEnvelope.EntryValue;
+import orthopur.server.platform.Said;
+
+/** The envelope: every field is under the hash, every kind is read with its figures and units. */
+class EntryEnvelopeTest {
+    private static EntryEnvelope envelope(
+            String who, long tabletTime, List<EntryValue> figures, String prev) {
+        return new EntryEnvelope(
+                "id",
+                "round",
+                "pack",
+                "step",
+                "reading",
+                figures,
+                who,
+                "tablet",
+                tabletTime,
+                2,
+                prev);
+    }
+
+    private static EntryValue number(String name, double value, String unit) {
+        return new EntryValue(name, value, unit, null);
+    }
+
+    private static EntryValue text(String name, String text) {
+        return new EntryValue(name, null, null, text);
+    }
+
+    private static final List<EntryValue> READING =
+            List.of(
+                    text("instrument", "probe"),
+                    number("strength", 62, "mg/L"),
+                    number("temperature", 18, "°C"));
+
+    @Test
+    void anyOtherFieldIsAnotherHash() {
+        String hash = envelope("Maren", 1, READING, "0").hash();
+        assertEquals(64, hash.length());
+        assertEquals(hash, envelope("Maren", 1, READING, "0").hash());
+        assertNotEquals(hash, envelope("Tobiah", 1, READING, "0").hash());
+        assertNotEquals(hash, envelope("Maren", 2, READING, "0").hash());
+        assertNotEquals(hash, envelope("Maren", 1, READING, "1").hash());
+        assertNotEquals(
+                hash,
+                envelope(
+                                "Maren",
+                                1,
+                                List.of(
+                                        READING.get(0),
+                                        number("strength", 63, "mg/L"),
+                                        READING.get(2)),
+                                "0")
+                        .hash());
+    }
+
+    @Test
+    void everyKindIsReadWithItsFigures() {
+        Entry reading = envelope("Maren", 1, READING, "0").entry();
+        assertEquals(new Entry.ReadingTaken("step", "probe", 62, 18), reading);
+        assertEquals(
+                new Entry.PieceMoved("s", "seal#1", true),
+                EntryEnvelope.entry("piece-off", "s", List.of(text("piece", "seal#1"))));
+        assertEquals(
+                new Entry.PieceMoved("s", "seal#1", false),
+                EntryEnvelope.entry("piece-on", "s", List.of(text("piece", "seal#1"))));
+        assertInstanceOf(
+                Entry.TimerStarted.class, EntryEnvelope.entry("timer-started", "s", List.of()));
+        assertInstanceOf(
+                Entry.RoundClosed.class, EntryEnvelope.entry("round-closed", "s", List.of()));
+        Entry.CheckMade seen =
+                assertInstanceOf(
+                        Entry.CheckMade.class,
+                        EntryEnvelope.entry("check", "s", List.of(text("check", "gap"))));
+        assertNull(seen.value());
+        assertEquals(
+                new Entry.Deviation("s", "why"),
+                EntryEnvelope.entry("deviation", "s", List.of(text("reason", "why"))));
+        assertEquals(
+                new Entry.CorrectiveAction("s", "what"),
+                EntryEnvelope.entry("corrective", "s", List.of(text("text", "what"))));
+    }
+
+    @Test
+    void aFigureWithoutItsUnitOrAKindThatIsNoneIsRefused() {
+        List<EntryValue> fahrenheit =
+                List.of(READING.get(0), READING.get(1), number("temperature", 64, "°F"));
+        String told =
+                assertThrows(Said.class, () -> EntryEnvelope.entry("reading", "s", fahrenheit))
+                        .getMessage();
+        assertTrue(told.contains("temperature has to be in °C"), told);
+        assertThrows(Said.class, () -> EntryEnvelope.entry("reading", "s", List.of()));
+        assertThrows(Said.class, () -> EntryEnvelope.entry("dance", "s", List.of()));
+        List<EntryValue> novel = List.of(text("reason", "x".repeat(2001)));
+        assertThrows(Said.class, () -> EntryEnvelope.entry("deviation", "s", novel));
+    }
+}

@@ -1,0 +1,96 @@
+package orthopur.server.machines;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.formats.FormatError;
+import orthopur.formats.SheetFormat;
+import orthopur.server.Client;
+import orthopur.server.Client.Answer;
+import orthopur.server.ServerTest;
+import orthopur.server.platform.Said;
+
+/** Sheets in their versions, on real SQLite, and what a newer one does to drafts and rounds. */
+@ServerTest
+@DirtiesContext
+class SheetsTest {
+    @Autowired Sheets sheets;
+    @Autowired MockMvc mvc;
+
+    private static String text() throws Exception {
+        return Files.readString(Path.of("..", "demo", "machines", "QK-SL1.json"));
+    }
+
+    @Test
+    void aVersionNeverChangesAndTheNewestIsTheHighest() throws Exception {
+        assertThrows(Said.class, () -> sheets.add(SheetFormat.read(text())));
+        String other = text().replace("\"code\" : \"QK-SL1\"", "\"code\" : \"QK-SL9\"");
+        sheets.add(SheetFormat.read(other.replace("\"version\" : 7", "\"version\" : 10")));
+        sheets.add(SheetFormat.read(other.replace("\"version\" : 7", "\"version\" : 9")));
+        assertEquals(10, sheets.newest("QK-SL9").version());
+        assertEquals(9, sheets.version("QK-SL9", 9).version());
+        assertEquals(2, sheets.all().size());
+        assertThrows(Said.class, () -> sheets.newest("QK-NO"));
+        assertThrows(Said.class, () -> sheets.version("QK-SL9", 11));
+    }
+
+    @Test
+    void theSiteIsCheckedBeforeItReplacesTheOldOne() {
+        String before = sheets.surroundings().site().name();
+        assertThrows(
+                FormatError.class, () -> sheets.site("{\"name\":\"x\"}", "{\"chemicals\":[]}"));
+        assertEquals(before, sheets.surroundings().site().name());
+        assertEquals(310, sheets.surroundings().site().mains().hardness().mgPerL());
+        assertEquals(3, sheets.surroundings().chemicalIds().size());
+    }
+
+    @Test
+    void aNewerSheetIsJudgedForDraftsAndNotForWhatWasApproved() throws Exception {
+        Client ilse = Client.ilse(mvc);
+        ilse.post_("/api/procedures/qk-sl1-end-of-shift/versions", "{\"from\":1}");
+        assertEquals(
+                201,
+                ilse.post_("/api/files", text().replace("\"version\" : 7", "\"version\" : 8"))
+                        .status());
+        Answer approve =
+                ilse.post_(
+                        "/api/procedures/qk-sl1-end-of-shift/versions/2/approval",
+                        "{\"revision\":1,\"pin\":\"4711\"}");
+        assertEquals(409, approve.status());
+        assertTrue(
+                approve.detail().contains("version 7 of the sheet, which is at 8"),
+                approve.detail());
+        String draft =
+                ilse.read("/api/procedures/qk-sl1-end-of-shift/versions/2")
+                        .body()
+                        .get("document")
+                        .toString();
+        String now = draft.replace("\"sheetVersion\":7", "\"sheetVersion\":8");
+        assertEquals(
+                422,
+                ilse.post_(
+                                "/api/verify",
+                                draft.replace("\"sheetVersion\":7", "\"sheetVersion\":99"))
+                        .status());
+        assertEquals(
+                200,
+                ilse.put_("/api/procedures/qk-sl1-end-of-shift/versions/2", "\"1\"", now).status());
+        Answer round =
+                Client.maren(mvc).post_("/api/rounds", "{\"procedure\":\"qk-sl1-end-of-shift\"}");
+        assertEquals(
+                7, round.body().at("/pack/sheetVersion").asInt(), "carried out as it was approved");
+        assertEquals(
+                200,
+                ilse.post_(
+                                "/api/procedures/qk-sl1-end-of-shift/versions/2/approval",
+                                "{\"revision\":2,\"pin\":\"4711\"}")
+                        .status());
+    }
+}
