@@ -137,10 +137,10 @@ class JourneyTest {
         b.signIn("Maren Oyelaran", "quillmere-maren");
         b.page.waitForURL("**/procedures");
         b.go("/floor");
-        b.page.getByRole(AriaRole.TABLE).waitFor();
+        b.button("Start the round").first().waitFor();
         accessible();
         b.page.setViewportSize(1024, 768);
-        b.page.getByRole(AriaRole.ROW)
+        b.page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("old binder"))
                 .getByRole(AriaRole.BUTTON)
                 .click();
