@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -48,6 +49,9 @@ final class Browser implements AutoCloseable {
                                 new com.microsoft.playwright.Browser.NewContextOptions()
                                         .setViewportSize(1280, 800))
                         .newPage();
+        // Patient, because a shared machine may be slow; nothing waits longer than it has to.
+        page.setDefaultTimeout(60_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
         page.onPageError(complaints::add);
         page.onConsoleMessage(
                 m -> {

@@ -13,8 +13,7 @@ import org.junit.jupiter.api.Test;
 class KeyboardTest {
     @Test
     void theWholeWorkbenchByKeyboard() {
-        try (RunningServer server = new RunningServer();
-                Browser b = new Browser(server)) {
+        try (Browser b = new Browser(RunningServer.shared())) {
             b.signIn("Ilse Varga", "quillmere-ilse");
             b.page.waitForURL("**/procedures");
             b.go("/procedures/qk-sl1-draft/1");

@@ -15,11 +15,22 @@ import java.time.Instant;
 /** The built jar as a process of its own, with the demo site in a fresh folder. */
 final class RunningServer implements AutoCloseable {
     private static final Path JAR = Path.of("..", "server", "target", "orthopur-server.jar");
-    private static final Duration PATIENCE = Duration.ofSeconds(90);
+    private static final Duration PATIENCE = Duration.ofSeconds(180);
 
     private final Path data;
     private final int port;
     private Process process;
+
+    private static RunningServer shared;
+
+    /** One server for all journeys that leave the demo as they found it; stopped with the JVM. */
+    static synchronized RunningServer shared() {
+        if (shared == null) {
+            shared = new RunningServer();
+            Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
+        }
+        return shared;
+    }
 
     RunningServer() {
         try {

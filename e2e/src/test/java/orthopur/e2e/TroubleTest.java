@@ -12,31 +12,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** When things go wrong: bad files, no rights, a lost signal, a narrow tablet. */
 class TroubleTest {
-    private static RunningServer server;
     private Browser b;
-
-    @BeforeAll
-    static void startServer() {
-        server = new RunningServer();
-    }
-
-    @AfterAll
-    static void stopServer() {
-        server.close();
-    }
 
     @BeforeEach
     void openBrowser() {
-        b = new Browser(server);
+        b = new Browser(RunningServer.shared());
     }
 
     @AfterEach
