@@ -45,6 +45,21 @@ public final class ProcedureCheck {
                                     "\""
                                             + item
                                             + "\" is a surface; only parts come off, move or go back."));
+                } else if (parts.contains(item) && !movable(action, item, sheet)) {
+                    // Taken as done it would open what it covers and leave every danger zone.
+                    problems.add(
+                            new Problem(
+                                    at + "/items/" + k,
+                                    "\""
+                                            + item
+                                            + "\" does not "
+                                            + (action instanceof Action.Shift
+                                                            || action instanceof Action.Return
+                                                    ? "move aside"
+                                                    : "come off")
+                                            + " by the sheet of "
+                                            + sheet.code()
+                                            + "."));
                 } else if (!parts.contains(item) && !surfaces.contains(item)) {
                     problems.add(unknown(at + "/items/" + k, "part or surface", item, sheet));
                 }
@@ -76,6 +91,20 @@ public final class ProcedureCheck {
             }
         }
         return problems;
+    }
+
+    private static boolean movable(Action action, String item, MachineSheet sheet) {
+        return sheet.parts().stream()
+                .filter(p -> p.id().equals(item))
+                .allMatch(
+                        p ->
+                                switch (action) {
+                                    case Action.Remove a -> p.removable();
+                                    case Action.Install a -> p.removable();
+                                    case Action.Shift a -> p.shifts();
+                                    case Action.Return a -> p.shifts();
+                                    default -> true;
+                                });
     }
 
     /** The chemical that a step names, if it takes one and names one. */

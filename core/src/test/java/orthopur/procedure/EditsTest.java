@@ -83,4 +83,22 @@ class EditsTest {
                         "stop", new Action.Operate(Action.Mode.STOP, List.of("steam"), List.of()));
         assertEquals(1, ProcedureCheck.check(s, Bench.SHEET, Set.of("chlor", "soap")).size());
     }
+
+    /** Whoever "removes" the drum would be out of its danger zone on paper only. */
+    @Test
+    void whatTheSheetHoldsFastDoesNotComeOffOrMoveAside() {
+        Set<String> chemicals = Set.of("chlor", "soap");
+        Procedure off =
+                Bench.with("off-1", new Action.Remove(List.of("hopper", "drum"), null, null));
+        Problem p = ProcedureCheck.check(off, Bench.SHEET, chemicals).getFirst();
+        assertEquals("/steps/" + off.placeOf("off-1") + "/items/1", p.pointer());
+        assertTrue(p.message().contains("does not come off"), p.message());
+        Procedure aside = Bench.with("aside", new Action.Shift(List.of("hopper")));
+        assertTrue(
+                ProcedureCheck.check(aside, Bench.SHEET, chemicals)
+                        .getFirst()
+                        .message()
+                        .contains("move aside"));
+        assertEquals(List.of(), ProcedureCheck.check(P, Bench.SHEET, chemicals));
+    }
 }

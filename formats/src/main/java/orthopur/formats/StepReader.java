@@ -149,6 +149,9 @@ final class StepReader {
             }
         }
         Temperature t = quantity("temperature", d.temperature(), UnitText::temperature);
+        if (t != null && (t.celsius() < 0 || t.celsius() > 100)) {
+            say("temperature", "Water is at " + t.shown() + "; allowed is 0 to 100 °C.");
+        }
         Volume v = quantity("volume", d.volume(), UnitText::volume);
         return new Solution(
                 d.chemical(), quantity("strength", d.strength(), UnitText::dosage), t, ph, v);

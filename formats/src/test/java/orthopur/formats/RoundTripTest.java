@@ -189,6 +189,9 @@ class RoundTripTest {
                                         "\"action\" : \"wash-hands\"",
                                         "\"action\" : \"wash-hands\", \"count\" : 2"))
                         .contains("/steps/19/count"));
+        assertTrue(
+                pointers(good.replaceFirst("\"value\" : 18\\.0", "\"value\" : 130"))
+                        .contains("/steps/20/temperature"));
         assertTrue(pointers(good.replace("\"ph\" : 7.4", "\"ph\" : 15")).contains("/steps/20/ph"));
         assertTrue(
                 pointers(good.replace("\"people\" : 1,\n  \"ppe\"", "\"people\" : 0,\n  \"ppe\""))
