@@ -11,8 +11,8 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import orthopur.mixing.CalcAnswer;
-import orthopur.mixing.Calculations;
+import orthopur.calculation.CalcAnswer;
+import orthopur.calculation.Calculations;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
 

@@ -5,11 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import orthopur.formats.Json;
-import orthopur.mixing.CalcAnswer;
-import orthopur.mixing.CalcAnswer.Amount;
-import orthopur.mixing.Calculation;
-import orthopur.mixing.Calculations;
-import orthopur.mixing.RefusedInput;
+import orthopur.calculation.CalcAnswer;
+import orthopur.calculation.CalcAnswer.Amount;
+import orthopur.calculation.Calculation;
+import orthopur.calculation.Calculations;
+import orthopur.calculation.RefusedInput;
 import orthopur.quantity.Show;
 import orthopur.rulebook.PublicCodes;
 

@@ -1,4 +1,4 @@
-package orthopur.mixing;
+package orthopur.calculation;
 
 import java.util.List;
 import java.util.Map;

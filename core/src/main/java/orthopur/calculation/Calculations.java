@@ -1,4 +1,4 @@
-package orthopur.mixing;
+package orthopur.calculation;
 
 import java.util.List;
 import java.util.Map;
@@ -7,7 +7,30 @@ import orthopur.rulebook.RuleBook;
 
 /** All calculations by name. */
 public final class Calculations {
-    private static final List<Calculation> ALL = List.of(new Dilute(), new Limit(), new Correct());
+    private static final List<Calculation> ALL =
+            List.of(
+                    new Dilute(),
+                    new LabelRatio(),
+                    new Correct(),
+                    new Reading(),
+                    new FreeChlorine(),
+                    new Limit(),
+                    new Fade(),
+                    new Blend(),
+                    new Cool(),
+                    new RinseFills(),
+                    new RinseFlush(),
+                    new Line(),
+                    new Caustic(),
+                    new ChaseOut(),
+                    new Heat(),
+                    new HotWater(),
+                    new CleanInterval(),
+                    new LiftLimit(),
+                    new Cost(),
+                    new Trend(),
+                    new StockDays(),
+                    new SwabSample());
 
     private Calculations() {}
 

@@ -1,9 +1,12 @@
-package orthopur.mixing;
+package orthopur.calculation;
 
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import orthopur.mixing.CalcAnswer.Amount;
+import orthopur.calculation.CalcAnswer.Amount;
+import orthopur.mixing.Correction;
+import orthopur.mixing.Interval;
+import orthopur.mixing.Measure;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.UnitText;
@@ -12,7 +15,8 @@ import orthopur.rulebook.RuleBook;
 
 /**
  * Brings a vessel to its target. Low: x = V(c₂−c₁)/(c_s−c₂) of concentrate. High: V(c₁/c₂−1) of
- * water. Where the room left is given and the water does not fit: draw off V − V·c₂/c₁ and refill.
+ * water. An interval for reading or target (49..75mg/L, 62±13mg/L) is brought inside as a whole.
+ * Where the room left is given and the water does not fit: draw off V − V·c₂/c₁ and refill.
  */
 final class Correct implements Calculation {
     @Override
@@ -31,6 +35,11 @@ final class Correct implements Calculation {
         if (volume.litres() <= 0) {
             throw new RefusedInput(
                     "volume", "The input volume is 0 L; nothing to correct.", "above 0 L");
+        }
+        Interval around = in.interval("reading");
+        Interval aim = in.interval("target");
+        if (around.low() < around.high() || aim.low() < aim.high()) {
+            return wholeInterval(in, volume, around, aim);
         }
         Strength reading = in.read("reading", UnitText::strength);
         Strength target = in.read("target", UnitText::strength);
@@ -85,8 +94,55 @@ final class Correct implements Calculation {
                 null,
                 formula,
                 List.of(
-                        "The reading is taken as exact; on the floor its whole interval is used.",
+                        "The reading is taken as exact; give 62±13mg/L or 49..75mg/L where it is not.",
                         "Stir, wait one minute and read again. The label comes first."));
+    }
+
+    /** Aims for all that the reading can mean inside the target, ceiling included. */
+    private CalcAnswer wholeInterval(
+            CalcInputs in, Volume volume, Interval reading, Interval target) {
+        Worked w =
+                new Worked(this, in)
+                        .assume("All that the reading can mean is brought inside the target.")
+                        .assume("Stir, wait one minute and read again. The label comes first.");
+        double v = volume.litres();
+        double ceiling = target.high();
+        Interval after;
+        if (reading.low() >= target.low() && reading.high() <= ceiling) {
+            after = reading;
+            w.result(0, "mL").also("add", "nothing");
+        } else if (reading.low() < target.low()) {
+            Strength stock = in.stock("stock", "density");
+            if (stock.mgPerL() <= target.low()) {
+                throw new RefusedInput(
+                        "target",
+                        "The stock is not stronger than the target.",
+                        "below " + stock.shown());
+            }
+            Correction c =
+                    Correction.raise(
+                            volume,
+                            reading,
+                            new Strength(target.low()),
+                            new Strength(ceiling),
+                            stock);
+            after = c.after();
+            w.result(c.add().millilitres(), "mL").also("add", "concentrate");
+        } else {
+            double water = v * (reading.high() / ceiling - 1);
+            after = new Interval(reading.low() * v / (v + water), ceiling);
+            w.result(water, "L").also("add", "water");
+        }
+        boolean inside = after.low() >= target.low() - 1e-9 && after.high() <= ceiling + 1e-9;
+        if (!inside) {
+            w.also("change", "cannot tell: use a finer test or start again");
+        }
+        return w.also("strengthThenLow", after.low(), "mg/L")
+                .also("strengthThenHigh", after.high(), "mg/L")
+                .verdict(inside ? "in" : "cannot-tell")
+                .formula(
+                        "%s L read as %s to %s mg/L becomes %s to %s mg/L",
+                        v, reading.low(), reading.high(), after.low(), after.high());
     }
 
     private static String n(double value) {

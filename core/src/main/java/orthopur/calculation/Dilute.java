@@ -1,9 +1,10 @@
-package orthopur.mixing;
+package orthopur.calculation;
 
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import orthopur.mixing.CalcAnswer.Amount;
+import orthopur.calculation.CalcAnswer.Amount;
+import orthopur.mixing.Measure;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.UnitText;

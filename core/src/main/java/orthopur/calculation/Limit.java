@@ -1,4 +1,4 @@
-package orthopur.mixing;
+package orthopur.calculation;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -6,9 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import orthopur.Nullable;
+import orthopur.calculation.CalcAnswer.Amount;
 import orthopur.chemical.ChemicalKind;
 import orthopur.chemical.Label;
-import orthopur.mixing.CalcAnswer.Amount;
+import orthopur.mixing.SanitizerLimit;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Ph;

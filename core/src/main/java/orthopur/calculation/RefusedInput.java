@@ -1,4 +1,4 @@
-package orthopur.mixing;
+package orthopur.calculation;
 
 /** An input that a calculation does not take: names the key and the allowed range. */
 public final class RefusedInput extends IllegalArgumentException {

@@ -82,6 +82,49 @@ public final class UnitText {
         return Duration.ofMillis(Math.round(seconds * 1000));
     }
 
+    public static Length length(double value, String unit) {
+        return switch (plain(unit)) {
+            case "mm" -> new Length(value / 1000);
+            case "cm" -> new Length(value / 100);
+            case "m" -> new Length(value);
+            case "in" -> new Length(value * 0.0254);
+            case "ft" -> new Length(value * 0.3048);
+            default -> throw unknown("length", value, unit, "mm, cm, m, in, ft");
+        };
+    }
+
+    public static Flow flow(double value, String unit) {
+        return switch (plain(unit)) {
+            case "l/min" -> new Flow(value);
+            case "l/s" -> new Flow(value * 60);
+            case "l/h" -> new Flow(value / 60);
+            case "ml/s" -> new Flow(value * 60 / 1000);
+            case "ml/min" -> new Flow(value / 1000);
+            case "gal/min", "gpm" -> new Flow(value * US_GALLON);
+            default -> throw unknown("flow", value, unit, "L/min, L/s, L/h, mL/s, mL/min, gal/min");
+        };
+    }
+
+    /** Metres a second, above 0 to 100. */
+    public static double velocity(double value, String unit) {
+        double v =
+                switch (plain(unit)) {
+                    case "m/s" -> value;
+                    case "ft/s" -> value * 0.3048;
+                    default -> throw unknown("velocity", value, unit, "m/s, ft/s");
+                };
+        return OutOfRange.check("velocity", v, Double.MIN_VALUE, 100, "above 0 to 100 m/s");
+    }
+
+    public static Mass mass(double value, String unit) {
+        return switch (plain(unit)) {
+            case "g" -> new Mass(value / 1000);
+            case "kg" -> new Mass(value);
+            case "lb" -> new Mass(value * 0.45359237);
+            default -> throw unknown("mass", value, unit, "g, kg, lb");
+        };
+    }
+
     private static String plain(String unit) {
         return unit.toLowerCase(Locale.ROOT).replace(" ", "").replace("º", "°");
     }

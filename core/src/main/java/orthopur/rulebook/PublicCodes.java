@@ -8,6 +8,9 @@ public final class PublicCodes {
     private static final String FC_703 = "Food Code 2022, 4-703.11(C)";
     private static final String CFR_940 = "40 CFR 180.940(a)";
 
+    private static final String FC_602_C = "Food Code 2022, 4-602.11(C)";
+    private static final String FC_602_D = "Food Code 2022, 4-602.11(D)(2)";
+
     private PublicCodes() {}
 
     /** The book as it ships. */
@@ -156,6 +159,51 @@ public final class PublicCodes {
                                 30,
                                 "s",
                                 "Food Code 2022, 4-703.11(A)"),
+                        f(
+                                "hot-water.ware-surface",
+                                "Surface of ware in a hot-water machine, least",
+                                71,
+                                "°C",
+                                "Food Code 2022, 4-703.11(B)"),
+                        f("clock.hours", "In use with controlled food, most", 4, "h", FC_602_C),
+                        f("room.row-1.highest", "Cold room, first row", 5, "°C", FC_602_D),
+                        f("room.row-1.hours", "First row, hours", 24, "h", FC_602_D),
+                        f("room.row-2.highest", "Cold room, second row", 7.2, "°C", FC_602_D),
+                        f("room.row-2.hours", "Second row, hours", 20, "h", FC_602_D),
+                        f("room.row-3.highest", "Cold room, third row", 10, "°C", FC_602_D),
+                        f("room.row-3.hours", "Third row, hours", 16, "h", FC_602_D),
+                        f("room.row-4.highest", "Cold room, fourth row", 12.8, "°C", FC_602_D),
+                        f("room.row-4.hours", "Fourth row, hours", 10, "h", FC_602_D),
+                        f(
+                                "lift.load-constant",
+                                "Heaviest lift under the best conditions",
+                                23,
+                                "kg",
+                                "NIOSH lifting equation, DHHS 94-110"),
+                        f(
+                                "chase-out.factor",
+                                "First product thrown away, times the passage's volume",
+                                1.5,
+                                "ratio",
+                                "default of this program"),
+                        f(
+                                "line.cleaner",
+                                "Cleaner to make, times the line's volume",
+                                1.5,
+                                "ratio",
+                                "default of this program"),
+                        f(
+                                "line.turbulent",
+                                "Turbulent flow from this Reynolds number",
+                                4000,
+                                "ratio",
+                                "fluid mechanics of pipes"),
+                        f(
+                                "instrument.uncertainty",
+                                "Uncertainty of one strength reading, unless it is known better",
+                                10,
+                                "%",
+                                "default of this program"),
                         f(
                                 "touch.limit",
                                 "Hottest a bare hand may touch",

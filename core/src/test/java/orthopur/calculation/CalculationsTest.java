@@ -1,4 +1,4 @@
-package orthopur.mixing;
+package orthopur.calculation;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -9,7 +9,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import orthopur.mixing.CalcAnswer.Amount;
+import orthopur.calculation.CalcAnswer.Amount;
+import orthopur.mixing.Correction;
+import orthopur.mixing.Interval;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.PublicCodes;
@@ -158,5 +160,36 @@ class CalculationsTest {
                         new Strength(200),
                         new Strength(146_250));
         assertFalse(wide.possible());
+    }
+
+    /** 49–75 to 100–200 in 40 L takes 14 mL; 190–260 to 100–200 takes 12 L and gives 146–200. */
+    @Test
+    void correctsAWholeInterval() {
+        CalcAnswer low =
+                calc(
+                        "correct",
+                        "volume=40L",
+                        "reading=49..75mg/L",
+                        "target=100..200mg/L",
+                        "stock=146250mg/L");
+        assertEquals(new Amount(14, "mL"), low.result());
+        assertEquals("in", low.verdict());
+        CalcAnswer high =
+                calc(
+                        "correct",
+                        "volume=40L",
+                        "reading=225±35mg/L",
+                        "target=100..200mg/L",
+                        "stock=146250mg/L");
+        assertEquals(12, high.result().value(), 1e-9);
+        assertEquals(146.1538, ((Amount) high.also().get("strengthThenLow")).value(), 1e-4);
+        CalcAnswer wide =
+                calc(
+                        "correct",
+                        "volume=40L",
+                        "reading=20..150mg/L",
+                        "target=100..200mg/L",
+                        "stock=146250mg/L");
+        assertEquals("cannot-tell", wide.verdict());
     }
 }

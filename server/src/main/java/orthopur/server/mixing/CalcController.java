@@ -5,8 +5,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.mixing.CalcAnswer;
-import orthopur.mixing.Calculations;
+import orthopur.calculation.CalcAnswer;
+import orthopur.calculation.Calculations;
 import orthopur.rulebook.PublicCodes;
 
 @RestController

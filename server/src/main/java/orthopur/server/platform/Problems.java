@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import orthopur.formats.FormatError;
 import orthopur.machine.Problem;
-import orthopur.mixing.RefusedInput;
+import orthopur.calculation.RefusedInput;
 import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.Progress;
 

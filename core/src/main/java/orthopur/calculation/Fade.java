@@ -1,0 +1,133 @@
+package orthopur.calculation;
+
+import java.util.List;
+import orthopur.quantity.OutOfRange;
+import orthopur.quantity.Show;
+import orthopur.quantity.Strength;
+import orthopur.quantity.UnitText;
+import orthopur.rulebook.RuleBook;
+
+/** When a solution falls to its minimum: a straight line through ln c against time. */
+final class Fade implements Calculation {
+    /** Student's t, two-sided 95 %, for 1 to 10 degrees of freedom; 1.96 is the limit. */
+    private static final double[] T95 = {
+        12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228
+    };
+
+    private static final String ALLOWED =
+            "two or more of 0h:200mg/L, times rising, strengths falling";
+
+    @Override
+    public String name() {
+        return "fade";
+    }
+
+    @Override
+    public List<String> keys() {
+        return List.of("readings", "minimum");
+    }
+
+    @Override
+    public CalcAnswer compute(CalcInputs in, RuleBook book) {
+        List<double[]> points =
+                in.pairs("readings", ":", ALLOWED).stream().map(Fade::point).toList();
+        Strength minimum = in.positiveStrength("minimum");
+        check(points);
+        int n = points.size();
+        double t0 = points.getFirst()[0];
+        double meanT = points.stream().mapToDouble(p -> p[0] - t0).average().orElse(0);
+        double meanY = points.stream().mapToDouble(p -> Math.log(p[1])).average().orElse(0);
+        double sxx = 0;
+        double sxy = 0;
+        for (double[] p : points) {
+            sxx += Math.pow(p[0] - t0 - meanT, 2);
+            sxy += (p[0] - t0 - meanT) * (Math.log(p[1]) - meanY);
+        }
+        double k = -sxy / sxx;
+        if (!(k > 0)) {
+            throw refused("The strengths do not fall, so nothing says when they would be too low.");
+        }
+        double hours = Math.max(0, meanT + (meanY - Math.log(minimum.mgPerL())) / k);
+        double[] band =
+                n > 2
+                        ? fitted(points, meanT, meanY, k, sxx, hours)
+                        : corners(points, minimum, book);
+        return new Worked(this, in)
+                .result(hours, "h")
+                .also("earliest", Math.max(0, band[0]), "h")
+                .also(
+                        "latest",
+                        Double.isInfinite(band[1]) ? "cannot be said" : Show.number(band[1]) + " h")
+                .also("k", k, "1/h")
+                .also("halfLife", Math.log(2) / k, "h")
+                .assume("It goes on fading at the same rate: same temperature, same soil.")
+                .assume(
+                        n > 2
+                                ? "Earliest and latest: 95 % band of the fit."
+                                : "Two readings: the band comes from the instrument, ±"
+                                        + Show.number(book.number("instrument.uncertainty"))
+                                        + " % of each reading.")
+                .formula("(ln c₀ − ln %s) ÷ %s = %s h", minimum.mgPerL(), k, hours);
+    }
+
+    private static double[] fitted(
+            List<double[]> points, double meanT, double meanY, double k, double sxx, double hours) {
+        int n = points.size();
+        double t0 = points.getFirst()[0];
+        double rss = 0;
+        for (double[] p : points) {
+            rss += Math.pow(Math.log(p[1]) - (meanY - k * (p[0] - t0 - meanT)), 2);
+        }
+        double s = Math.sqrt(rss / (n - 2));
+        double t = n - 2 <= T95.length ? T95[n - 3] : 1.96;
+        double half = t * s / k * Math.sqrt(1.0 / n + Math.pow(hours - meanT, 2) / sxx);
+        return new double[] {hours - half, hours + half};
+    }
+
+    /** The fastest and the slowest fade that both readings allow. */
+    private static double[] corners(List<double[]> points, Strength minimum, RuleBook book) {
+        double u = book.number("instrument.uncertainty") / 100;
+        double span = points.get(1)[0] - points.get(0)[0];
+        double[] ends = new double[2];
+        for (int i = 0; i < 2; i++) {
+            double sign = i == 0 ? 1 : -1;
+            double high = points.get(0)[1] * (1 + sign * u);
+            double low = points.get(1)[1] * (1 - sign * u);
+            double k = Math.log(high / low) / span;
+            // Both readings may be off the same way as well: start from the weaker end.
+            double start = i == 0 ? points.get(0)[1] * (1 - u) : points.get(0)[1] * (1 + u);
+            ends[i] = k > 0 ? Math.log(start / minimum.mgPerL()) / k : Double.POSITIVE_INFINITY;
+        }
+        return ends;
+    }
+
+    private static void check(List<double[]> points) {
+        if (points.size() < 2) {
+            throw refused("One reading says nothing of how fast it fades.");
+        }
+        for (int i = 1; i < points.size(); i++) {
+            if (points.get(i)[0] <= points.get(i - 1)[0]) {
+                throw refused("The times do not rise from one reading to the next.");
+            }
+        }
+    }
+
+    private static double[] point(String[] pair) {
+        try {
+            UnitText.Parsed at = UnitText.split("readings", pair[0]);
+            UnitText.Parsed c = UnitText.split("readings", pair[1]);
+            double hours = UnitText.duration(at.value(), at.unit()).toMillis() / 3_600_000.0;
+            double strength = UnitText.strength(c.value(), c.unit()).mgPerL();
+            if (strength <= 0) {
+                throw refused("A strength of 0 mg/L has no logarithm; the solution is spent.");
+            }
+            return new double[] {hours, strength};
+        } catch (OutOfRange e) {
+            throw refused(String.valueOf(e.getMessage()));
+        }
+    }
+
+    private static RefusedInput refused(String why) {
+        return new RefusedInput("readings", "The input readings: " + why, ALLOWED);
+    }
+}

@@ -1,0 +1,90 @@
+package orthopur.calculation;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import orthopur.quantity.OutOfRange;
+import orthopur.quantity.UnitText;
+import orthopur.rulebook.RuleBook;
+
+/**
+ * Which sites to swab: every site once in so many rounds, the riskiest first, in an order nobody
+ * can foresee without the seed.
+ */
+final class SwabSample implements Calculation {
+    @Override
+    public String name() {
+        return "sample";
+    }
+
+    @Override
+    public List<String> keys() {
+        return List.of("sites", "rounds", "risk?", "seed?");
+    }
+
+    @Override
+    public CalcAnswer compute(CalcInputs in, RuleBook book) {
+        List<String> sites =
+                new ArrayList<>(
+                        Arrays.stream(in.text("sites").split("[,;]"))
+                                .map(String::strip)
+                                .filter(s -> !s.isEmpty())
+                                .distinct()
+                                .toList());
+        if (sites.isEmpty() || sites.size() > 1000) {
+            throw new RefusedInput("sites", "The input sites names no site.", "1 to 1,000 names");
+        }
+        int rounds = (int) in.number("rounds", "", 1, 365);
+        Map<String, Double> risk = risk(in, sites);
+        long seed = in.has("seed") ? (long) in.number("seed", "", 0, 1e15) : 0;
+        Collections.shuffle(sites, new Random(seed));
+        sites.sort(Comparator.comparingDouble((String s) -> -risk.getOrDefault(s, 1.0)));
+        int perRound = (sites.size() + rounds - 1) / rounds;
+        List<String> schedule = new ArrayList<>();
+        int next = 0;
+        for (int r = 1; r <= rounds; r++) {
+            List<String> tonight = new ArrayList<>();
+            for (int k = 0; k < perRound; k++) {
+                // Once all have had their turn the places left go to the riskiest again.
+                tonight.add(sites.get(next++ % sites.size()));
+            }
+            schedule.add(
+                    "round " + r + ": " + String.join(", ", tonight.stream().distinct().toList()));
+        }
+        return new Worked(this, in)
+                .result(perRound, "sites")
+                .also("tonight", schedule.getFirst().substring("round 1: ".length()))
+                .also("schedule", schedule)
+                .assume(
+                        "Repeat the schedule: then each site is seen at least every "
+                                + rounds
+                                + " rounds.")
+                .formula("⌈%s sites ÷ %s rounds⌉ = %s", sites.size(), rounds, perRound);
+    }
+
+    private static Map<String, Double> risk(CalcInputs in, List<String> sites) {
+        Map<String, Double> risk = new HashMap<>();
+        if (!in.has("risk")) {
+            return risk;
+        }
+        String allowed = "blade:3,guard:1 with sites of the list, 0 to 100";
+        for (String[] pair : in.pairs("risk", ":", allowed)) {
+            try {
+                double v = UnitText.split("risk", pair[1]).value();
+                if (!sites.contains(pair[0]) || v < 0 || v > 100) {
+                    throw new RefusedInput(
+                            "risk", "\"" + pair[0] + ":" + pair[1] + "\" does not fit.", allowed);
+                }
+                risk.put(pair[0], v);
+            } catch (OutOfRange e) {
+                throw new RefusedInput("risk", String.valueOf(e.getMessage()), allowed);
+            }
+        }
+        return risk;
+    }
+}

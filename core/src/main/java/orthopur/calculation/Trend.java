@@ -1,0 +1,78 @@
+package orthopur.calculation;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.rulebook.RuleBook;
+
+/** Individuals chart: mean, limits from the moving range, runs, and limits from own history. */
+final class Trend implements Calculation {
+    /** 3 ÷ d₂ and d₂ of the moving range of two. */
+    private static final double LIMIT = 2.66;
+
+    private static final double D2 = 1.128;
+    private static final int SIDE = 8;
+    private static final int RISE = 6;
+
+    @Override
+    public String name() {
+        return "trend";
+    }
+
+    @Override
+    public List<String> keys() {
+        return List.of("values");
+    }
+
+    @Override
+    public CalcAnswer compute(CalcInputs in, RuleBook book) {
+        List<Double> v = in.numbers("values");
+        if (v.size() < 2) {
+            throw new RefusedInput("values", "One value is not a history.", "two or more numbers");
+        }
+        double mean = v.stream().mapToDouble(d -> d).average().orElse(0);
+        double range = 0;
+        for (int i = 1; i < v.size(); i++) {
+            range += Math.abs(v.get(i) - v.get(i - 1));
+        }
+        double moving = range / (v.size() - 1);
+        double low = mean - LIMIT * moving;
+        double high = mean + LIMIT * moving;
+        double sigma = moving / D2;
+        return new Worked(this, in)
+                .result(mean, "")
+                .also("lower", low, "")
+                .also("upper", high, "")
+                .also("movingRange", moving, "")
+                .also("signals", signals(v, mean, low, high))
+                .also("passUpTo", mean + 2 * sigma, "")
+                .also("failAbove", mean + 3 * sigma, "")
+                .assume("Limits from the values themselves; twenty or more make them firm.")
+                .assume("Between pass and fail: caution – clean again and look why.")
+                .formula(
+                        "mean %s; %s × mean moving range %s = ± %s",
+                        mean, LIMIT, moving, LIMIT * moving);
+    }
+
+    private static List<String> signals(List<Double> v, double mean, double low, double high) {
+        List<String> signals = new ArrayList<>();
+        int side = 0;
+        int rise = 0;
+        for (int i = 0; i < v.size(); i++) {
+            double x = v.get(i);
+            if (x < low || x > high) {
+                signals.add("value " + (i + 1) + " is outside the limits");
+            }
+            int now = (int) Math.signum(x - mean);
+            side = now != 0 && Integer.signum(side) == now ? side + now : now;
+            if (Math.abs(side) == SIDE) {
+                signals.add("values up to " + (i + 1) + ": " + SIDE + " in a row on one side");
+            }
+            int step = i == 0 ? 0 : (int) Math.signum(x - v.get(i - 1));
+            rise = step != 0 && Integer.signum(rise) == step ? rise + step : step;
+            if (Math.abs(rise) == RISE - 1) {
+                signals.add("values up to " + (i + 1) + ": " + RISE + " in a row in one direction");
+            }
+        }
+        return signals;
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * Heat over time: how machines cool, how much heat a tank still holds, what a temperature curve
+ * does to germs. Pure functions on typed quantities.
+ */
+package orthopur.thermal;

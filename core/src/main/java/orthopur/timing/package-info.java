@@ -1,0 +1,2 @@
+/** Clocks of the work: how long something may be used, stored or left. Pure functions, no clock. */
+package orthopur.timing;
