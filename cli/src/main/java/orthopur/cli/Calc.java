@@ -4,12 +4,12 @@ import java.io.PrintStream;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import orthopur.formats.Json;
 import orthopur.calculation.CalcAnswer;
 import orthopur.calculation.CalcAnswer.Amount;
 import orthopur.calculation.Calculation;
 import orthopur.calculation.Calculations;
 import orthopur.calculation.RefusedInput;
+import orthopur.formats.Json;
 import orthopur.quantity.Show;
 import orthopur.rulebook.PublicCodes;
 

@@ -1,5 +1,6 @@
 package orthopur.chemical;
 
+import java.time.Duration;
 import java.util.List;
 import orthopur.Nullable;
 
@@ -13,6 +14,8 @@ import orthopur.Nullable;
  * @param neverWith plain words for what it must never meet
  * @param pricePerLitre in the site's currency
  * @param shelfLifeDays from delivery
+ * @param foodGrade what a lubricant may touch; null means it is not food-grade
+ * @param solutionLife how long a mixed solution may be used; null where the label does not say
  */
 public record Chemical(
         String id,
@@ -26,7 +29,17 @@ public record Chemical(
         List<String> ppe,
         List<String> neverWith,
         double pricePerLitre,
-        int shelfLifeDays) {
+        int shelfLifeDays,
+        @Nullable FoodGrade foodGrade,
+        @Nullable Duration solutionLife) {
+
+    /** What a lubricant may touch. */
+    public enum FoodGrade {
+        /** Incidental contact, 21 CFR 178.3570. */
+        INCIDENTAL,
+        /** Permitted in food, 21 CFR 172.878. */
+        IN_FOOD
+    }
 
     public Chemical {
         uses = List.copyOf(uses);

@@ -8,8 +8,13 @@ public enum ChemicalKind {
     PAA(Role.SANITIZER, "peroxyacetic acid"),
     NEUTRAL_DETERGENT(Role.DETERGENT, "neutral detergent"),
     ALKALINE_DETERGENT(Role.DETERGENT, "alkaline detergent"),
+    CHLORINATED_ALKALINE(Role.DETERGENT, "chlorinated alkaline detergent"),
+    DEGREASER(Role.DETERGENT, "non-caustic degreaser"),
+    CAUSTIC(Role.DETERGENT, "caustic"),
     ACID(Role.DETERGENT, "acid"),
-    OIL(Role.LUBRICANT, "oil");
+    OIL(Role.LUBRICANT, "oil"),
+    GREASE(Role.LUBRICANT, "grease"),
+    SHIELD(Role.LUBRICANT, "soil shield");
 
     /** What it is used for. */
     public enum Role {
@@ -32,6 +37,20 @@ public enum ChemicalKind {
 
     public boolean washes() {
         return role == Role.DETERGENT;
+    }
+
+    /** Whether it sets chlorine free, so that acid makes a poisonous gas of it. */
+    public boolean chlorinated() {
+        return this == CHLORINE || this == CHLORINATED_ALKALINE;
+    }
+
+    /** Whether it counts as an acid next to chlorine: peroxyacetic acid and iodophor do. */
+    public boolean acidic() {
+        return this == ACID || this == PAA || this == IODINE;
+    }
+
+    public boolean lubricates() {
+        return role == Role.LUBRICANT;
     }
 
     /** The kind in plain words. */

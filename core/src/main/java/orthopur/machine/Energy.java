@@ -1,6 +1,7 @@
 package orthopur.machine;
 
 import java.util.List;
+import java.util.Set;
 import orthopur.Nullable;
 
 /**
@@ -13,6 +14,9 @@ import orthopur.Nullable;
  * @param holder the part that stores it, for stored energy and heat
  * @param fedBy the energy that charges it again when restored
  * @param keepLive left on during cleaning on purpose (ventilation)
+ * @param tagOnly its point takes no lock, so it is tagged and has a second measure
+ * @param heat how hot it is and how it cools, for kind heat
+ * @param when the option it depends on; null for always
  */
 public record Energy(
         String id,
@@ -23,9 +27,28 @@ public record Energy(
         @Nullable String verify,
         @Nullable String holder,
         @Nullable String fedBy,
-        boolean keepLive) {
+        boolean keepLive,
+        boolean tagOnly,
+        @Nullable Heat heat,
+        @Nullable String when) {
 
     public Energy {
         zone = List.copyOf(zone);
+    }
+
+    Energy among(Set<String> parts) {
+        return new Energy(
+                id,
+                name,
+                kind,
+                zone.stream().filter(parts::contains).toList(),
+                isolationPoint,
+                verify,
+                holder,
+                fedBy,
+                keepLive,
+                tagOnly,
+                heat,
+                when);
     }
 }

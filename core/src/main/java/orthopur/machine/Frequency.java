@@ -2,6 +2,8 @@ package orthopur.machine;
 
 /** How often something is due, and how deep a clean goes. Ordered from most to least often. */
 public enum Frequency {
+    /** After something has happened: sharpening, repair, first use; on its own list only. */
+    EVENT("after an event"),
     PER_USE("per use"),
     FOUR_HOURS("every 4 hours of use"),
     PER_MEAL("per meal period"),
@@ -24,6 +26,6 @@ public enum Frequency {
 
     /** Whether something of this frequency belongs into a clean of that kind. */
     public boolean dueIn(Frequency kind) {
-        return compareTo(kind) <= 0;
+        return this == EVENT || kind == EVENT ? this == kind : compareTo(kind) <= 0;
     }
 }

@@ -12,6 +12,9 @@ import orthopur.quantity.Temperature;
  *
  * @param version counts up with every change
  * @param configuration which options are fitted, in plain words
+ * @param optionGroups ways in which it can be fitted
+ * @param safePosition where it is brought before it is made safe, in plain words
+ * @param cleanMode whether it has a keyed mode for cleaning in motion
  * @param soils protein, starch, fat, sugar, allergens that it carries
  */
 public record MachineSheet(
@@ -29,6 +32,11 @@ public record MachineSheet(
         List<Part> parts,
         List<Energy> energies,
         List<Check> checks,
+        List<OptionGroup> optionGroups,
+        List<Passage> passages,
+        List<Fitting> fittings,
+        @Nullable String safePosition,
+        boolean cleanMode,
         @Nullable Outline outline) {
 
     public MachineSheet {
@@ -36,6 +44,38 @@ public record MachineSheet(
         soils = Collections.unmodifiableSet(new LinkedHashSet<>(soils));
         parts = List.copyOf(parts);
         energies = List.copyOf(energies);
-        checks = List.copyOf(checks);
+        checks = Lists.orNone(checks);
+        optionGroups = Lists.orNone(optionGroups);
+        passages = Lists.orNone(passages);
+        fittings = Lists.orNone(fittings);
+    }
+
+    /** The same sheet with other parts, energies, checks and passages. */
+    MachineSheet reducedTo(
+            List<Part> someParts,
+            List<Energy> someEnergies,
+            List<Check> someChecks,
+            List<Passage> somePassages) {
+        return new MachineSheet(
+                code,
+                name,
+                family,
+                regime,
+                version,
+                room,
+                roomTemperature,
+                configuration,
+                temperatureControlledFood,
+                organic,
+                soils,
+                someParts,
+                someEnergies,
+                someChecks,
+                optionGroups,
+                somePassages,
+                fittings,
+                safePosition,
+                cleanMode,
+                outline);
     }
 }

@@ -17,6 +17,9 @@ import orthopur.Nullable;
  * @param destination where it goes when it is off
  * @param fastening how it is held and how it comes off, as a plain sentence
  * @param mark position mark it must return to, if any
+ * @param handling what it takes to move it
+ * @param assembly what it takes to put it back
+ * @param when the option it depends on, as "group=option"; null for always
  */
 public record Part(
         String id,
@@ -32,6 +35,9 @@ public record Part(
         @Nullable String fastening,
         @Nullable String caution,
         @Nullable String mark,
+        @Nullable Handling handling,
+        @Nullable Assembly assembly,
+        @Nullable String when,
         List<Surface> surfaces) {
 
     public Part {
@@ -40,5 +46,37 @@ public record Part(
         // In the order of the file: a plain immutable set has another order in every run.
         hazards = Collections.unmodifiableSet(new LinkedHashSet<>(hazards));
         surfaces = List.copyOf(surfaces);
+    }
+
+    /** What it takes to move it; nothing special where the sheet says nothing. */
+    public Handling moving() {
+        return handling == null ? Handling.NONE : handling;
+    }
+
+    /** What it takes to put it back; nothing special where the sheet says nothing. */
+    public Assembly fitting() {
+        return assembly == null ? Assembly.NONE : assembly;
+    }
+
+    /** Without what names parts or surfaces that are not there. */
+    Part among(Set<String> parts, Set<String> surfacesHere) {
+        return new Part(
+                id,
+                name,
+                count,
+                removable,
+                shifts,
+                behind.stream().filter(parts::contains).toList(),
+                covers.stream().filter(surfacesHere::contains).toList(),
+                hazards,
+                guard,
+                destination,
+                fastening,
+                caution,
+                mark,
+                handling,
+                assembly,
+                when,
+                surfaces);
     }
 }

@@ -14,6 +14,9 @@ import orthopur.quantity.Temperature;
  * @param end what it must be at the end of a clean in which it is due
  * @param endReason why, where the end state is less than its zone would ask
  * @param above the surface that drips or splashes on it, if any
+ * @param brush the brush it needs
+ * @param wipe the only direction in which it is wiped, for instance "centre outward"
+ * @param banned ids of chemicals it must not meet
  */
 public record Surface(
         String id,
@@ -26,10 +29,13 @@ public record Surface(
         @Nullable String endReason,
         Frequency frequency,
         @Nullable String above,
-        @Nullable String brush) {
+        @Nullable String brush,
+        @Nullable String wipe,
+        List<String> banned) {
 
     public Surface {
         materials = List.copyOf(materials);
+        banned = Lists.orNone(banned);
         // In the order of the file: a plain immutable set has another order in every run.
         limits = Collections.unmodifiableSet(new LinkedHashSet<>(limits));
     }

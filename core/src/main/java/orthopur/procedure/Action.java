@@ -4,10 +4,13 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import orthopur.Nullable;
+import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
 
 /**
- * What a step does. {@code items} are ids of parts (meaning their exposed surfaces) or of surfaces;
- * {@code energies} are ids of energies. An absent value means that the step does not state it.
+ * What a step does. {@code items} are ids of parts (meaning their exposed surfaces), of surfaces,
+ * or of passages (meaning all that their liquid wets); {@code energies} are ids of energies. An
+ * absent value means that the step does not state it.
  */
 public sealed interface Action {
 
@@ -21,6 +24,11 @@ public sealed interface Action {
             case Relieve a -> "Relieve";
             case Prove a -> "Prove";
             case CoolDown a -> "Cool down";
+            case KeepProduct a -> "Keep product";
+            case Mark a -> "Mark";
+            case Index a -> "Index";
+            case Fit a -> "Fit for cleaning";
+            case Unfit a -> "Take off fitting";
             case Remove a -> "Remove";
             case Shift a -> "Move aside";
             case Return a -> "Move back";
@@ -28,6 +36,14 @@ public sealed interface Action {
             case DryClean a -> "Dry-clean";
             case Rinse a -> "Rinse";
             case Wash a -> "Wash";
+            case Circulate a -> "Circulate";
+            case DrawOff a -> "Draw off";
+            case Sharpen a -> "Sharpen";
+            case Replace a -> "Replace";
+            case Lubricate a -> "Lubricate";
+            case Coat a -> "Coat";
+            case Store a -> "Store";
+            case ChaseOut a -> "Chase out";
             case Soak a -> "Soak";
             case Collect a -> "Collect";
             case Inspect a -> "Inspect";
@@ -60,12 +76,33 @@ public sealed interface Action {
             case Dry a -> true;
             case Install a -> true;
             case Measure a -> true;
+            case Replace a -> true;
+            case Lubricate a -> true;
+            case Coat a -> true;
+            case Sharpen a -> !a.powered();
+            case Index a -> !a.powered();
             default -> false;
         };
     }
 
     /** Parts or surfaces that the step names. */
     default List<String> items() {
+        return List.of();
+    }
+
+    /** The liquid that the step uses, if it uses one. */
+    default @Nullable Solution solution() {
+        return null;
+    }
+
+    /** The product that the step uses, if it names one. */
+    default @Nullable String chemical() {
+        Solution liquid = solution();
+        return liquid == null ? null : liquid.chemical();
+    }
+
+    /** Cleaning fittings that the step names. */
+    default List<String> fittings() {
         return List.of();
     }
 
@@ -79,7 +116,9 @@ public sealed interface Action {
         STOP("Stop"),
         SAFE_POSITION("Set safe"),
         DRAIN("Drain"),
-        EXPEL("Expel");
+        EXPEL("Expel"),
+        RUN("Run closed"),
+        CLEAN_MODE("Run in clean mode");
 
         private final String verb;
 
@@ -99,7 +138,9 @@ public sealed interface Action {
         SPRAY,
         IMMERSE,
         FLOOD,
-        HOSE
+        HOSE,
+        PRESSURE,
+        WASHER
     }
 
     /** How a surface is dried. */
@@ -135,8 +176,18 @@ public sealed interface Action {
     /** Unplug, or open the disconnect or valve. */
     record Isolate(List<String> energies) implements Action {}
 
-    /** Put on the personal lock and tag. */
-    record Lock(List<String> energies) implements Action {}
+    /**
+     * Put on the personal lock and tag.
+     *
+     * @param locks how many personal locks; null where it is not stated
+     * @param secondMeasure what holds a point that only takes a tag: removed handle, blocked valve
+     */
+    record Lock(List<String> energies, @Nullable Integer locks, @Nullable String secondMeasure)
+            implements Action {
+        public Lock(List<String> energies) {
+            this(energies, null, null);
+        }
+    }
 
     /** Let off or block what is stored. */
     record Relieve(List<String> energies) implements Action {}
@@ -144,8 +195,38 @@ public sealed interface Action {
     /** Try the start, look at the gauge: show that it is harmless. */
     record Prove(List<String> energies) implements Action {}
 
-    /** Wait until a measured temperature below the touch limit. */
-    record CoolDown(List<String> energies) implements Action {}
+    /**
+     * Wait until it may be touched.
+     *
+     * @param below the temperature that is measured before anybody touches it
+     * @param standing how long it stands before that
+     */
+    record CoolDown(List<String> energies, @Nullable Temperature below, @Nullable Duration standing)
+            implements Action {
+        public CoolDown(List<String> energies) {
+            this(energies, null, null);
+        }
+    }
+
+    /** Put product that may be kept into a clean covered container, labelled, in the cold. */
+    record KeepProduct(@Nullable String destination) implements Action {}
+
+    /** Mark or photograph where a part belongs. */
+    record Mark(List<String> items) implements Action {}
+
+    /**
+     * Bring the machine from position to position.
+     *
+     * @param times how many positions are visited; null for one
+     * @param powered by hold-to-run from outside the danger zone, else by hand under lock
+     */
+    record Index(List<String> items, @Nullable Integer times, boolean powered) implements Action {}
+
+    /** Put on what is there only for cleaning. */
+    record Fit(List<String> fittings) implements Action {}
+
+    /** Take it off again. */
+    record Unfit(List<String> fittings) implements Action {}
 
     /** Take parts off; {@code count} only where fewer than all come off. */
     record Remove(List<String> items, @Nullable Integer count, @Nullable String destination)
@@ -169,15 +250,48 @@ public sealed interface Action {
             Solution water,
             @Nullable Method method,
             @Nullable EndPoint endPoint)
-            implements Action {}
+            implements Action {
+        @Override
+        public Solution solution() {
+            return water;
+        }
+    }
 
     /** Wash with a detergent. */
-    record Wash(List<String> items, Solution solution, @Nullable Method method) implements Action {}
+    record Wash(
+            List<String> items,
+            Solution solution,
+            @Nullable Method method,
+            @Nullable String tool,
+            @Nullable String direction)
+            implements Action {
+        public Wash(List<String> items, Solution solution, @Nullable Method method) {
+            this(items, solution, method, null, null);
+        }
+    }
 
     /** Leave in a solution; runs on unattended until collected. */
-    record Soak(
-            List<String> items, Solution solution, @Nullable String place, @Nullable Duration dwell)
+    record Soak(List<String> items, Solution solution, @Nullable Duration dwell)
             implements Action {}
+
+    /**
+     * Pump through passages; runs on unattended until it is drawn off.
+     *
+     * @param velocity in m/s
+     */
+    record Circulate(
+            List<String> items,
+            Solution solution,
+            @Nullable Duration dwell,
+            @Nullable Double velocity)
+            implements Action {}
+
+    /**
+     * Empty sinks, buckets, baths or passages.
+     *
+     * @param washedOut whether the vessel is washed out afterwards
+     */
+    record DrawOff(List<String> items, List<String> places, boolean washedOut) implements Action {}
 
     /** Take out of the soak once its time is up. */
     record Collect(List<String> items) implements Action {}
@@ -199,7 +313,31 @@ public sealed interface Action {
             implements Action {}
 
     /** Put parts back; {@code count} only where fewer than all go on. */
-    record Install(List<String> items, @Nullable Integer count) implements Action {}
+    record Install(List<String> items, @Nullable Integer count, @Nullable String pattern)
+            implements Action {
+        public Install(List<String> items, @Nullable Integer count) {
+            this(items, count, null);
+        }
+    }
+
+    /** Put away clean parts. */
+    record Store(List<String> items, @Nullable String destination) implements Action {}
+
+    /** Grind and hone; leaves metal. {@code powered} with hands out of reach. */
+    record Sharpen(List<String> items, boolean powered) implements Action {}
+
+    /** Put a new wear part in place of the old. */
+    record Replace(List<String> items) implements Action {}
+
+    /** Grease or oil the points of parts. */
+    record Lubricate(List<String> items, @Nullable String chemical) implements Action {}
+
+    /** Leave a film on purpose. */
+    record Coat(List<String> items, @Nullable String chemical) implements Action {}
+
+    /** Throw away the first product, which pushes the sanitizer out. */
+    record ChaseOut(List<String> items, @Nullable Volume volume, @Nullable String product)
+            implements Action {}
 
     /** A check of the sheet after assembly. */
     record Measure(List<String> checks) implements Action {}

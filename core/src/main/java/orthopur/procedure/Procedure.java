@@ -3,6 +3,7 @@ package orthopur.procedure;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import orthopur.machine.Frequency;
 
@@ -12,6 +13,7 @@ import orthopur.machine.Frequency;
  * @param sheetVersion the version of the sheet it was written against
  * @param kind how deep it goes; decides what is due
  * @param people size of the crew, 1 to 20
+ * @param scope options it is written for, by group; a group that is not in it has the fitted one
  * @param ppe protective equipment worn throughout
  */
 public record Procedure(
@@ -24,10 +26,26 @@ public record Procedure(
         Schools schools,
         int people,
         List<String> ppe,
+        Map<String, List<String>> scope,
         List<Step> steps) {
+
+    public Procedure(
+            String id,
+            String title,
+            String sheet,
+            int sheetVersion,
+            String ruleBook,
+            Frequency kind,
+            Schools schools,
+            int people,
+            List<String> ppe,
+            List<Step> steps) {
+        this(id, title, sheet, sheetVersion, ruleBook, kind, schools, people, ppe, Map.of(), steps);
+    }
 
     public Procedure {
         ppe = List.copyOf(ppe);
+        scope = java.util.Collections.unmodifiableMap(new java.util.LinkedHashMap<>(scope));
         steps = List.copyOf(steps);
         Set<String> seen = new HashSet<>();
         for (Step s : steps) {
@@ -39,7 +57,17 @@ public record Procedure(
 
     public Procedure withSteps(List<Step> others) {
         return new Procedure(
-                id, title, sheet, sheetVersion, ruleBook, kind, schools, people, ppe, others);
+                id,
+                title,
+                sheet,
+                sheetVersion,
+                ruleBook,
+                kind,
+                schools,
+                people,
+                ppe,
+                scope,
+                others);
     }
 
     /** Place of a step from 0, or -1 where there is none of that id. */

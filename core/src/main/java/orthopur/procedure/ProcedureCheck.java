@@ -23,6 +23,7 @@ public final class ProcedureCheck {
                             parts.add(p.id());
                             p.surfaces().forEach(s -> surfaces.add(s.id()));
                         });
+        sheet.passages().forEach(p -> surfaces.add(p.id()));
         Set<String> energies = new HashSet<>();
         sheet.energies().forEach(e -> energies.add(e.id()));
         Set<String> checks = new HashSet<>();
@@ -82,7 +83,15 @@ public final class ProcedureCheck {
                     }
                 }
             }
-            String chemical = chemical(action);
+            for (int k = 0; k < action.fittings().size(); k++) {
+                String fitting = action.fittings().get(k);
+                if (sheet.fittings().stream().noneMatch(f -> f.id().equals(fitting))) {
+                    problems.add(
+                            unknown(at + "/fittings/" + k, "cleaning fitting", fitting, sheet));
+                }
+            }
+            condition(at + "/when", procedure.steps().get(i).when(), sheet, problems);
+            String chemical = action.chemical();
             if (chemical != null && !chemicals.contains(chemical)) {
                 problems.add(
                         new Problem(
@@ -90,7 +99,53 @@ public final class ProcedureCheck {
                                 "There is no chemical \"" + chemical + "\" on this site."));
             }
         }
+        scope(procedure, sheet, problems);
         return problems;
+    }
+
+    private static void scope(Procedure procedure, MachineSheet sheet, List<Problem> problems) {
+        procedure
+                .scope()
+                .forEach(
+                        (group, options) -> {
+                            if (options.isEmpty()) {
+                                problems.add(
+                                        new Problem(
+                                                "/scope/" + group,
+                                                "The scope names no option of " + group + "."));
+                            }
+                            for (String option : options) {
+                                condition("/scope/" + group, group + "=" + option, sheet, problems);
+                            }
+                        });
+    }
+
+    private static void condition(
+            String pointer,
+            @Nullable String condition,
+            MachineSheet sheet,
+            List<Problem> problems) {
+        boolean known =
+                condition == null
+                        || sheet.optionGroups().stream()
+                                .anyMatch(
+                                        g ->
+                                                g.options().stream()
+                                                        .anyMatch(
+                                                                o ->
+                                                                        condition.equals(
+                                                                                g.id() + "="
+                                                                                        + o.id())));
+        if (!known) {
+            problems.add(
+                    new Problem(
+                            pointer,
+                            "The sheet of "
+                                    + sheet.code()
+                                    + " has no option \""
+                                    + condition
+                                    + "\"; it is written group=option."));
+        }
     }
 
     private static boolean movable(Action action, String item, MachineSheet sheet) {
@@ -105,16 +160,6 @@ public final class ProcedureCheck {
                                     case Action.Return a -> p.shifts();
                                     default -> true;
                                 });
-    }
-
-    /** The chemical that a step names, if it takes one and names one. */
-    public static @Nullable String chemical(Action action) {
-        return switch (action) {
-            case Action.Wash a -> a.solution().chemical();
-            case Action.Soak a -> a.solution().chemical();
-            case Action.Sanitize a -> a.solution().chemical();
-            default -> null;
-        };
     }
 
     private static Problem unknown(String pointer, String what, String id, MachineSheet sheet) {

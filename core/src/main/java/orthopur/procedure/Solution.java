@@ -14,13 +14,23 @@ public record Solution(
         @Nullable Dosage strength,
         @Nullable Temperature temperature,
         @Nullable Ph ph,
-        @Nullable Volume volume) {
+        @Nullable Volume volume,
+        @Nullable String vessel) {
+
+    public Solution(
+            @Nullable String chemical,
+            @Nullable Dosage strength,
+            @Nullable Temperature temperature,
+            @Nullable Ph ph,
+            @Nullable Volume volume) {
+        this(chemical, strength, temperature, ph, volume, null);
+    }
 
     public Solution withStrength(Dosage stronger) {
-        return new Solution(chemical, stronger, temperature, ph, volume);
+        return new Solution(chemical, stronger, temperature, ph, volume, vessel);
     }
 
     public Solution withTemperature(Temperature warmer) {
-        return new Solution(chemical, strength, warmer, ph, volume);
+        return new Solution(chemical, strength, warmer, ph, volume, vessel);
     }
 }

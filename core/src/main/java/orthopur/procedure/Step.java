@@ -11,6 +11,7 @@ import orthopur.Nullable;
  * @param caution what can hurt here
  * @param minutes planned hands-on minutes, 0 to 600; never proves contact or dwell
  * @param people how many it takes, 1 to 20
+ * @param when the option it is for, as "group=option"; null for always
  */
 public record Step(
         String id,
@@ -19,9 +20,21 @@ public record Step(
         @Nullable String because,
         @Nullable String caution,
         double minutes,
-        int people) {
+        int people,
+        @Nullable String when) {
+
+    public Step(
+            String id,
+            Action action,
+            String words,
+            @Nullable String because,
+            @Nullable String caution,
+            double minutes,
+            int people) {
+        this(id, action, words, because, caution, minutes, people, null);
+    }
 
     public Step with(Action other) {
-        return new Step(id, other, words, because, caution, minutes, people);
+        return new Step(id, other, words, because, caution, minutes, people, when);
     }
 }

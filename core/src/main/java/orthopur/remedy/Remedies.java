@@ -17,14 +17,26 @@ import orthopur.runthrough.SheetIndex;
 public final class Remedies {
     private Remedies() {}
 
-    /** The same findings with only the remedies that a re-run has shown to help. */
+    /** The machine as it is fitted in one configuration. */
+    public record Fitted(SheetIndex sheet, Context context) {}
+
+    /**
+     * The same findings with only the remedies that a re-run has shown to help: fewer STOP, or as
+     * many and fewer FIX, in at least one configuration, and worse in none.
+     *
+     * @param before the run of each configuration, in the order of {@code fitted}
+     */
     public static List<Finding> proven(
-            Run run, Procedure procedure, SheetIndex sheet, Context context, List<Rule> rules) {
+            List<Finding> findings,
+            Procedure procedure,
+            List<Fitted> fitted,
+            List<Run> before,
+            List<Rule> rules) {
         List<Finding> proven = new ArrayList<>();
-        for (Finding f : run.findings()) {
+        for (Finding f : findings) {
             List<Remedy> kept =
                     f.remedies().stream()
-                            .filter(r -> helps(run, r, procedure, sheet, context, rules))
+                            .filter(r -> helps(r, procedure, fitted, before, rules))
                             .toList();
             proven.add(f.withRemedies(kept));
         }
@@ -32,11 +44,10 @@ public final class Remedies {
     }
 
     private static boolean helps(
-            Run before,
             Remedy remedy,
             Procedure procedure,
-            SheetIndex sheet,
-            Context context,
+            List<Fitted> fitted,
+            List<Run> before,
             List<Rule> rules) {
         Procedure mended;
         try {
@@ -44,9 +55,17 @@ public final class Remedies {
         } catch (EditRefused e) {
             return false;
         }
-        Run after = RunThrough.of(mended, sheet, context, rules);
-        int stops = after.count(Severity.STOP) - before.count(Severity.STOP);
-        int fixes = after.count(Severity.FIX) - before.count(Severity.FIX);
-        return stops < 0 || (stops == 0 && fixes < 0);
+        boolean better = false;
+        for (int i = 0; i < fitted.size(); i++) {
+            Run after =
+                    RunThrough.of(mended, fitted.get(i).sheet(), fitted.get(i).context(), rules);
+            int stops = after.count(Severity.STOP) - before.get(i).count(Severity.STOP);
+            int fixes = after.count(Severity.FIX) - before.get(i).count(Severity.FIX);
+            if (stops > 0 || (stops == 0 && fixes > 0)) {
+                return false;
+            }
+            better |= stops < 0 || fixes < 0;
+        }
+        return better;
     }
 }

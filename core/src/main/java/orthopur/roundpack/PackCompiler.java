@@ -155,7 +155,9 @@ public final class PackCompiler {
                     new Timer(
                             sheet.names(s.items())
                                     + " soaking"
-                                    + (s.place() == null ? "" : ", " + s.place()),
+                                    + (s.solution().vessel() == null
+                                            ? ""
+                                            : ", " + s.solution().vessel()),
                             seconds(s.dwell()),
                             false);
             case Action.Dry d when d.time() != null ->

@@ -205,6 +205,48 @@ public final class PublicCodes {
                                 "%",
                                 "default of this program"),
                         f(
+                                "hot-water.meant",
+                                "Water without a product from here on is meant to sanitize",
+                                60,
+                                "°C",
+                                "default of this program"),
+                        f(
+                                "wash.hand.least",
+                                "Washing by hand, least unless the label says otherwise",
+                                43,
+                                "°C",
+                                "Food Code 2022, 4-501.19"),
+                        f(
+                                "first-water.highest",
+                                "First water on protein or starch, most",
+                                43,
+                                "°C",
+                                "food chemistry: protein sets near 60 °C"),
+                        f(
+                                "solution.life",
+                                "A mixed solution is used for, unless the label says otherwise",
+                                4,
+                                "h",
+                                "default of this program"),
+                        f(
+                                "material.stainless.chlorine",
+                                "Chlorine on stainless steel, most",
+                                200,
+                                "mg/L",
+                                "material table"),
+                        f(
+                                "line.velocity",
+                                "Flow that scours a line, from",
+                                1.5,
+                                "m/s",
+                                "trade practice for cleaning in place"),
+                        f(
+                                "age.power-driven",
+                                "Age from which a slicer, saw, grinder or mixer is touched",
+                                18,
+                                "years",
+                                "29 CFR 570.61, .62, .65"),
+                        f(
                                 "touch.limit",
                                 "Hottest a bare hand may touch",
                                 49,

@@ -1,48 +1,161 @@
 package orthopur.rules;
 
 import java.util.List;
+import orthopur.rules.chemistry.CleanerByLabel;
 import orthopur.rules.chemistry.ContactTime;
+import orthopur.rules.chemistry.HotWaterSanitizing;
+import orthopur.rules.chemistry.MaterialBears;
+import orthopur.rules.chemistry.NeverTogether;
+import orthopur.rules.chemistry.OrganicList;
 import orthopur.rules.chemistry.PlannedReadings;
+import orthopur.rules.chemistry.Preparation;
+import orthopur.rules.chemistry.Registered;
 import orthopur.rules.chemistry.SanitizerStrength;
+import orthopur.rules.chemistry.SolutionAge;
 import orthopur.rules.chemistry.StrengthCeiling;
+import orthopur.rules.chemistry.ToppedUp;
+import orthopur.rules.chemistry.WashTemperature;
+import orthopur.rules.chemistry.WithinLimits;
+import orthopur.rules.cleanchain.AssembledBeforeSanitized;
+import orthopur.rules.cleanchain.AssembledWet;
+import orthopur.rules.cleanchain.BrushesApart;
+import orthopur.rules.cleanchain.ChasedOut;
+import orthopur.rules.cleanchain.CleanVessel;
 import orthopur.rules.cleanchain.CoverLeftOn;
 import orthopur.rules.cleanchain.DetergentFilm;
+import orthopur.rules.cleanchain.DirtyAgain;
 import orthopur.rules.cleanchain.EndStateReached;
+import orthopur.rules.cleanchain.HandsWashed;
+import orthopur.rules.cleanchain.HotFirstWater;
+import orthopur.rules.cleanchain.Inspected;
+import orthopur.rules.cleanchain.LineFlow;
+import orthopur.rules.cleanchain.LooseSoilWetted;
+import orthopur.rules.cleanchain.PassageCleaned;
 import orthopur.rules.cleanchain.RecontaminatedByHand;
+import orthopur.rules.cleanchain.RightProduct;
+import orthopur.rules.cleanchain.RinseEndPoint;
 import orthopur.rules.cleanchain.SanitizedDirty;
+import orthopur.rules.cleanchain.SharpenedBetweenCleans;
+import orthopur.rules.cleanchain.SoakCollected;
+import orthopur.rules.cleanchain.TopToBottom;
+import orthopur.rules.cleanchain.UnderTheMachine;
+import orthopur.rules.lockout.Cautioned;
 import orthopur.rules.lockout.ClearBeforeLive;
+import orthopur.rules.lockout.ClearBeforeRun;
+import orthopur.rules.lockout.HandsInAfterRun;
 import orthopur.rules.lockout.HandsInDangerZone;
+import orthopur.rules.lockout.HotToTouch;
+import orthopur.rules.lockout.LiftAndCarry;
 import orthopur.rules.lockout.MakeSafeOrder;
 import orthopur.rules.lockout.NeverMadeSafe;
+import orthopur.rules.lockout.OldEnough;
+import orthopur.rules.lockout.PersonalLocks;
+import orthopur.rules.lockout.ProtectiveEquipment;
+import orthopur.rules.lockout.SharpParts;
 import orthopur.rules.lockout.StoredEnergyInPart;
+import orthopur.rules.lockout.TagWithSecondMeasure;
+import orthopur.rules.record.RecordedReadings;
+import orthopur.rules.record.WrittenAgainst;
 import orthopur.rules.teardown.AllPartsBack;
+import orthopur.rules.teardown.Destination;
+import orthopur.rules.teardown.FasteningPattern;
+import orthopur.rules.teardown.Fetched;
+import orthopur.rules.teardown.FittingsOff;
 import orthopur.rules.teardown.GuardsBack;
+import orthopur.rules.teardown.IndexPosition;
+import orthopur.rules.teardown.InstallOrder;
+import orthopur.rules.teardown.Lubricants;
+import orthopur.rules.teardown.MeasuredChecks;
 import orthopur.rules.teardown.MovedBack;
+import orthopur.rules.teardown.OneAtATime;
+import orthopur.rules.teardown.PositionMarks;
 import orthopur.rules.teardown.RemovalOrder;
+import orthopur.rules.teardown.SafePosition;
+import orthopur.rules.teardown.WearChecked;
 import orthopur.runthrough.Rule;
 
 /** Every rule that is judged, roots first. */
 public final class AllRules {
     private static final List<Rule> ALL =
             List.of(
+                    // Energies.
                     new MakeSafeOrder(),
+                    new TagWithSecondMeasure(),
                     new StoredEnergyInPart(),
+                    new HandsInAfterRun(),
+                    new ClearBeforeRun(),
+                    new HotToTouch(),
                     new HandsInDangerZone(),
                     new NeverMadeSafe(),
+                    new PersonalLocks(),
+                    new SharpParts(),
+                    new LiftAndCarry(),
+                    new OldEnough(),
+                    new ProtectiveEquipment(),
+                    new Cautioned(),
+                    new Fetched(Fetched.Kind.AID),
+                    // Taking apart and putting together.
                     new RemovalOrder(),
                     new GuardsBack(),
                     new ClearBeforeLive(),
                     new AllPartsBack(),
+                    new InstallOrder(),
+                    new Destination(),
+                    new PositionMarks(),
+                    new Fetched(Fetched.Kind.TOOL),
+                    new WearChecked(),
+                    new Lubricants(),
+                    new MeasuredChecks(),
+                    new FasteningPattern(),
+                    new IndexPosition(),
+                    new SafePosition(),
                     new MovedBack(),
+                    new FittingsOff(),
+                    new OneAtATime(),
+                    new Fetched(Fetched.Kind.SPARE),
+                    // Chemistry: what denies a claim comes before what misses it.
+                    new NeverTogether(),
+                    new ToppedUp(),
+                    new MaterialBears(),
+                    new WithinLimits(),
+                    new Registered(),
                     new SanitizerStrength(),
+                    new HotWaterSanitizing(),
                     new StrengthCeiling(),
                     new ContactTime(),
                     new PlannedReadings(),
+                    new WashTemperature(),
+                    new SolutionAge(),
+                    new OrganicList(),
+                    new Preparation(),
+                    new CleanerByLabel(),
+                    // The clean chain.
                     new DetergentFilm(),
                     new SanitizedDirty(),
+                    new CleanVessel(),
+                    new AssembledBeforeSanitized(),
                     new RecontaminatedByHand(),
+                    new DirtyAgain(),
+                    new LooseSoilWetted(),
+                    new HotFirstWater(),
+                    new TopToBottom(),
+                    new AssembledWet(),
+                    new SharpenedBetweenCleans(),
+                    new Inspected(),
+                    new LineFlow(),
+                    new RightProduct(),
+                    new ChasedOut(),
+                    new BrushesApart(),
+                    new RinseEndPoint(),
+                    new UnderTheMachine(),
+                    new SoakCollected(),
+                    new HandsWashed(),
+                    new PassageCleaned(),
                     new CoverLeftOn(),
-                    new EndStateReached());
+                    new EndStateReached(),
+                    // The record.
+                    new RecordedReadings(),
+                    new WrittenAgainst());
 
     private AllRules() {}
 

@@ -6,6 +6,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.machine.Configuration;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Strength;
 import orthopur.rulebook.RuleBook;
@@ -18,16 +19,58 @@ public final class Context {
     private final RuleBook book;
     private final Map<String, Chemical> chemicals;
     private final @Nullable Hardness hardness;
+    private final Configuration configuration;
+    private final @Nullable Integer youngest;
 
     /**
      * @param hardness of the mains; null where it was never measured
      */
     public Context(RuleBook book, List<Chemical> chemicals, @Nullable Hardness hardness) {
-        this.book = book;
-        this.chemicals =
+        this(
+                book,
                 chemicals.stream()
-                        .collect(Collectors.toUnmodifiableMap(Chemical::id, Function.identity()));
+                        .collect(Collectors.toUnmodifiableMap(Chemical::id, Function.identity())),
+                hardness,
+                new Configuration(Map.of()),
+                null);
+    }
+
+    private Context(
+            RuleBook book,
+            Map<String, Chemical> chemicals,
+            @Nullable Hardness hardness,
+            Configuration configuration,
+            @Nullable Integer youngest) {
+        this.book = book;
+        this.chemicals = chemicals;
         this.hardness = hardness;
+        this.configuration = configuration;
+        this.youngest = youngest;
+    }
+
+    /** The same for another way in which the machine is fitted. */
+    public Context in(Configuration other) {
+        return new Context(book, chemicals, hardness, other, youngest);
+    }
+
+    /** How the machine is fitted in this run. */
+    public Configuration configuration() {
+        return configuration;
+    }
+
+    /** Age in years of the youngest on the crew, or null where it is not known. */
+    public @Nullable Integer youngest() {
+        return youngest;
+    }
+
+    /** The same with a crew whose youngest is this old. */
+    public Context withYoungest(int years) {
+        return new Context(book, chemicals, hardness, configuration, years);
+    }
+
+    /** The same by another rule book. */
+    public Context by(RuleBook other) {
+        return new Context(other, chemicals, hardness, configuration, youngest);
     }
 
     public RuleBook book() {

@@ -63,7 +63,15 @@ public final class Ending {
 
     /** Whether a surface ended as its sheet asks. */
     public boolean reached(int surface) {
-        return night.facts(surface).meets(sheet.surface(surface).end());
+        Facts f = night.facts(surface);
+        if (f.meets(sheet.surface(surface).end())) {
+            return true;
+        }
+        // Sanitizer circulated in place cannot get under a ring: there counts what was done before.
+        return procedure.schools().assembledFirst()
+                && night.coverOf(surface) >= 0
+                && f.clean()
+                && f.inspected() != Facts.NEVER;
     }
 
     /** The id of the first step from a place on that fits, or null for the end of the procedure. */

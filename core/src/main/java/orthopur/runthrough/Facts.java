@@ -1,6 +1,8 @@
 package orthopur.runthrough;
 
+import java.util.Collections;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 import orthopur.machine.EndState;
 
@@ -11,6 +13,7 @@ import orthopur.machine.EndState;
  * @param loose crumbs and scraps lie on it
  * @param soil it is not clean
  * @param residues what steps have left on it
+ * @param soaking since when it lies in a soak that nobody has collected it from
  * @param washed,rinsed,inspected,sanitized,dried since when
  */
 public record Facts(
@@ -22,7 +25,8 @@ public record Facts(
         int rinsed,
         int inspected,
         int sanitized,
-        int dried) {
+        int dried,
+        int soaking) {
 
     public static final int NEVER = -1;
 
@@ -30,7 +34,7 @@ public record Facts(
 
     /** How a surface stands when the machine stops. */
     public static Facts afterUse() {
-        return new Facts(true, true, NONE, false, NEVER, NEVER, NEVER, NEVER, NEVER);
+        return new Facts(true, true, NONE, false, NEVER, NEVER, NEVER, NEVER, NEVER, NEVER);
     }
 
     public boolean has(Residue residue) {
@@ -39,80 +43,145 @@ public record Facts(
 
     /** Washed and rinsed in this round, with nothing left of either soil or detergent. */
     public boolean clean() {
-        return !soil && !loose && rinsed != NEVER && washed != NEVER && !has(Residue.DETERGENT);
+        return !soil
+                && !loose
+                && rinsed != NEVER
+                && washed != NEVER
+                && !has(Residue.DETERGENT)
+                && !has(Residue.METAL);
     }
 
     /** Whether a surface that must end like this may end like this. */
     public boolean meets(EndState end) {
         return switch (end) {
-            case SANITIZED -> sanitized != NEVER && !soil && !loose;
+            case SANITIZED -> sanitized != NEVER && !soil && !loose && !has(Residue.METAL);
             case CLEAN -> clean();
             case WIPED -> !soil && !loose && washed != NEVER;
         };
     }
 
     Facts looseOff() {
-        return new Facts(false, soil, residues, wet, washed, rinsed, NEVER, NEVER, dried);
+        return new Facts(false, soil, residues, wet, washed, rinsed, NEVER, NEVER, dried, soaking);
     }
 
     /** Wetted with detergent; clean only if the wash counts. */
-    Facts washedAt(int step, boolean cleans) {
+    Facts washedAt(int step, boolean cleans, Set<Residue> left) {
         return new Facts(
                 false,
                 soil && !cleans,
-                with(Residue.DETERGENT),
+                with(without(cleans, Residue.METAL, Residue.FILM), left),
                 true,
                 cleans ? step : washed,
                 NEVER,
                 NEVER,
                 NEVER,
-                NEVER);
+                NEVER,
+                soaking);
     }
 
-    Facts soaked(int step, boolean detergent, boolean cleans) {
-        if (detergent) {
-            return washedAt(step, cleans);
-        }
-        return new Facts(false, soil, residues, true, washed, rinsed, NEVER, NEVER, NEVER);
+    Facts soaked(int step, Set<Residue> left, boolean cleans) {
+        Facts wetted =
+                left.isEmpty()
+                        ? new Facts(
+                                false, soil, residues, true, washed, rinsed, NEVER, NEVER, NEVER,
+                                NEVER)
+                        : washedAt(step, cleans, left);
+        return wetted.soakingSince(step);
+    }
+
+    /** In a soak since a step, or {@link #NEVER} once it is collected. */
+    Facts soakingSince(int step) {
+        return new Facts(
+                loose, soil, residues, wet, washed, rinsed, inspected, sanitized, dried, step);
     }
 
     Facts rinsedAt(int step, boolean keepsSanitized) {
         return new Facts(
                 false,
                 soil,
-                NONE,
+                kept(Residue.METAL, Residue.FILM),
                 true,
                 washed,
                 step,
                 inspected,
                 keepsSanitized ? sanitized : NEVER,
-                NEVER);
+                NEVER,
+                soaking);
     }
 
     Facts inspectedAt(int step) {
-        return new Facts(loose, soil, residues, wet, washed, rinsed, step, sanitized, dried);
+        return new Facts(
+                loose, soil, residues, wet, washed, rinsed, step, sanitized, dried, soaking);
     }
 
-    Facts sanitizedAt(int step, boolean granted) {
+    Facts sanitizedAt(int step, boolean granted, Set<Residue> left) {
         return new Facts(
                 loose,
                 soil,
-                with(Residue.SANITIZER),
+                with(residues, left),
                 true,
                 washed,
                 rinsed,
                 inspected,
                 granted ? step : NEVER,
-                NEVER);
+                NEVER,
+                soaking);
     }
 
     /** A towel or a soiled glove: no longer sanitized. */
     Facts touched() {
-        return new Facts(loose, soil, residues, wet, washed, rinsed, inspected, NEVER, dried);
+        return new Facts(
+                loose, soil, residues, wet, washed, rinsed, inspected, NEVER, dried, soaking);
+    }
+
+    /** Splashed, scraped over or ground: dirty again. */
+    Facts dirtied(@orthopur.Nullable Residue with) {
+        return new Facts(
+                loose,
+                true,
+                with == null ? residues : with(residues, Set.of(with)),
+                wet,
+                NEVER,
+                NEVER,
+                NEVER,
+                NEVER,
+                NEVER,
+                soaking);
+    }
+
+    /** A film on purpose is no soil. */
+    Facts coated() {
+        return new Facts(
+                loose,
+                soil,
+                with(residues, Set.of(Residue.FILM)),
+                wet,
+                washed,
+                rinsed,
+                inspected,
+                sanitized,
+                dried,
+                soaking);
+    }
+
+    /** What filled a passage is out of it. */
+    Facts chased() {
+        return new Facts(
+                loose,
+                soil,
+                kept(Residue.METAL, Residue.FILM),
+                wet,
+                washed,
+                rinsed,
+                inspected,
+                sanitized,
+                dried,
+                soaking);
     }
 
     Facts driedAt(int step) {
-        return new Facts(loose, soil, residues, false, washed, rinsed, inspected, sanitized, step);
+        return new Facts(
+                loose, soil, residues, false, washed, rinsed, inspected, sanitized, step, soaking);
     }
 
     /** The stage that a reader sees; computed, never stored. */
@@ -132,12 +201,30 @@ public record Facts(
         return inspected != NEVER ? Stage.INSPECTED : Stage.RINSED;
     }
 
-    private Set<Residue> with(Residue residue) {
-        if (residues.contains(residue)) {
+    private Set<Residue> without(boolean when, Residue... some) {
+        if (!when || Collections.disjoint(residues, List.of(some))) {
             return residues;
         }
-        EnumSet<Residue> more = EnumSet.of(residue);
-        more.addAll(residues);
-        return Set.copyOf(more);
+        Set<Residue> rest = EnumSet.copyOf(residues);
+        rest.removeAll(List.of(some));
+        return Set.copyOf(rest);
+    }
+
+    private Set<Residue> kept(Residue... some) {
+        if (residues.isEmpty()) {
+            return NONE;
+        }
+        Set<Residue> rest = EnumSet.copyOf(residues);
+        rest.retainAll(List.of(some));
+        return rest.isEmpty() ? NONE : Set.copyOf(rest);
+    }
+
+    private static Set<Residue> with(Set<Residue> before, Set<Residue> more) {
+        if (before.containsAll(more)) {
+            return before;
+        }
+        EnumSet<Residue> all = EnumSet.copyOf(more);
+        all.addAll(before);
+        return Set.copyOf(all);
     }
 }

@@ -33,7 +33,24 @@ public record Finding(
     /** One figure that was compared. */
     public record Measured(String what, double value, String unit) {}
 
-    Finding under(@Nullable Integer root) {
+    /** The same with the configuration in which it shows. */
+    public Finding in(String configuration) {
+        return new Finding(
+                rule,
+                severity,
+                step,
+                stepId,
+                items,
+                energies,
+                message + " (With " + configuration + ".)",
+                numbers,
+                because,
+                source,
+                under,
+                remedies);
+    }
+
+    public Finding under(@Nullable Integer root) {
         return new Finding(
                 rule, severity, step, stepId, items, energies, message, numbers, because, source,
                 root, remedies);

@@ -21,6 +21,7 @@ public final class Moment {
     private final List<Integer> named;
     private final List<Integer> exposed;
     private final List<Integer> energies;
+    private final List<Integer> passages;
 
     Moment(Procedure procedure, int place, SheetIndex sheet, Context context, Night night) {
         this.procedure = procedure;
@@ -30,10 +31,19 @@ public final class Moment {
         this.night = night;
         Set<Integer> parts = new LinkedHashSet<>();
         Set<Integer> surfaces = new LinkedHashSet<>();
+        Set<Integer> passages = new LinkedHashSet<>();
+        Set<Integer> filled = new java.util.HashSet<>();
         for (String item : step().action().items()) {
             int p = sheet.partNamed(item);
             int s = sheet.surfaceNamed(item);
-            if (p >= 0) {
+            int passage = sheet.passageNamed(item);
+            if (passage >= 0) {
+                passages.add(passage);
+                for (int wet : sheet.wettedIn(passage)) {
+                    surfaces.add(wet);
+                    filled.add(wet);
+                }
+            } else if (p >= 0) {
                 parts.add(p);
                 surfaces.addAll(sheet.surfacesOf(p));
             } else if (s >= 0) {
@@ -52,11 +62,13 @@ public final class Moment {
         this.named = List.copyOf(surfaces);
         List<Integer> open = new ArrayList<>();
         for (int s : surfaces) {
-            if (night.coverOf(s) < 0) {
+            // What fills a passage reaches all that it wets, behind whatever cover.
+            if (filled.contains(s) || night.coverOf(s) < 0) {
                 open.add(s);
             }
         }
         this.exposed = List.copyOf(open);
+        this.passages = List.copyOf(passages);
         this.energies =
                 step().action().energies().stream()
                         .map(sheet::energyNamed)
@@ -112,6 +124,52 @@ public final class Moment {
     /** Those that are not covered now; only these are reached. */
     public List<Integer> exposed() {
         return exposed;
+    }
+
+    /** Passages that the step names. */
+    public List<Integer> passages() {
+        return passages;
+    }
+
+    /** Whether this step works on something that drips or splashes onto a surface. */
+    public boolean above(int surface) {
+        String above = sheet.surface(surface).above();
+        int hops = 0;
+        while (above != null && hops++ < sheet.surfaceCount()) {
+            int a = sheet.surfaceNamed(above);
+            if (a < 0) {
+                return false;
+            }
+            boolean onMachine =
+                    night.mounted(sheet.ownerOf(a)) && night.mounted(sheet.ownerOf(surface));
+            if (onMachine && exposed.contains(a)) {
+                return true;
+            }
+            above = sheet.surface(a).above();
+        }
+        return false;
+    }
+
+    /** Whether a step before this one, of those that hold in this configuration, did something. */
+    public boolean earlier(java.util.function.Predicate<Action> did) {
+        for (int i = 0; i < place; i++) {
+            Step s = procedure.steps().get(i);
+            if (context.configuration().holds(s.when()) && did.test(s.action())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether a later step does something. */
+    public boolean later(java.util.function.Predicate<Action> does) {
+        for (int i = place + 1; i < procedure.steps().size(); i++) {
+            Step s = procedure.steps().get(i);
+            if (context.configuration().holds(s.when()) && does.test(s.action())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     public List<Integer> energies() {

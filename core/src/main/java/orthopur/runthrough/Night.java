@@ -1,6 +1,9 @@
 package orthopur.runthrough;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import orthopur.Nullable;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.machine.Part;
@@ -17,6 +20,13 @@ public final class Night {
     final boolean[] aside;
     final int[] stage;
     final boolean[] locked;
+    final int[] visited;
+    final int[] installedAt;
+    final int[] ranAt;
+    final boolean[] filled;
+    final Map<String, Integer> fitted = new HashMap<>();
+    final Map<String, Vessel> vessels = new HashMap<>();
+    double minutes;
     int glovesSoiledAt = Facts.NEVER;
     boolean toolsOut;
     boolean peopleClear;
@@ -31,6 +41,57 @@ public final class Night {
         aside = new boolean[sheet.partCount()];
         stage = new int[sheet.energyCount()];
         locked = new boolean[sheet.energyCount()];
+        visited = new int[sheet.partCount()];
+        installedAt = new int[sheet.partCount()];
+        java.util.Arrays.fill(installedAt, Facts.NEVER);
+        ranAt = new int[sheet.energyCount()];
+        java.util.Arrays.fill(ranAt, Facts.NEVER);
+        filled = new boolean[sheet.passageCount()];
+    }
+
+    /**
+     * What a sink, bucket or bath holds.
+     *
+     * @param chemical of the solution in it; null for plain water or nothing
+     * @param full whether it still holds it
+     * @param soiled something soiled was in it since it was last washed out
+     * @param mixedAt minute of the round at which the solution was made
+     */
+    public record Vessel(@Nullable String chemical, boolean full, boolean soiled, double mixedAt) {}
+
+    /** The vessel of this name, or null where no step has used it yet. */
+    public @Nullable Vessel vessel(@Nullable String name) {
+        return name == null ? null : vessels.get(name);
+    }
+
+    /** Minutes since the round began, by plan, with the waits that its dwells need. */
+    public double minutes() {
+        return minutes;
+    }
+
+    /** How many positions the machine was brought to since a part was last taken off. */
+    public int visited(int part) {
+        return visited[part];
+    }
+
+    /** Place of the step that put a part back last, or {@link Facts#NEVER}. */
+    public int installedAt(int part) {
+        return installedAt[part];
+    }
+
+    /** Place of the step that ran this energy during the clean, or {@link Facts#NEVER}. */
+    public int ranAt(int energy) {
+        return ranAt[energy];
+    }
+
+    /** Whether sanitizer still stands in a passage or was never chased out of it. */
+    public boolean filled(int passage) {
+        return filled[passage];
+    }
+
+    /** How many of a cleaning fitting are on. */
+    public int fitted(String fitting) {
+        return fitted.getOrDefault(fitting, 0);
     }
 
     public Facts facts(int surface) {
@@ -131,6 +192,7 @@ public final class Night {
         if (k >= 0 && (inOrder(energy, target) || cutsOff)) {
             stage[energy] = Math.max(stage[energy], k);
             locked[energy] |= target == EnergyStage.LOCKED;
+            ranAt[energy] = Facts.NEVER;
         }
     }
 
@@ -154,7 +216,7 @@ public final class Night {
     }
 
     /** The stage that a step's action leads this kind of energy to, or null. */
-    static @orthopur.Nullable EnergyStage isolated(EnergyKind kind) {
+    static @Nullable EnergyStage isolated(EnergyKind kind) {
         return switch (kind) {
             case CORD -> EnergyStage.UNPLUGGED;
             case SUPPLIED -> EnergyStage.ISOLATED;

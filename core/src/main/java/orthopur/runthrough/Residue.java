@@ -3,7 +3,12 @@ package orthopur.runthrough;
 /** What a step may leave on a surface. */
 public enum Residue {
     DETERGENT("detergent"),
-    SANITIZER("sanitizer");
+    SANITIZER("sanitizer"),
+    CHLORINE("chlorine"),
+    ACID("acid"),
+    CAUSTIC("caustic"),
+    METAL("metal debris"),
+    FILM("a film left on purpose");
 
     private final String shown;
 

@@ -28,7 +28,10 @@ public record Run(
             List<Integer> reached,
             List<Integer> refused,
             List<EnergyChange> energies,
-            List<PartChange> parts) {}
+            List<PartChange> parts) {
+        static final StepEffect NONE =
+                new StepEffect(List.of(), List.of(), List.of(), List.of(), List.of());
+    }
 
     public record SurfaceChange(int surface, Facts after) {}
 
@@ -53,6 +56,11 @@ public record Run(
             double handsOnMinutes,
             double waitingMinutes,
             @Nullable Double waterLitres) {}
+
+    /** The same run with other findings, for instance those of all configurations. */
+    public Run withFindings(List<Finding> others) {
+        return new Run(List.copyOf(others), steps, end, coverage, totals);
+    }
 
     /** Roots of this severity: consequences are not counted again. */
     public int count(Severity severity) {

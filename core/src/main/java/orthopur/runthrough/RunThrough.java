@@ -2,15 +2,19 @@ package orthopur.runthrough;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.chemical.ChemicalKind;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
+import orthopur.quantity.Temperature;
 
 /**
  * Runs a procedure through the model of its machine. Pure: the same procedure, sheet, context and
@@ -45,7 +49,13 @@ public final class RunThrough {
 
     private Run run() {
         for (int i = 0; i < procedure.steps().size(); i++) {
-            step(new Moment(procedure, i, sheet, context, night));
+            Step step = procedure.steps().get(i);
+            if (context.configuration().holds(step.when())) {
+                step(new Moment(procedure, i, sheet, context, night));
+            } else {
+                traces.add(new Ending.Trace(List.of(), List.of(), List.of()));
+                effects.add(Run.StepEffect.NONE);
+            }
         }
         findings.leaveSteps();
         Ending ending = new Ending(procedure, sheet, context, night, traces);
@@ -101,44 +111,73 @@ public final class RunThrough {
 
     private void effect(Moment m) {
         soilGloves(m);
+        splash(m);
+        use(m);
         int at = m.place();
         switch (m.action()) {
             case Action.Remove a -> m.parts().forEach(p -> take(p, a.count()));
-            case Action.Install a -> m.parts().forEach(p -> put(p, a.count()));
+            case Action.Install a -> m.parts().forEach(p -> put(p, a.count(), at));
             case Action.Shift a -> m.parts().forEach(p -> move(p, true));
             case Action.Return a -> m.parts().forEach(p -> move(p, false));
+            case Action.Index a ->
+                    m.parts().forEach(p -> night.visited[p] += a.times() == null ? 1 : a.times());
+            case Action.Fit a -> a.fittings().forEach(f -> fit(f, true));
+            case Action.Unfit a -> a.fittings().forEach(f -> fit(f, false));
             case Action.WashHands a -> night.glovesSoiledAt = Facts.NEVER;
             case Action.DryClean a -> change(m.exposed(), Facts::looseOff);
-            case Action.Wash a -> {
-                boolean cleans = detergent(a.solution());
-                change(m.exposed(), f -> f.washedAt(at, cleans));
-                refuse(m.exposed(), !cleans);
-            }
+            case Action.Wash a -> wash(m, a.solution());
+            case Action.Circulate a -> wash(m, a.solution());
             case Action.Soak a -> {
-                boolean detergent = detergent(a.solution());
                 Chemical c = context.chemical(a.solution().chemical());
+                boolean detergent = detergent(a.solution());
                 boolean cleans = detergent && c != null && c.label().soakCleans();
-                change(m.exposed(), f -> f.soaked(at, detergent, cleans));
+                Set<Residue> left = detergent ? left(c, Residue.DETERGENT) : Set.of();
+                change(m.exposed(), f -> f.soaked(at, left, cleans));
             }
+            case Action.Collect a -> change(m.named(), f -> f.soakingSince(Facts.NEVER));
             case Action.Rinse a ->
                     change(
                             m.exposed(),
                             f -> f.rinsedAt(at, procedure.schools().rinseAfterSanitizer()));
             case Action.Inspect a -> change(m.exposed(), f -> f.inspectedAt(at));
             case Action.Sanitize a -> {
+                Set<Residue> left =
+                        left(context.chemical(a.solution().chemical()), Residue.SANITIZER);
                 for (int s : m.exposed()) {
                     boolean granted = !findings.denied(s) && sanitizer(a.solution());
-                    change(s, f -> f.sanitizedAt(at, granted));
+                    change(s, f -> f.sanitizedAt(at, granted, left));
                     refuse(List.of(s), !granted);
                     if (granted) {
                         findings.granted(s);
                     }
                 }
+                m.passages().forEach(p -> night.filled[p] = true);
             }
             case Action.Dry a -> {
                 boolean towel = a.method() == Action.Drying.TOWEL;
                 change(m.exposed(), f -> towel ? f.touched().driedAt(at) : f.driedAt(at));
             }
+            case Action.Sharpen a -> change(m.exposed(), f -> f.dirtied(Residue.METAL));
+            case Action.Coat a -> change(m.exposed(), Facts::coated);
+            case Action.ChaseOut a -> {
+                for (int p : m.passages()) {
+                    if (enough(a, p)) {
+                        night.filled[p] = false;
+                        change(sheet.wettedIn(p), Facts::chased);
+                    }
+                }
+            }
+            case Action.DrawOff a ->
+                    a.places()
+                            .forEach(
+                                    v ->
+                                            night.vessels.put(
+                                                    v,
+                                                    new Night.Vessel(
+                                                            null,
+                                                            false,
+                                                            !a.washedOut() && soiled(v),
+                                                            0)));
             case Action.Clear a -> {
                 night.toolsOut = a.toolsOut();
                 night.peopleClear = a.peopleClear();
@@ -146,14 +185,27 @@ public final class RunThrough {
             }
             case Action.Unlock a -> m.energies().forEach(e -> energy(e, () -> night.unlock(e)));
             case Action.Restore a -> m.energies().forEach(e -> energy(e, () -> night.revive(e)));
-            case Action.Operate a -> advance(m);
+            case Action.Operate a -> {
+                if (a.mode() == Action.Mode.RUN || a.mode() == Action.Mode.CLEAN_MODE) {
+                    m.energies().forEach(e -> run(e, at));
+                } else {
+                    advance(m);
+                }
+            }
+            case Action.CoolDown a -> {
+                for (int e : m.energies()) {
+                    if (cooled(a, e)) {
+                        energy(e, () -> night.advance(e, EnergyStage.COOLED));
+                    }
+                }
+            }
             case Action.Isolate a -> advance(m);
             case Action.Lock a -> advance(m);
             case Action.Relieve a -> advance(m);
             case Action.Prove a -> advance(m);
-            case Action.CoolDown a -> advance(m);
             default -> {}
         }
+        night.minutes += m.step().minutes();
         if (m.action().handsIn()) {
             // Hands were in again, so what was cleared before no longer holds.
             night.toolsOut = false;
@@ -162,6 +214,121 @@ public final class RunThrough {
                 night.guardsOn = false;
             }
         }
+    }
+
+    private void wash(Moment m, Solution solution) {
+        int at = m.place();
+        boolean cleans = detergent(solution) && !findings.deniesWash(m.place());
+        Set<Residue> left = left(context.chemical(solution.chemical()), Residue.DETERGENT);
+        change(m.exposed(), f -> f.washedAt(at, cleans, left));
+        refuse(m.exposed(), !cleans);
+    }
+
+    /** What this product leaves until it is rinsed off. */
+    private static Set<Residue> left(@Nullable Chemical c, Residue residue) {
+        EnumSet<Residue> left = EnumSet.of(residue);
+        if (c != null && c.kind().chlorinated()) {
+            left.add(Residue.CHLORINE);
+        }
+        if (c != null && c.kind().acidic()) {
+            left.add(Residue.ACID);
+        }
+        if (c != null && c.kind() == ChemicalKind.CAUSTIC) {
+            left.add(Residue.CAUSTIC);
+        }
+        return left;
+    }
+
+    /** A hose or spray throws what it loosens onto what lies below. */
+    private void splash(Moment m) {
+        if (!splashes(m.action())) {
+            return;
+        }
+        for (int s = 0; s < sheet.surfaceCount(); s++) {
+            Facts f = night.facts[s];
+            boolean clean = f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER;
+            if (clean && !m.named().contains(s) && m.above(s)) {
+                change(s, x -> x.dirtied(null));
+            }
+        }
+        if (m.action() instanceof Action.DryClean) {
+            for (int s : m.exposed()) {
+                Facts f = night.facts[s];
+                if (f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER) {
+                    change(s, x -> x.dirtied(null));
+                }
+            }
+        }
+    }
+
+    private static boolean splashes(Action action) {
+        return switch (action) {
+            case Action.Wash a -> wet(a.method());
+            case Action.Rinse a -> wet(a.method());
+            case Action.DryClean a -> true;
+            default -> false;
+        };
+    }
+
+    private static boolean wet(Action.@Nullable Method method) {
+        return method == Action.Method.SPRAY
+                || method == Action.Method.HOSE
+                || method == Action.Method.PRESSURE;
+    }
+
+    /** The vessel of the step now holds this solution, and what went into it. */
+    private void use(Moment m) {
+        Solution solution = m.action().solution();
+        if (solution == null || solution.vessel() == null) {
+            return;
+        }
+        Night.Vessel before = night.vessels.get(solution.vessel());
+        boolean same =
+                before != null
+                        && before.full()
+                        && java.util.Objects.equals(before.chemical(), solution.chemical());
+        boolean soils = m.named().stream().anyMatch(s -> night.facts[s].soil());
+        night.vessels.put(
+                solution.vessel(),
+                new Night.Vessel(
+                        solution.chemical(),
+                        true,
+                        soils || (before != null && before.soiled()),
+                        same && before != null ? before.mixedAt() : night.minutes));
+    }
+
+    private boolean soiled(String vessel) {
+        Night.Vessel v = night.vessels.get(vessel);
+        return v != null && v.soiled();
+    }
+
+    private boolean enough(Action.ChaseOut a, int passage) {
+        return a.volume() != null
+                && a.volume().litres()
+                        >= sheet.passage(passage).volume().litres()
+                                        * context.book().number("chase-out.factor")
+                                - 1e-9;
+    }
+
+    /** Cool when it is measured so, or when it has stood as long as its curve takes. */
+    private boolean cooled(Action.CoolDown a, int energy) {
+        Temperature limit = context.book().temperature("touch.limit");
+        if (a.below() != null) {
+            return a.below().compareTo(limit) <= 0;
+        }
+        Double needed = Heats.minutesTo(sheet, energy, limit);
+        return needed != null && a.standing() != null && minutes(a.standing()) >= needed;
+    }
+
+    private void run(int e, int at) {
+        energy(e, () -> night.revive(e));
+        night.ranAt[e] = at;
+    }
+
+    private void fit(String fitting, boolean on) {
+        sheet.sheet().fittings().stream()
+                .filter(f -> f.id().equals(fitting))
+                .forEach(f -> night.fitted.put(fitting, on ? f.count() : 0));
     }
 
     /** Gloves soil by touching soil, and carry it to what was sanitized. */
@@ -218,10 +385,12 @@ public final class RunThrough {
     private void take(int p, @Nullable Integer count) {
         int all = sheet.part(p).count();
         night.off[p] = Math.min(all, night.off[p] + (count == null ? all : count));
+        night.visited[p] = 0;
         partChanges.add(new Run.PartChange(p, night.off[p], night.aside[p]));
     }
 
-    private void put(int p, @Nullable Integer count) {
+    private void put(int p, @Nullable Integer count, int at) {
+        night.installedAt[p] = at;
         int all = sheet.part(p).count();
         night.off[p] = Math.max(0, night.off[p] - (count == null ? all : count));
         partChanges.add(new Run.PartChange(p, night.off[p], night.aside[p]));
@@ -258,7 +427,16 @@ public final class RunThrough {
 
     private boolean sanitizer(Solution solution) {
         Chemical c = context.chemical(solution.chemical());
-        return c != null && c.kind().sanitizes();
+        return c == null ? hotWater(solution, context) : c.kind().sanitizes();
+    }
+
+    /**
+     * Whether a step means to sanitize with hot water alone: no product and hotter than any wash.
+     */
+    public static boolean hotWater(Solution solution, Context context) {
+        return solution.chemical() == null
+                && solution.temperature() != null
+                && solution.temperature().atLeast(context.book().temperature("hot-water.meant"));
     }
 
     private static boolean partMove(Action action) {
@@ -278,6 +456,9 @@ public final class RunThrough {
         double water = 0;
         boolean waterStated = false;
         for (Step s : procedure.steps()) {
+            if (!context.configuration().holds(s.when())) {
+                continue;
+            }
             Action a = s.action();
             double ready =
                     a instanceof Action.Collect
@@ -292,7 +473,7 @@ public final class RunThrough {
             if (a instanceof Action.Dry dry) {
                 dryReady = Math.max(dryReady, clock + minutes(dry.time()));
             }
-            Solution liquid = liquid(a);
+            Solution liquid = a.solution();
             if (liquid != null && liquid.volume() != null) {
                 water += liquid.volume().litres();
                 waterStated = true;
@@ -300,16 +481,6 @@ public final class RunThrough {
         }
         double end = Math.max(clock, Math.max(soakReady, dryReady));
         return new Run.Totals(end, hands, waited, waterStated ? water : null);
-    }
-
-    private static @Nullable Solution liquid(Action action) {
-        return switch (action) {
-            case Action.Rinse a -> a.water();
-            case Action.Wash a -> a.solution();
-            case Action.Soak a -> a.solution();
-            case Action.Sanitize a -> a.solution();
-            default -> null;
-        };
     }
 
     private static double minutes(@Nullable Duration d) {

@@ -7,6 +7,7 @@ import java.util.Map;
 import orthopur.machine.Energy;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
+import orthopur.machine.Passage;
 import orthopur.machine.Surface;
 
 /** A sheet with its names resolved to places, so that a run needs no look-ups by text. */
@@ -20,6 +21,8 @@ public final class SheetIndex {
     private final List<List<Integer>> surfacesOf = new ArrayList<>();
     private final List<List<Integer>> coversOf = new ArrayList<>();
     private final List<List<Integer>> zones = new ArrayList<>();
+    private final Map<String, Integer> passages = new HashMap<>();
+    private final List<List<Integer>> wetted = new ArrayList<>();
 
     public SheetIndex(MachineSheet sheet) {
         this.sheet = sheet;
@@ -43,6 +46,14 @@ public final class SheetIndex {
                     coversOf.get(s).add(p);
                 }
             }
+        }
+        for (Passage passage : sheet.passages()) {
+            passages.put(passage.id(), wetted.size());
+            wetted.add(
+                    passage.surfaces().stream()
+                            .map(surfaceIds::get)
+                            .filter(s -> s != null)
+                            .toList());
         }
         for (Energy e : sheet.energies()) {
             energies.put(e.id(), zones.size());
@@ -112,8 +123,27 @@ public final class SheetIndex {
         return energies.getOrDefault(id, -1);
     }
 
+    /** Place of a passage, or -1. */
+    public int passageNamed(String id) {
+        return passages.getOrDefault(id, -1);
+    }
+
+    public int passageCount() {
+        return wetted.size();
+    }
+
+    public Passage passage(int passage) {
+        return sheet.passages().get(passage);
+    }
+
+    /** What the liquid in a passage wets. */
+    public List<Integer> wettedIn(int passage) {
+        return wetted.get(passage);
+    }
+
     /**
-     * The name of a part, surface or energy as people say it; the id itself where nothing has it.
+     * The name of a part, surface, passage or energy as people say it; the id itself where nothing
+     * has it.
      */
     public String nameOf(String id) {
         if (parts.containsKey(id)) {
@@ -121,6 +151,9 @@ public final class SheetIndex {
         }
         if (surfaceIds.containsKey(id)) {
             return surface(surfaceNamed(id)).name();
+        }
+        if (passages.containsKey(id)) {
+            return passage(passageNamed(id)).name();
         }
         return energies.containsKey(id) ? energy(energyNamed(id)).name() : id;
     }

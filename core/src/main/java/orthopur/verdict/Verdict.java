@@ -9,6 +9,7 @@ import orthopur.runthrough.Run;
  *
  * @param stops,fixes,advice groups by their highest severity; consequences are not counted again
  * @param judged ids of the rules that were judged; others were not looked at and are not passed
+ * @param configurations in how many ways of being fitted the machine was run
  */
 public record Verdict(
         List<Finding> findings,
@@ -18,4 +19,5 @@ public record Verdict(
         Run.Coverage coverage,
         Run.Totals totals,
         Ribbon ribbon,
-        List<String> judged) {}
+        List<String> judged,
+        int configurations) {}

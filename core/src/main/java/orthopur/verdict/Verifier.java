@@ -1,7 +1,14 @@
 package orthopur.verdict;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.OptionGroup;
 import orthopur.procedure.Procedure;
 import orthopur.remedy.Remedies;
 import orthopur.rules.AllRules;
@@ -13,8 +20,14 @@ import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 
-/** Runs a procedure by every rule. */
+/**
+ * Runs a procedure by every rule, in every configuration of its scope: as the machine is fitted
+ * first, then what only another configuration shows.
+ */
 public final class Verifier {
+    /** More combinations than this are not run: the procedure is undecided. */
+    static final int MOST_COMBINATIONS = 512;
+
     private Verifier() {}
 
     /**
@@ -29,18 +42,106 @@ public final class Verifier {
                             + sheet.code()
                             + ".");
         }
-        SheetIndex index = new SheetIndex(sheet);
         List<Rule> rules = AllRules.list();
-        Run run = RunThrough.of(procedure, index, context, rules);
-        List<Finding> findings = Remedies.proven(run, procedure, index, context, rules);
+        Configuration fitted = Configuration.fitted(sheet);
+        List<Configuration> others =
+                Configuration.all(sheet, mattering(procedure, sheet), MOST_COMBINATIONS);
+        List<Remedies.Fitted> runs = new ArrayList<>();
+        runs.add(new Remedies.Fitted(new SheetIndex(fitted.of(sheet)), context.in(fitted)));
+        if (others != null) {
+            others.stream()
+                    .filter(c -> !c.equals(fitted))
+                    .forEach(
+                            c ->
+                                    runs.add(
+                                            new Remedies.Fitted(
+                                                    new SheetIndex(c.of(sheet)), context.in(c))));
+        }
+        List<Run> done =
+                runs.stream()
+                        .map(r -> RunThrough.of(procedure, r.sheet(), r.context(), rules))
+                        .toList();
+        List<Finding> findings = new ArrayList<>();
+        if (others == null) {
+            findings.add(tooMany(procedure, sheet));
+        }
+        Set<String> known = new HashSet<>();
+        for (int i = 0; i < runs.size(); i++) {
+            String where = i == 0 ? "" : runs.get(i).context().configuration().shown(sheet);
+            merge(findings, known, done.get(i), where);
+        }
+        Run run =
+                done.getFirst()
+                        .withFindings(Remedies.proven(findings, procedure, runs, done, rules));
         return new Verdict(
-                findings,
+                run.findings(),
                 run.count(Severity.STOP),
                 run.count(Severity.FIX),
                 run.count(Severity.ADVISE),
                 run.coverage(),
                 run.totals(),
-                Ribbon.of(run, procedure, index),
-                rules.stream().map(r -> r.info().id()).toList());
+                Ribbon.of(run, procedure, runs.getFirst().sheet()),
+                rules.stream().map(r -> r.info().id()).distinct().toList(),
+                runs.size());
+    }
+
+    /** What this run shows beyond what is known already, consequences with their roots. */
+    private static void merge(List<Finding> all, Set<String> known, Run run, String where) {
+        Map<Integer, Integer> places = new HashMap<>();
+        for (int i = 0; i < run.findings().size(); i++) {
+            Finding f = run.findings().get(i);
+            Integer root = f.under() == null ? null : places.get(f.under());
+            boolean fresh = f.under() == null ? known.add(key(f)) : root != null;
+            if (!fresh) {
+                continue;
+            }
+            places.put(i, all.size());
+            Finding told = where.isEmpty() ? f : f.in(where);
+            all.add(told.under(root));
+        }
+    }
+
+    private static String key(Finding f) {
+        return f.rule() + "|" + f.stepId() + "|" + f.items() + "|" + f.energies();
+    }
+
+    /** The scope without groups on which nothing of this machine or procedure depends. */
+    private static Map<String, List<String>> mattering(Procedure procedure, MachineSheet sheet) {
+        Set<String> named = new HashSet<>();
+        sheet.parts().forEach(p -> named.add(group(p.when())));
+        sheet.energies().forEach(e -> named.add(group(e.when())));
+        procedure.steps().forEach(s -> named.add(group(s.when())));
+        Map<String, List<String>> scope = new HashMap<>(procedure.scope());
+        scope.keySet().retainAll(named);
+        return scope;
+    }
+
+    private static String group(@orthopur.Nullable String condition) {
+        return condition == null ? "" : condition.substring(0, Math.max(0, condition.indexOf('=')));
+    }
+
+    private static Finding tooMany(Procedure procedure, MachineSheet sheet) {
+        List<String> groups =
+                sheet.optionGroups().stream()
+                        .filter(g -> procedure.scope().getOrDefault(g.id(), List.of()).size() > 1)
+                        .map(OptionGroup::name)
+                        .toList();
+        return new Finding(
+                "scope",
+                Severity.STOP,
+                0,
+                null,
+                List.of(),
+                List.of(),
+                "The scope has more than "
+                        + MOST_COMBINATIONS
+                        + " combinations; choose one option in some of: "
+                        + String.join(", ", groups)
+                        + ".",
+                List.of(),
+                "What was not run through is not passed.",
+                "this program",
+                null,
+                List.of());
     }
 }

@@ -10,7 +10,10 @@ import org.junit.jupiter.api.Test;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
+import orthopur.quantity.Share;
+import orthopur.quantity.Temperature;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -76,8 +79,13 @@ class PackCompilerTest {
                                                         "soak-1",
                                                         new Action.Soak(
                                                                 List.of("seal"),
-                                                                Bench.soap(),
-                                                                "bath",
+                                                                new Solution(
+                                                                        "soap",
+                                                                        new Share(1),
+                                                                        new Temperature(45),
+                                                                        null,
+                                                                        null,
+                                                                        "bath"),
                                                                 Duration.ofMinutes(10)))),
                                         new Edit.InsertBefore(
                                                 "wash",
@@ -86,7 +94,6 @@ class PackCompilerTest {
                                                         new Action.Soak(
                                                                 List.of("hopper"),
                                                                 Bench.soap(),
-                                                                "sink 1",
                                                                 Duration.ofMinutes(5)))),
                                         new Edit.InsertBefore(
                                                 "wash",

@@ -37,7 +37,6 @@ class ProgressTest {
                                                         new Action.Soak(
                                                                 List.of("seal"),
                                                                 Bench.soap(),
-                                                                "sink 1",
                                                                 java.time.Duration.ofMinutes(10)),
                                                         "",
                                                         null,

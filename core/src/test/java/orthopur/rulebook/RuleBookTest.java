@@ -47,9 +47,10 @@ class RuleBookTest {
     }
 
     @Test
-    void everyRuleHasItsOwnIdAndASource() {
+    void everyRuleSaysItsOwnAndHasASource() {
         List<String> ids = AllRules.list().stream().map((Rule r) -> r.info().id()).toList();
-        assertEquals(ids.size(), ids.stream().distinct().count());
+        List<String> titles = AllRules.list().stream().map((Rule r) -> r.info().title()).toList();
+        assertEquals(titles.size(), titles.stream().distinct().count());
         assertTrue(
                 ids.containsAll(
                         List.of(

@@ -92,7 +92,7 @@ class TeardownRulesTest {
     @Test
     void t11AGuardLeftOffIsTheRootOfAllThatFollows() {
         Procedure p =
-                Bench.with("on", new Action.Install(List.of("hopper", "spring", "seal"), null));
+                Bench.with("on", new Action.Install(List.of("spring", "hopper", "seal"), null));
         assertEquals(List.of("T11@live"), Bench.roots(p));
         assertEquals(
                 List.of(),

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -16,9 +17,12 @@ import orthopur.machine.EndState;
 
 /** What makes each fact true and what ends it. */
 class FactsTest {
+    private static final Set<Residue> SOAP = Set.of(Residue.DETERGENT);
+    private static final Set<Residue> CHLORINE = Set.of(Residue.SANITIZER);
+
     private static final Facts SOILED = Facts.afterUse();
-    private static final Facts CLEAN = SOILED.washedAt(1, true).rinsedAt(2, false);
-    private static final Facts SANITIZED = CLEAN.inspectedAt(3).sanitizedAt(4, true);
+    private static final Facts CLEAN = SOILED.washedAt(1, true, SOAP).rinsedAt(2, false);
+    private static final Facts SANITIZED = CLEAN.inspectedAt(3).sanitizedAt(4, true, CHLORINE);
 
     @Test
     void aSurfaceBeginsSoiledAndMeetsNothing() {
@@ -31,7 +35,7 @@ class FactsTest {
     @Test
     void theChainShowsEachStage() {
         assertEquals(Stage.LOOSE_OFF, SOILED.looseOff().stage());
-        assertEquals(Stage.WASHED, SOILED.washedAt(1, true).stage());
+        assertEquals(Stage.WASHED, SOILED.washedAt(1, true, SOAP).stage());
         assertEquals(Stage.RINSED, CLEAN.stage());
         assertEquals(Stage.INSPECTED, CLEAN.inspectedAt(3).stage());
         assertEquals(Stage.SANITIZED, SANITIZED.stage());
@@ -40,7 +44,7 @@ class FactsTest {
 
     @Test
     void aWashThatDoesNotCountWetsAndLeavesDetergentAndTheSoil() {
-        Facts f = SOILED.washedAt(1, false);
+        Facts f = SOILED.washedAt(1, false, SOAP);
         assertTrue(f.wet() && f.soil() && f.has(Residue.DETERGENT));
         assertFalse(f.loose());
         assertEquals(Facts.NEVER, f.washed());
@@ -48,7 +52,7 @@ class FactsTest {
 
     @Test
     void aRinseTakesDetergentOffButNotSoil() {
-        Facts f = SOILED.washedAt(1, false).rinsedAt(2, false);
+        Facts f = SOILED.washedAt(1, false, SOAP).rinsedAt(2, false);
         assertFalse(f.has(Residue.DETERGENT));
         assertTrue(f.soil());
         assertFalse(f.clean());
@@ -56,7 +60,7 @@ class FactsTest {
 
     @Test
     void sanitizerThatIsNotGrantedStillWetsAndStays() {
-        Facts f = CLEAN.sanitizedAt(4, false);
+        Facts f = CLEAN.sanitizedAt(4, false, CHLORINE);
         assertTrue(f.wet() && f.has(Residue.SANITIZER));
         assertEquals(Facts.NEVER, f.sanitized());
         assertFalse(f.meets(EndState.SANITIZED));
@@ -68,8 +72,8 @@ class FactsTest {
         assertTrue(SANITIZED.meets(EndState.SANITIZED));
         assertEquals(Facts.NEVER, SANITIZED.looseOff().sanitized(), "scraping");
         assertEquals(Facts.NEVER, SANITIZED.touched().sanitized(), "a towel or a glove");
-        assertEquals(Facts.NEVER, SANITIZED.washedAt(5, true).sanitized(), "washing again");
-        assertEquals(Facts.NEVER, SANITIZED.soaked(5, true, false).sanitized(), "a soak");
+        assertEquals(Facts.NEVER, SANITIZED.washedAt(5, true, SOAP).sanitized(), "washing again");
+        assertEquals(Facts.NEVER, SANITIZED.soaked(5, SOAP, false).sanitized(), "a soak");
         assertEquals(Facts.NEVER, SANITIZED.rinsedAt(5, false).sanitized(), "a rinse");
         assertEquals(
                 4, SANITIZED.rinsedAt(5, true).sanitized(), "but not under the school that rinses");
@@ -81,13 +85,13 @@ class FactsTest {
     void whatEndsInspected() {
         Facts seen = CLEAN.inspectedAt(3);
         assertEquals(Facts.NEVER, seen.looseOff().inspected());
-        assertEquals(Facts.NEVER, seen.washedAt(4, true).inspected());
+        assertEquals(Facts.NEVER, seen.washedAt(4, true, SOAP).inspected());
         assertEquals(3, seen.rinsedAt(4, false).inspected());
     }
 
     @Test
     void wipedIsLessThanCleanAndCleanLessThanSanitized() {
-        Facts wiped = SOILED.washedAt(1, true);
+        Facts wiped = SOILED.washedAt(1, true, SOAP);
         assertTrue(wiped.meets(EndState.WIPED));
         assertFalse(wiped.meets(EndState.CLEAN));
         assertTrue(CLEAN.meets(EndState.CLEAN));
@@ -99,13 +103,13 @@ class FactsTest {
         List<UnaryOperator<Facts>> all =
                 List.of(
                         Facts::looseOff,
-                        f -> f.washedAt(1, true),
-                        f -> f.washedAt(1, false),
-                        f -> f.soaked(1, true, false),
-                        f -> f.soaked(1, false, false),
+                        f -> f.washedAt(1, true, SOAP),
+                        f -> f.washedAt(1, false, SOAP),
+                        f -> f.soaked(1, SOAP, false),
+                        f -> f.soaked(1, Set.of(), false),
                         f -> f.rinsedAt(1, false),
                         f -> f.inspectedAt(1),
-                        f -> f.sanitizedAt(1, false),
+                        f -> f.sanitizedAt(1, false, CHLORINE),
                         Facts::touched,
                         f -> f.driedAt(1));
         return Arbitraries.of(all).list().ofMaxSize(12);

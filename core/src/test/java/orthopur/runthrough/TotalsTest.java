@@ -23,7 +23,7 @@ class TotalsTest {
     }
 
     private static Action soak(int minutes) {
-        return new Action.Soak(List.of("seal"), Bench.soap(), "sink", Duration.ofMinutes(minutes));
+        return new Action.Soak(List.of("seal"), Bench.soap(), Duration.ofMinutes(minutes));
     }
 
     @Test
@@ -52,7 +52,7 @@ class TotalsTest {
     @Test
     void waterIsSummedOnlyWhereItIsStated() {
         assertNull(
-                totals(step("w", new Action.Wash(List.of("drum"), Bench.soap(), null), 1, 1))
+                totals(step("w", new Action.Wash(List.of("drum"), Bench.plain(), null), 1, 1))
                         .waterLitres());
         assertEquals(
                 40,

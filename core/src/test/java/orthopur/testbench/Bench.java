@@ -3,6 +3,7 @@ package orthopur.testbench;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
@@ -87,7 +88,7 @@ public final class Bench {
     public static final Context CONTEXT =
             new Context(PublicCodes.book(), List.of(CHLORINE, DETERGENT), new Hardness(310));
 
-    private static final List<String> PARTS = List.of("hopper", "spring", "seal", "guard");
+    private static final List<String> PARTS = List.of("spring", "hopper", "seal", "guard");
     private static final List<String> ALL =
             List.of("frame", "hopper", "drum", "flap", "spring", "seal", "shaft", "guard");
 
@@ -116,6 +117,7 @@ public final class Bench {
         add(steps, "dry", new Action.Dry(ALL, Action.Drying.AIR, Duration.ofMinutes(20)));
         add(steps, "back", new Action.Return(List.of("flap")));
         add(steps, "on", new Action.Install(PARTS, null));
+        add(steps, "measure", new Action.Measure(List.of("gap")));
         add(steps, "clear", new Action.Clear(true, true, true));
         add(steps, "unlock", new Action.Unlock(List.of("motor")));
         add(steps, "live", new Action.Restore(List.of("motor")));
@@ -148,7 +150,7 @@ public final class Bench {
     }
 
     public static Solution soap() {
-        return new Solution("soap", new Share(1), new Temperature(45), null, null);
+        return new Solution("soap", new Share(1), new Temperature(45), null, new Volume(20));
     }
 
     public static Solution plain() {
@@ -178,6 +180,141 @@ public final class Bench {
     /** The good procedure with a step moved before another. */
     public static Procedure moved(String id, String before) {
         return good().apply(List.of(new Edit.Move(id, before)));
+    }
+
+    /** A procedure with a new step before another; {@code new} steps carry their id as words. */
+    public static Procedure before(String step, String id, Action action, Procedure p) {
+        return p.apply(
+                List.of(new Edit.InsertBefore(step, new Step(id, action, id, null, null, 1, 1))));
+    }
+
+    public static Procedure change(Procedure p, String id, Action action) {
+        return p.apply(List.of(new Edit.Change(id, step(p, id).with(action))));
+    }
+
+    public static Procedure without(Procedure p, String id) {
+        return p.apply(List.of(new Edit.Delete(id)));
+    }
+
+    /** Makes the motor and the spring safe once more before a step, and unlocks nothing. */
+    public static Procedure safeAgain(Procedure p, String step) {
+        Procedure next = p;
+        for (String id : List.of("stop", "isolate", "lock", "relieve", "prove")) {
+            next = before(step, id + "-2", step(p, id).action(), next);
+        }
+        return next;
+    }
+
+    public static Procedure people(int n, Procedure p) {
+        return Records.with(p, "people", n);
+    }
+
+    public static Procedure ppe(String thing, Procedure p) {
+        return Records.with(p, "ppe", List.of(thing));
+    }
+
+    public static Procedure kind(Frequency kind, Procedure p) {
+        return Records.with(p, "kind", kind);
+    }
+
+    public static Procedure schoolB(Procedure p) {
+        return Records.with(p, "schools", new Schools(false, true));
+    }
+
+    public static Procedure sheetVersion(int version, Procedure p) {
+        return Records.with(p, "sheetVersion", version);
+    }
+
+    public static Procedure scope(Map<String, List<String>> scope, Procedure p) {
+        return Records.with(p, "scope", scope);
+    }
+
+    public static Procedure when(String id, String condition, Procedure p) {
+        return edited(p, id, "when", condition);
+    }
+
+    public static Procedure caution(String id, Procedure p) {
+        return edited(p, id, "caution", "Fingers out of the hinge.");
+    }
+
+    public static Procedure stepPeople(String id, int n, Procedure p) {
+        return edited(p, id, "people", n);
+    }
+
+    public static Procedure minutes(String id, double minutes, Procedure p) {
+        return edited(p, id, "minutes", minutes);
+    }
+
+    private static Procedure edited(Procedure p, String id, String component, Object value) {
+        return p.apply(List.of(new Edit.Change(id, Records.with(step(p, id), component, value))));
+    }
+
+    private static Step step(Procedure p, String id) {
+        return p.steps().get(p.placeOf(id));
+    }
+
+    /** The hopper and the guard each off and on again before the other leaves. */
+    public static Procedure oneByOne() {
+        Procedure p = with("off-1", new Action.Remove(List.of("hopper"), null, "cart"));
+        p = before("on", "hopper-on", new Action.Install(List.of("spring", "hopper"), null), p);
+        p = before("on", "guard-off", new Action.Remove(List.of("guard"), null, "cart"), p);
+        return change(p, "on", new Action.Install(List.of("seal", "guard"), null));
+    }
+
+    /** Sharpened clean and dry, then washed, rinsed, looked at and sanitized with the rest. */
+    public static Procedure sharpened(boolean afterwards) {
+        List<String> drum = List.of("drum");
+        Procedure p = good();
+        p = before("scrape", "scrape-1", new Action.DryClean(drum), p);
+        p = before("scrape", "wash-1", new Action.Wash(drum, soap(), Action.Method.CLOTH), p);
+        p =
+                before(
+                        "scrape",
+                        "rinse-1",
+                        new Action.Rinse(drum, plain(), Action.Method.CLOTH, Action.EndPoint.CLEAR),
+                        p);
+        p = before("scrape", "dry-1", new Action.Dry(drum, Action.Drying.TOWEL, null), p);
+        return before(afterwards ? "scrape" : "back", "grind", new Action.Sharpen(drum, false), p);
+    }
+
+    public static Action.Sanitize hotWater(double celsius, long seconds) {
+        return new Action.Sanitize(
+                ALL,
+                new Solution(null, null, new Temperature(celsius), null, new Volume(40)),
+                Action.Method.IMMERSE,
+                Duration.ofSeconds(seconds),
+                Set.of(Action.Reading.TEMPERATURE));
+    }
+
+    public static Solution in(String vessel, Solution s) {
+        return Records.with(s, "vessel", vessel);
+    }
+
+    public static Energy tagOnly(Energy e) {
+        return Records.with(e, "tagOnly", true);
+    }
+
+    public static Chemical made(String id, ChemicalKind kind) {
+        return chemical(id, kind, Label.silent());
+    }
+
+    public static Chemical ppeOf(Chemical c, String thing) {
+        return Records.with(c, "ppe", List.of(thing));
+    }
+
+    public static Chemical labelled(String id, Share least, Share most) {
+        return chemical(
+                id,
+                ChemicalKind.NEUTRAL_DETERGENT,
+                Records.with(Records.with(Label.silent(), "least", least), "most", most));
+    }
+
+    public static Chemical unregistered() {
+        return Records.with(CHLORINE, "registration", null);
+    }
+
+    public static Chemical grease(Chemical.FoodGrade grade) {
+        return Records.with(made("grease", ChemicalKind.GREASE), "foodGrade", grade);
     }
 
     public static Verdict verify(Procedure p) {
@@ -222,12 +359,29 @@ public final class Bench {
                 parts,
                 energies,
                 List.of(new Check("gap", "Gap", parts.getFirst().id(), 0.5, 1.5, "mm")),
+                List.of(),
+                List.of(),
+                List.of(),
+                null,
+                false,
                 null);
     }
 
     public static Energy energy(
             String id, EnergyKind kind, String holder, String fedBy, String... zone) {
-        return new Energy(id, id, kind, List.of(zone), "switch", "try it", holder, fedBy, false);
+        return new Energy(
+                id,
+                id,
+                kind,
+                List.of(zone),
+                "switch",
+                "try it",
+                holder,
+                fedBy,
+                false,
+                false,
+                null,
+                null);
     }
 
     private static Chemical chemical(String id, ChemicalKind kind, Label label) {
@@ -238,12 +392,14 @@ public final class Bench {
                 "T-1",
                 new Stock(12.5, Stock.Basis.MASS_IN_MASS, 1.17),
                 label,
-                List.of(),
-                List.of(),
+                List.of("food-contact surfaces"),
+                List.of("listeria"),
                 List.of(),
                 List.of(),
                 1,
-                100);
+                100,
+                null,
+                null);
     }
 
     public static PartBuilder part(String id) {
@@ -308,7 +464,9 @@ public final class Bench {
                             null,
                             Frequency.DAILY,
                             null,
-                            null));
+                            null,
+                            null,
+                            List.of()));
             return this;
         }
 
@@ -318,7 +476,7 @@ public final class Bench {
             }
             return new Part(
                     id, id, count, removable, shifts, behind, covers, Set.of(), guard, "sink", null,
-                    null, null, surfaces);
+                    null, null, null, null, null, surfaces);
         }
     }
 }

@@ -10,35 +10,48 @@ import java.util.stream.Collectors;
  */
 public final class ActionCatalog {
     private static final List<String> SOLUTION =
-            List.of("items", "chemical", "strength", "temperature", "ph", "volume");
+            List.of("items", "chemical", "strength", "temperature", "ph", "volume", "place");
 
     private static final List<ActionInfo> ALL =
             List.of(
                     of("prepare", "Prepare", "things"),
                     of("operate", "Use the controls", "mode", "energies", "items"),
                     of("isolate", "Isolate", "energies"),
-                    of("lock", "Lock", "energies"),
+                    of("lock", "Lock", "energies", "locks", "secondMeasure"),
                     of("relieve", "Relieve", "energies"),
                     of("prove", "Prove", "energies"),
-                    of("cool-down", "Cool down", "energies"),
+                    of("cool-down", "Cool down", "energies", "below", "standing"),
+                    of("keep-product", "Keep product", "destination"),
+                    of("mark", "Mark", "items"),
+                    of("index", "Index", "items", "times", "powered"),
+                    of("fit", "Fit for cleaning", "fittings"),
+                    of("unfit", "Take off fitting", "fittings"),
                     of("remove", "Remove", "items", "count", "destination"),
                     of("shift", "Move aside", "items"),
                     of("return", "Move back", "items"),
                     of("wash-hands", "Wash hands"),
                     of("dry-clean", "Dry-clean", "items"),
                     of("rinse", "Rinse", "items", "temperature", "volume", "method", "endPoint"),
-                    with("wash", "Wash", SOLUTION, "method"),
-                    with("soak", "Soak", SOLUTION, "place", "dwell"),
+                    with("wash", "Wash", SOLUTION, "method", "tool", "direction"),
+                    with("soak", "Soak", SOLUTION, "dwell"),
+                    with("circulate", "Circulate", SOLUTION, "dwell", "velocity"),
+                    of("draw-off", "Draw off", "items", "places", "washedOut"),
                     of("collect", "Collect", "items"),
                     of("inspect", "Inspect", "items"),
                     with("sanitize", "Sanitize", SOLUTION, "method", "contact", "readings"),
                     of("dry", "Dry", "items", "method", "dwell"),
-                    of("install", "Install", "items", "count"),
+                    of("sharpen", "Sharpen", "items", "powered"),
+                    of("replace", "Replace", "items"),
+                    of("lubricate", "Lubricate", "items", "chemical"),
+                    of("coat", "Coat", "items", "chemical"),
+                    of("store", "Store", "items", "destination"),
+                    of("install", "Install", "items", "count", "pattern"),
                     of("measure", "Check", "checks"),
                     of("clear", "Clear", "toolsOut", "peopleClear", "guardsOn"),
                     of("unlock", "Unlock", "energies"),
                     of("restore", "Make live", "energies"),
                     of("function-test", "Test run"),
+                    of("chase-out", "Chase out", "items", "volume", "product"),
                     of("hold-point", "Hold", "who"),
                     of("record", "Record"));
 

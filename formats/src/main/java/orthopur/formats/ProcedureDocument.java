@@ -2,6 +2,8 @@ package orthopur.formats;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
+import java.util.Map;
+import orthopur.Nullable;
 
 /** A procedure as it stands in a file. */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -15,10 +17,11 @@ public record ProcedureDocument(
         SchoolsDocument schools,
         int people,
         List<String> ppe,
+        @Nullable Map<String, List<String>> scope,
         List<StepDocument> steps) {
 
     /** Which of several ways it follows. */
-    public record SchoolsDocument(boolean rinseAfterSanitizer) {}
+    public record SchoolsDocument(boolean rinseAfterSanitizer, boolean assembledFirst) {}
 
     /** SHA-256 over the compact form; what edits say they apply to. */
     public String hash() {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import orthopur.machine.Frequency;
@@ -116,9 +117,12 @@ public final class ProcedureFormat {
                 d.sheetVersion(),
                 d.ruleBook(),
                 kind,
-                new Schools(d.schools() != null && d.schools().rinseAfterSanitizer()),
+                new Schools(
+                        d.schools() != null && d.schools().rinseAfterSanitizer(),
+                        d.schools() != null && d.schools().assembledFirst()),
                 d.people(),
                 Objects.requireNonNullElse(d.ppe(), List.of()),
+                Objects.requireNonNullElse(d.scope(), Map.of()),
                 steps);
     }
 
@@ -131,9 +135,11 @@ public final class ProcedureFormat {
                 p.sheetVersion(),
                 p.ruleBook(),
                 QuantityModule.written(p.kind()),
-                new ProcedureDocument.SchoolsDocument(p.schools().rinseAfterSanitizer()),
+                new ProcedureDocument.SchoolsDocument(
+                        p.schools().rinseAfterSanitizer(), p.schools().assembledFirst()),
                 p.people(),
                 p.ppe(),
+                p.scope().isEmpty() ? null : p.scope(),
                 p.steps().stream().map(StepWriter::write).toList());
     }
 

@@ -22,6 +22,8 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import orthopur.quantity.Dosage;
 import orthopur.quantity.Hardness;
+import orthopur.quantity.Length;
+import orthopur.quantity.Mass;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Temperature;
@@ -39,6 +41,8 @@ final class QuantityModule extends SimpleModule {
         quantity(Dosage.class, Quantity::of, UnitText::dosage);
         quantity(Ph.class, p -> new Quantity(p.value(), "pH"), (v, u) -> new Ph(v));
         quantity(Hardness.class, h -> new Quantity(h.mgPerL(), "mg/L"), (v, u) -> new Hardness(v));
+        quantity(Mass.class, m -> new Quantity(m.kilograms(), "kg"), UnitText::mass);
+        quantity(Length.class, l -> new Quantity(l.metres() * 1000, "mm"), UnitText::length);
         addSerializer(Enum.class, new EnumWriter());
         setDeserializerModifier(new EnumReaders());
         // A set keeps the order of the file, so that writing it again gives the same bytes.

@@ -74,7 +74,8 @@ final class StepReader {
                 d.because(),
                 d.caution(),
                 minutes,
-                people);
+                people,
+                d.when());
     }
 
     private Action action() {
@@ -86,10 +87,19 @@ final class StepReader {
                             list(d.energies()),
                             list(d.items()));
             case "isolate" -> new Action.Isolate(list(d.energies()));
-            case "lock" -> new Action.Lock(list(d.energies()));
+            case "lock" -> new Action.Lock(list(d.energies()), locks(), d.secondMeasure());
             case "relieve" -> new Action.Relieve(list(d.energies()));
             case "prove" -> new Action.Prove(list(d.energies()));
-            case "cool-down" -> new Action.CoolDown(list(d.energies()));
+            case "cool-down" ->
+                    new Action.CoolDown(
+                            list(d.energies()),
+                            quantity("below", d.below(), UnitText::temperature),
+                            quantity("standing", d.standing(), UnitText::duration));
+            case "keep-product" -> new Action.KeepProduct(d.destination());
+            case "mark" -> new Action.Mark(list(d.items()));
+            case "index" -> new Action.Index(list(d.items()), times(), yes(d.powered()));
+            case "fit" -> new Action.Fit(list(d.fittings()));
+            case "unfit" -> new Action.Unfit(list(d.fittings()));
             case "remove" -> new Action.Remove(list(d.items()), count(), d.destination());
             case "shift" -> new Action.Shift(list(d.items()));
             case "return" -> new Action.Return(list(d.items()));
@@ -105,12 +115,31 @@ final class StepReader {
                     new Action.Wash(
                             list(d.items()),
                             solution(),
-                            word("method", d.method(), Action.Method.class));
+                            word("method", d.method(), Action.Method.class),
+                            d.tool(),
+                            d.direction());
+            case "circulate" ->
+                    new Action.Circulate(
+                            list(d.items()),
+                            solution(),
+                            quantity("dwell", d.dwell(), UnitText::duration),
+                            quantity("velocity", d.velocity(), UnitText::velocity));
+            case "draw-off" ->
+                    new Action.DrawOff(list(d.items()), list(d.places()), yes(d.washedOut()));
+            case "sharpen" -> new Action.Sharpen(list(d.items()), yes(d.powered()));
+            case "replace" -> new Action.Replace(list(d.items()));
+            case "lubricate" -> new Action.Lubricate(list(d.items()), d.chemical());
+            case "coat" -> new Action.Coat(list(d.items()), d.chemical());
+            case "store" -> new Action.Store(list(d.items()), d.destination());
+            case "chase-out" ->
+                    new Action.ChaseOut(
+                            list(d.items()),
+                            quantity("volume", d.volume(), UnitText::volume),
+                            d.product());
             case "soak" ->
                     new Action.Soak(
                             list(d.items()),
                             solution(),
-                            d.place(),
                             quantity("dwell", d.dwell(), UnitText::duration));
             case "collect" -> new Action.Collect(list(d.items()));
             case "inspect" -> new Action.Inspect(list(d.items()));
@@ -126,7 +155,7 @@ final class StepReader {
                             list(d.items()),
                             word("method", d.method(), Action.Drying.class),
                             quantity("dwell", d.dwell(), UnitText::duration));
-            case "install" -> new Action.Install(list(d.items()), count());
+            case "install" -> new Action.Install(list(d.items()), count(), d.pattern());
             case "measure" -> new Action.Measure(list(d.checks()));
             case "clear" ->
                     new Action.Clear(yes(d.toolsOut()), yes(d.peopleClear()), yes(d.guardsOn()));
@@ -154,7 +183,12 @@ final class StepReader {
         }
         Volume v = quantity("volume", d.volume(), UnitText::volume);
         return new Solution(
-                d.chemical(), quantity("strength", d.strength(), UnitText::dosage), t, ph, v);
+                d.chemical(),
+                quantity("strength", d.strength(), UnitText::dosage),
+                t,
+                ph,
+                v,
+                d.place());
     }
 
     private <T> T quantity(String field, Quantity q, BiFunction<Double, String, T> reader) {
@@ -203,6 +237,20 @@ final class StepReader {
         return all;
     }
 
+    private Integer locks() {
+        if (d.locks() != null && (d.locks() < 0 || d.locks() > 20)) {
+            say("locks", "The locks are " + d.locks() + "; allowed is 0 to 20.");
+        }
+        return d.locks();
+    }
+
+    private Integer times() {
+        if (d.times() != null && (d.times() < 1 || d.times() > 1000)) {
+            say("times", "The times are " + d.times() + "; allowed is 1 to 1000.");
+        }
+        return d.times();
+    }
+
     private Integer count() {
         if (d.count() != null && (d.count() < 1 || d.count() > 1000)) {
             say("count", "The count is " + d.count() + "; allowed is 1 to 1000.");
@@ -238,7 +286,21 @@ final class StepReader {
                         new Field("toolsOut", d.toolsOut()),
                         new Field("peopleClear", d.peopleClear()),
                         new Field("guardsOn", d.guardsOn()),
-                        new Field("who", d.who()));
+                        new Field("who", d.who()),
+                        new Field("locks", d.locks()),
+                        new Field("secondMeasure", d.secondMeasure()),
+                        new Field("below", d.below()),
+                        new Field("standing", d.standing()),
+                        new Field("times", d.times()),
+                        new Field("powered", d.powered()),
+                        new Field("fittings", d.fittings()),
+                        new Field("places", d.places()),
+                        new Field("washedOut", d.washedOut()),
+                        new Field("tool", d.tool()),
+                        new Field("direction", d.direction()),
+                        new Field("velocity", d.velocity()),
+                        new Field("pattern", d.pattern()),
+                        new Field("product", d.product()));
         for (Field f : given) {
             boolean empty = f.value() == null || (f.value() instanceof List<?> l && l.isEmpty());
             if (!empty && !info.fields().contains(f.name())) {

@@ -5,6 +5,8 @@ import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
+import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
 
 /**
  * Writes a step as a document. The reverse of {@link StepReader}; a property test holds them
@@ -16,7 +18,20 @@ final class StepWriter {
     private List<String> checks;
     private Integer count;
     private String destination;
-    private String place;
+    private String chemical;
+    private Volume volume;
+    private Action.Lock lock;
+    private Temperature below;
+    private Duration standing;
+    private Integer times;
+    private Boolean powered;
+    private List<String> places;
+    private Boolean washedOut;
+    private String tool;
+    private String direction;
+    private Double velocity;
+    private String pattern;
+    private String product;
     private Solution liquid;
     private Enum<?> method;
     private Enum<?> endPoint;
@@ -45,12 +60,14 @@ final class StepWriter {
                 some(checks),
                 count,
                 destination,
-                place,
-                l.chemical(),
+                l.vessel(),
+                l.chemical() == null ? chemical : l.chemical(),
                 l.strength() == null ? null : Quantity.of(l.strength()),
                 l.temperature() == null ? null : Quantity.of(l.temperature()),
                 l.ph() == null ? null : l.ph().value(),
-                l.volume() == null ? null : Quantity.of(l.volume()),
+                l.volume() == null
+                        ? volume == null ? null : Quantity.of(volume)
+                        : Quantity.of(l.volume()),
                 written(method),
                 written(endPoint),
                 dwell == null ? null : Quantity.of(dwell),
@@ -60,6 +77,21 @@ final class StepWriter {
                 clear == null ? null : clear.peopleClear(),
                 clear == null ? null : clear.guardsOn(),
                 who,
+                lock == null ? null : lock.locks(),
+                lock == null ? null : lock.secondMeasure(),
+                below == null ? null : Quantity.of(below),
+                standing == null ? null : Quantity.of(standing),
+                times,
+                powered,
+                some(s.action().fittings()),
+                some(places),
+                washedOut,
+                tool,
+                direction,
+                velocity == null ? null : new Quantity(velocity, "m/s"),
+                pattern,
+                product,
+                s.when(),
                 s.minutes(),
                 s.people(),
                 s.words().isEmpty() ? null : s.words(),
@@ -78,10 +110,62 @@ final class StepWriter {
                 yield "operate";
             }
             case Action.Isolate a -> "isolate";
-            case Action.Lock a -> "lock";
+            case Action.Lock a -> {
+                lock = a;
+                yield "lock";
+            }
             case Action.Relieve a -> "relieve";
             case Action.Prove a -> "prove";
-            case Action.CoolDown a -> "cool-down";
+            case Action.CoolDown a -> {
+                below = a.below();
+                standing = a.standing();
+                yield "cool-down";
+            }
+            case Action.KeepProduct a -> {
+                destination = a.destination();
+                yield "keep-product";
+            }
+            case Action.Mark a -> "mark";
+            case Action.Index a -> {
+                times = a.times();
+                powered = flag(a.powered());
+                yield "index";
+            }
+            case Action.Fit a -> "fit";
+            case Action.Unfit a -> "unfit";
+            case Action.Circulate a -> {
+                liquid = a.solution();
+                dwell = a.dwell();
+                velocity = a.velocity();
+                yield "circulate";
+            }
+            case Action.DrawOff a -> {
+                places = a.places();
+                washedOut = flag(a.washedOut());
+                yield "draw-off";
+            }
+            case Action.Sharpen a -> {
+                powered = flag(a.powered());
+                yield "sharpen";
+            }
+            case Action.Replace a -> "replace";
+            case Action.Lubricate a -> {
+                chemical = a.chemical();
+                yield "lubricate";
+            }
+            case Action.Coat a -> {
+                chemical = a.chemical();
+                yield "coat";
+            }
+            case Action.Store a -> {
+                destination = a.destination();
+                yield "store";
+            }
+            case Action.ChaseOut a -> {
+                volume = a.volume();
+                product = a.product();
+                yield "chase-out";
+            }
             case Action.Remove a -> {
                 count = a.count();
                 destination = a.destination();
@@ -100,11 +184,12 @@ final class StepWriter {
             case Action.Wash a -> {
                 liquid = a.solution();
                 method = a.method();
+                tool = a.tool();
+                direction = a.direction();
                 yield "wash";
             }
             case Action.Soak a -> {
                 liquid = a.solution();
-                place = a.place();
                 dwell = a.dwell();
                 yield "soak";
             }
@@ -124,6 +209,7 @@ final class StepWriter {
             }
             case Action.Install a -> {
                 count = a.count();
+                pattern = a.pattern();
                 yield "install";
             }
             case Action.Measure a -> {
@@ -147,6 +233,11 @@ final class StepWriter {
 
     private static List<String> some(List<String> l) {
         return l == null || l.isEmpty() ? null : l;
+    }
+
+    /** A flag that is not set is left out of the file. */
+    private static Boolean flag(boolean b) {
+        return b ? Boolean.TRUE : null;
     }
 
     private static String written(Enum<?> e) {

@@ -60,7 +60,8 @@ class RoundTripTest {
                                                         : s < 100 ? new Share(s) : new Strength(s),
                                                 t == null ? null : new Temperature(t),
                                                 ph == null ? null : new Ph(ph),
-                                                t == null ? null : new Volume(t)));
+                                                t == null ? null : new Volume(t),
+                                                ph == null ? null : "sink 1"));
         Arbitrary<Solution> water =
                 Arbitraries.doubles()
                         .between(1, 60)
@@ -84,13 +85,47 @@ class RoundTripTest {
                                 Arbitraries.integers().between(1, 9).injectNull(0.5),
                                 Arbitraries.of("sink 1").injectNull(0.5))
                         .as(Action.Remove::new),
-                Combinators.combine(items, solutions, methods).as(Action.Wash::new),
+                Combinators.combine(items, solutions, methods)
+                        .as((i, l, m) -> new Action.Wash(i, l, m)),
+                Combinators.combine(items, solutions, times.injectNull(0.3)).as(Action.Soak::new),
                 Combinators.combine(
                                 items,
                                 solutions,
-                                Arbitraries.of("sink 1").injectNull(0.5),
+                                methods,
+                                Arbitraries.of("blue brush").injectNull(0.5),
+                                Arbitraries.of("centre outward").injectNull(0.5))
+                        .as(Action.Wash::new),
+                Combinators.combine(
+                                energies,
+                                Arbitraries.integers().between(0, 4).injectNull(0.5),
+                                Arbitraries.of("fuse out").injectNull(0.5))
+                        .as(Action.Lock::new),
+                Combinators.combine(
+                                energies,
+                                Arbitraries.of(new Temperature(49)).injectNull(0.5),
                                 times.injectNull(0.3))
-                        .as(Action.Soak::new),
+                        .as(Action.CoolDown::new),
+                Combinators.combine(
+                                parts,
+                                Arbitraries.integers().between(1, 9).injectNull(0.5),
+                                Arbitraries.of(true, false))
+                        .as(Action.Index::new),
+                Combinators.combine(
+                                parts,
+                                Arbitraries.integers().between(1, 9).injectNull(0.5),
+                                Arbitraries.of("crosswise").injectNull(0.5))
+                        .as(Action.Install::new),
+                Combinators.combine(
+                                items,
+                                Arbitraries.of("sink 1").list().ofMaxSize(1),
+                                Arbitraries.of(true, false))
+                        .as(Action.DrawOff::new),
+                items.map(i -> new Action.Lubricate(i, "sudmere-n")),
+                items.map(i -> new Action.Coat(i, null)),
+                items.map(i -> new Action.Sharpen(i, true)),
+                items.map(i -> new Action.Store(i, "rack")),
+                items.map(Action.Mark::new),
+                items.map(Action.Replace::new),
                 Combinators.combine(
                                 items,
                                 water,
@@ -175,24 +210,24 @@ class RoundTripTest {
     void everyErrorOfAProcedureComesWithItsPointer() {
         String good = DemoSite.text("procedures/qk-sl1-end-of-shift.json");
         assertEquals(
-                List.of("/steps/6/items/0", "/steps/11/items/0"),
+                List.of("/steps/7/items/0", "/steps/12/items/0"),
                 pointers(good.replace("\"catch-tray\"", "\"no-such-tray\"")).subList(0, 2));
         assertTrue(
                 pointers(good.replace("\"halvern-h12\"", "\"bleach\""))
-                        .contains("/steps/20/chemical"));
+                        .contains("/steps/21/chemical"));
         assertTrue(
                 pointers(good.replace("\"id\" : \"zero\"", "\"id\" : \"fetch\""))
-                        .contains("/steps/1/id"));
+                        .contains("/steps/2/id"));
         assertTrue(
                 pointers(
                                 good.replace(
                                         "\"action\" : \"wash-hands\"",
                                         "\"action\" : \"wash-hands\", \"count\" : 2"))
-                        .contains("/steps/19/count"));
+                        .contains("/steps/20/count"));
         assertTrue(
                 pointers(good.replaceFirst("\"value\" : 18\\.0", "\"value\" : 130"))
-                        .contains("/steps/20/temperature"));
-        assertTrue(pointers(good.replace("\"ph\" : 7.4", "\"ph\" : 15")).contains("/steps/20/ph"));
+                        .contains("/steps/21/temperature"));
+        assertTrue(pointers(good.replace("\"ph\" : 7.4", "\"ph\" : 15")).contains("/steps/21/ph"));
         assertTrue(
                 pointers(good.replace("\"people\" : 1,\n  \"ppe\"", "\"people\" : 0,\n  \"ppe\""))
                         .contains("/people"));

@@ -14,6 +14,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 
 /**
@@ -39,6 +40,9 @@ public final class SanitizerStrength implements Rule {
             return;
         }
         SanitizerUse u = SanitizerUse.of(m);
+        if (u == null && RunThrough.hotWater(step.solution(), m.context())) {
+            return;
+        }
         if (u == null) {
             notASanitizer(m, step, out);
             return;

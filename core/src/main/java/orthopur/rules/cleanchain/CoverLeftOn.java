@@ -87,14 +87,16 @@ public final class CoverLeftOn implements Rule {
                                 "What lives under a cover is spread by the first movement after assembly.")
                         .deny(hidden);
         Procedure p = end.procedure();
+        int first = firstTreatment(end, hidden);
+        String before = p.steps().get(first).id();
         String back = StepEdits.firstFrom(p, place, CoverLeftOn::putsTogether);
         if (part.shifts()) {
             r.propose(
-                    "Move " + SheetIndex.spoken(part.name()) + " aside before step " + (place + 1),
+                    "Move " + SheetIndex.spoken(part.name()) + " aside before step " + (first + 1),
                     List.of(
                             insert(
                                     p,
-                                    step.id(),
+                                    before,
                                     0,
                                     new Action.Shift(List.of(part.id())),
                                     "Move aside: ",
@@ -109,11 +111,11 @@ public final class CoverLeftOn implements Rule {
         }
         if (part.removable()) {
             r.propose(
-                    "Take off " + SheetIndex.spoken(part.name()) + " before step " + (place + 1),
+                    "Take off " + SheetIndex.spoken(part.name()) + " before step " + (first + 1),
                     List.of(
                             insert(
                                     p,
-                                    step.id(),
+                                    before,
                                     0,
                                     new Action.Remove(List.of(part.id()), null, part.destination()),
                                     "Take off: ",
@@ -126,6 +128,16 @@ public final class CoverLeftOn implements Rule {
                                     "Put back: ",
                                     part)));
         }
+    }
+
+    /** The first step that tried to treat one of them, dry-cleaning included. */
+    private static int firstTreatment(Ending end, List<Integer> hidden) {
+        for (int i = 0; i < end.traces().size(); i++) {
+            if (end.traces().get(i).covered().stream().anyMatch(hidden::contains)) {
+                return i;
+            }
+        }
+        return 0;
     }
 
     private static boolean putsTogether(Action a) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import orthopur.Nullable;
 import orthopur.machine.EndState;
 import orthopur.machine.Surface;
@@ -114,7 +115,7 @@ public final class EndStateReached implements Rule {
         }
         List<Edit> edits = new ArrayList<>();
         for (Class<? extends Action> kind : lacking) {
-            Step last = lastOf(end, kind);
+            Step last = lastOf(end, kind, surfaces.getFirst());
             Edit edit = last == null ? null : StepEdits.addItems(last, ids);
             if (edit != null) {
                 edits.add(edit);
@@ -125,11 +126,17 @@ public final class EndStateReached implements Rule {
         return edits;
     }
 
-    private static @Nullable Step lastOf(Ending end, Class<? extends Action> kind) {
+    /** The last step of a kind, rather one that works on the same part already. */
+    private static @Nullable Step lastOf(Ending end, Class<? extends Action> kind, int surface) {
+        Set<Integer> same = Set.copyOf(end.sheet().surfacesOf(end.sheet().ownerOf(surface)));
         Step last = null;
-        for (Step s : end.procedure().steps()) {
-            if (kind.isInstance(s.action())) {
+        boolean near = false;
+        for (int i = 0; i < end.procedure().steps().size(); i++) {
+            Step s = end.procedure().steps().get(i);
+            boolean here = end.traces().get(i).named().stream().anyMatch(same::contains);
+            if (kind.isInstance(s.action()) && (here || !near)) {
                 last = s;
+                near = here;
             }
         }
         return last;

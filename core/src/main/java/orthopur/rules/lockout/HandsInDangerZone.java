@@ -33,9 +33,10 @@ public final class HandsInDangerZone implements Rule {
     public void look(Moment m, Findings out) {
         for (int e = 0; e < m.sheet().energyCount(); e++) {
             Energy energy = m.sheet().energy(e);
-            if (energy.keepLive()
-                    || m.night().harmless(e)
-                    || !m.handsInZone(e)
+            // A run before is L6, heat is L8.
+            if (!DangerZone.entered(m, e)
+                    || DangerZone.ran(m, e)
+                    || DangerZone.hot(m, e)
                     || out.onEnergy(energy.id(), "L1") != null) {
                 continue;
             }

@@ -6,9 +6,9 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import orthopur.calculation.RefusedInput;
 import orthopur.formats.FormatError;
 import orthopur.machine.Problem;
-import orthopur.calculation.RefusedInput;
 import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.Progress;
 

@@ -1,0 +1,60 @@
+package orthopur.chemical;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/**
+ * What materials do not bear, whatever the sheet says of the single surface. From chemical
+ * suppliers' compatibility tables; the label and the maker of the machine come first.
+ */
+public final class MaterialTable {
+    private MaterialTable() {}
+
+    /**
+     * One line of the table.
+     *
+     * @param material a word in the material's name
+     * @param kinds kinds of chemical it does not bear
+     * @param why what happens to it
+     */
+    public record Row(String material, Set<ChemicalKind> kinds, String why) {
+        public Row {
+            kinds = Set.copyOf(kinds);
+        }
+
+        /** Whether a surface of this material must not meet this kind. */
+        public boolean excludes(ChemicalKind kind, String of) {
+            return kinds.contains(kind) && of.toLowerCase(Locale.ROOT).contains(material);
+        }
+    }
+
+    private static final Set<ChemicalKind> CAUSTICS =
+            Set.of(
+                    ChemicalKind.CAUSTIC,
+                    ChemicalKind.CHLORINATED_ALKALINE,
+                    ChemicalKind.ALKALINE_DETERGENT);
+
+    public static final List<Row> ROWS =
+            List.of(
+                    new Row(
+                            "aluminium",
+                            CAUSTICS,
+                            "caustic dissolves aluminium and makes hydrogen"),
+                    new Row(
+                            "galvanised",
+                            CAUSTICS,
+                            "caustic dissolves the zinc and makes hydrogen"),
+                    new Row(
+                            "copper",
+                            Set.of(ChemicalKind.ACID, ChemicalKind.PAA),
+                            "acid brings copper into the food"),
+                    new Row(
+                            "brass",
+                            Set.of(ChemicalKind.ACID, ChemicalKind.PAA),
+                            "acid brings copper and zinc into the food"),
+                    new Row(
+                            "polycarbonate",
+                            Set.of(ChemicalKind.DEGREASER, ChemicalKind.CAUSTIC),
+                            "solvent and caustic craze polycarbonate until it breaks"));
+}

@@ -1,0 +1,27 @@
+package orthopur.machine;
+
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.quantity.Length;
+import orthopur.quantity.Volume;
+
+/**
+ * A closed wetted volume: barrel, pump, tube, line, tap. Cleaner that fills it reaches all of its
+ * surfaces, though no hand does.
+ *
+ * @param surfaces those that the liquid wets; what lies under a ring is not among them
+ * @param product what runs in it, where the machine has more than one
+ * @param empties how it empties
+ */
+public record Passage(
+        String id,
+        String name,
+        List<String> surfaces,
+        Volume volume,
+        @Nullable Length bore,
+        @Nullable String product,
+        @Nullable String empties) {
+    public Passage {
+        surfaces = List.copyOf(surfaces);
+    }
+}

@@ -1,0 +1,39 @@
+package orthopur.rules;
+
+import java.util.List;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
+
+/** A rule with its number, severity, title and source. */
+public abstract class BookRule implements Rule {
+    protected final RuleInfo info;
+
+    protected BookRule(String id, Severity severity, String title, String source) {
+        info = new RuleInfo(id, severity, title, source);
+    }
+
+    @Override
+    public final RuleInfo info() {
+        return info;
+    }
+
+    /** Another step in place of the one that is looked at. */
+    protected static List<Edit> change(Moment m, Step other) {
+        return List.of(new Edit.Change(m.step().id(), other));
+    }
+
+    /** A step before the one that is looked at. */
+    protected static List<Edit> insert(Moment m, Step step) {
+        return List.of(new Edit.InsertBefore(m.step().id(), step));
+    }
+
+    /** Whether a list names a thing, as a whole entry or within one. */
+    protected static boolean names(List<String> list, String thing) {
+        String wanted = thing.toLowerCase(java.util.Locale.ROOT);
+        return list.stream().anyMatch(t -> t.toLowerCase(java.util.Locale.ROOT).contains(wanted));
+    }
+}

@@ -1,0 +1,87 @@
+package orthopur.rules.chemistry;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.Label;
+import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
+import orthopur.quantity.Dosage;
+import orthopur.quantity.Share;
+import orthopur.quantity.Show;
+import orthopur.quantity.Strength;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** S15: detergent, degreaser, caustic and acid within their label: strength, heat, dwell. */
+public final class CleanerByLabel extends BookRule {
+    public CleanerByLabel() {
+        super("S15", Severity.FIX, "Cleaners as their label says", "label");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution solution = m.action().solution();
+        Chemical c = m.context().chemical(m.action().chemical());
+        if (solution == null || c == null || !c.kind().washes()) {
+            return;
+        }
+        Label label = c.label();
+        List<String> off = new ArrayList<>();
+        if (below(solution.strength(), label.least()) && label.least() != null) {
+            off.add("at least " + label.least().shown());
+        }
+        if (below(label.most(), solution.strength()) && label.most() != null) {
+            off.add("at most " + label.most().shown());
+        }
+        if (label.highestTemperature() != null
+                && solution.temperature() != null
+                && solution.temperature().compareTo(label.highestTemperature()) > 0) {
+            off.add("at most " + label.highestTemperature().shown());
+        }
+        Duration dwell = dwell(m.action());
+        boolean stands =
+                m.action() instanceof Action.Soak || m.action() instanceof Action.Circulate;
+        if (stands
+                && label.contact() != null
+                && (dwell == null || dwell.compareTo(label.contact()) < 0)) {
+            off.add("at least " + Show.duration(label.contact()) + " of dwell");
+        }
+        if (!off.isEmpty()) {
+            out.report(info)
+                    .items(m.surfaceIds(m.exposed()))
+                    .source("label of " + c.name())
+                    .says(
+                            "Step %d uses %s%s%s; its label says %s."
+                                    .formatted(
+                                            m.number(),
+                                            c.name(),
+                                            solution.strength() == null
+                                                    ? ""
+                                                    : " at " + solution.strength().shown(),
+                                            dwell == null ? "" : " for " + Show.duration(dwell),
+                                            String.join(", ", off)),
+                            "Weaker it does not clean, stronger it eats and does not rinse off.");
+        }
+    }
+
+    private static @Nullable Duration dwell(Action action) {
+        return switch (action) {
+            case Action.Soak a -> a.dwell();
+            case Action.Circulate a -> a.dwell();
+            default -> null;
+        };
+    }
+
+    /** Whether a is known to be less than b; figures of different kinds do not compare. */
+    private static boolean below(@Nullable Dosage a, @Nullable Dosage b) {
+        if (a instanceof Share x && b instanceof Share y) {
+            return x.compareTo(y) < 0;
+        }
+        return a instanceof Strength x && b instanceof Strength y && x.compareTo(y) < 0;
+    }
+}

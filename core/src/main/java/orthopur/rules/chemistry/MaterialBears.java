@@ -1,0 +1,84 @@
+package orthopur.rules.chemistry;
+
+import java.util.List;
+import java.util.Locale;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.MaterialTable;
+import orthopur.machine.Surface;
+import orthopur.procedure.Solution;
+import orthopur.quantity.Strength;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** S5: what the material bears. */
+public final class MaterialBears extends BookRule {
+    public MaterialBears() {
+        super("S5", Severity.STOP, "Only what the material bears", "material table");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution solution = m.action().solution();
+        Chemical c = m.context().chemical(m.action().chemical());
+        if (solution == null || c == null) {
+            return;
+        }
+        for (MaterialTable.Row row : MaterialTable.ROWS) {
+            List<Integer> hit =
+                    m.exposed().stream()
+                            .filter(
+                                    s ->
+                                            m.sheet().surface(s).materials().stream()
+                                                    .anyMatch(x -> row.excludes(c.kind(), x)))
+                            .toList();
+            if (!hit.isEmpty()) {
+                List<String> ids = m.surfaceIds(hit);
+                out.report(info)
+                        .items(ids)
+                        .says(
+                                "Step %d brings %s (%s) onto %s of %s."
+                                        .formatted(
+                                                m.number(),
+                                                c.name(),
+                                                c.kind().shown(),
+                                                m.sheet().names(ids),
+                                                row.material()),
+                                capital(row.why()) + ".");
+            }
+        }
+        chlorineOnSteel(m, c, solution, out);
+    }
+
+    private void chlorineOnSteel(Moment m, Chemical c, Solution solution, Findings out) {
+        Strength most = m.context().book().strength("material.stainless.chlorine");
+        if (!c.kind().chlorinated()
+                || !(solution.strength() instanceof Strength s)
+                || s.compareTo(most) <= 0) {
+            return;
+        }
+        List<Integer> steel =
+                m.exposed().stream().filter(x -> stainless(m.sheet().surface(x))).toList();
+        if (!steel.isEmpty()) {
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(m.surfaceIds(steel))
+                    .number("strength", s.mgPerL(), "mg/L")
+                    .number("at most", most.mgPerL(), "mg/L")
+                    .says(
+                            "Step %d brings chlorine at %s onto stainless steel; at most %s."
+                                    .formatted(m.number(), s.shown(), most.shown()),
+                            "Strong chlorine pits stainless steel, and the pits cannot be cleaned any more.");
+        }
+    }
+
+    private static boolean stainless(Surface s) {
+        return s.materials().stream()
+                .anyMatch(x -> x.toLowerCase(Locale.ROOT).contains("stainless"));
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+}

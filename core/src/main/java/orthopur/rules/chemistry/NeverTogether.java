@@ -1,0 +1,136 @@
+package orthopur.rules.chemistry;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.ChemicalKind;
+import orthopur.chemical.Clash;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Solution;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Night;
+import orthopur.runthrough.Residue;
+import orthopur.runthrough.Severity;
+
+/** S4: two chemicals that must not meet, on a surface or in a vessel. */
+public final class NeverTogether extends BookRule {
+    public NeverTogether() {
+        super("S4", Severity.STOP, "Chemicals that must not meet do not meet", "safety data sheet");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution solution = m.action().solution();
+        Chemical c = m.context().chemical(m.action().chemical());
+        if (solution == null || c == null) {
+            return;
+        }
+        Night.Vessel v = m.night().vessel(solution.vessel());
+        Chemical held = v == null || !v.full() ? null : m.context().chemical(v.chemical());
+        String clash = held == null ? null : Clash.between(held.kind(), c.kind());
+        if (clash != null && held != null) {
+            out.report(info)
+                    .says(
+                            "Step %d brings %s into %s, which still holds %s: %s."
+                                    .formatted(
+                                            m.number(),
+                                            c.name(),
+                                            solution.vessel(),
+                                            held.name(),
+                                            clash),
+                            "Nobody who bends over that sink gets out by themselves.")
+                    .propose(
+                            "Draw off and rinse the vessel first",
+                            insert(
+                                    m,
+                                    StepEdits.fresh(
+                                            m.procedure(),
+                                            0,
+                                            new Action.DrawOff(
+                                                    List.of(), List.of(solution.vessel()), true),
+                                            "Empty it, rinse it and let the water run.")));
+        }
+        surfaces(m, c, out);
+        anionic(m, c, out);
+    }
+
+    private void surfaces(Moment m, Chemical c, Findings out) {
+        List<Integer> met = new ArrayList<>();
+        String why = "";
+        for (int s : m.exposed()) {
+            String clash = clash(m.night().facts(s), c.kind());
+            if (clash != null) {
+                met.add(s);
+                why = clash;
+            }
+        }
+        if (!met.isEmpty()) {
+            List<String> ids = m.surfaceIds(met);
+            out.report(info)
+                    .items(ids)
+                    .says(
+                            "Step %d brings %s onto %s, which was not rinsed: %s."
+                                    .formatted(m.number(), c.name(), m.sheet().names(ids), why),
+                            "It happens where a face is.")
+                    .deny(met)
+                    .propose("Rinse first", rinse(m, ids));
+        }
+    }
+
+    private static @Nullable String clash(Facts f, ChemicalKind kind) {
+        if (f.has(Residue.CHLORINE) && kind.acidic()) {
+            return "chlorine and acid make chlorine gas";
+        }
+        if (f.has(Residue.ACID) && kind.chlorinated()) {
+            return "acid and chlorine make chlorine gas";
+        }
+        if (f.has(Residue.CAUSTIC) && kind.acidic()
+                || f.has(Residue.ACID) && kind == ChemicalKind.CAUSTIC) {
+            return "caustic and acid boil up when they meet";
+        }
+        return null;
+    }
+
+    /** Soap binds quat: where detergent is still on, C3 stops the claim and this says why. */
+    private void anionic(Moment m, Chemical c, Findings out) {
+        if (c.kind() != ChemicalKind.QUAT) {
+            return;
+        }
+        List<Integer> soapy =
+                m.exposed().stream()
+                        .filter(s -> m.night().facts(s).has(Residue.DETERGENT))
+                        .toList();
+        if (!soapy.isEmpty()) {
+            List<String> ids = m.surfaceIds(soapy);
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(ids)
+                    .under(out.onItem(ids.getFirst(), "C3", "C2"))
+                    .says(
+                            "Step %d brings %s onto %s, which still carries detergent."
+                                    .formatted(m.number(), c.name(), m.sheet().names(ids)),
+                            "Detergent binds quat; both are spent.")
+                    .propose("Rinse first", rinse(m, ids));
+        }
+    }
+
+    private static List<Edit> rinse(Moment m, List<String> ids) {
+        return insert(
+                m,
+                StepEdits.fresh(
+                        m.procedure(),
+                        0,
+                        new Action.Rinse(
+                                ids,
+                                new Solution(null, null, null, null, null),
+                                Action.Method.CLOTH,
+                                Action.EndPoint.TAP_PH),
+                        "Rinse with drinking water until the pH is that of the tap."));
+    }
+}

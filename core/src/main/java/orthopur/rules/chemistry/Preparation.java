@@ -1,0 +1,53 @@
+package orthopur.rules.chemistry;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.chemical.Chemical;
+import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Night;
+import orthopur.runthrough.Severity;
+
+/** S12: how strong and how much of it is made is said. */
+public final class Preparation extends BookRule {
+    public Preparation() {
+        super(
+                "S12",
+                Severity.FIX,
+                "Product, strength and how much in how much water are stated",
+                "21 CFR 117.35(b); label");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution solution = m.action().solution();
+        if (solution == null || m.action() instanceof Action.Rinse) {
+            return;
+        }
+        Chemical c = m.context().chemical(solution.chemical());
+        if (c == null) {
+            // A wash with nothing named is told by C1, a sanitizer by S1.
+            return;
+        }
+        List<String> missing = new ArrayList<>();
+        // A sanitizer's strength is S1, which denies the claim as well.
+        if (solution.strength() == null && !c.kind().sanitizes()) {
+            missing.add("how strong");
+        }
+        Night.Vessel v = m.night().vessel(solution.vessel());
+        boolean already = v != null && v.full() && c.id().equals(v.chemical());
+        if (solution.volume() == null && !already) {
+            missing.add("how much is made");
+        }
+        if (!missing.isEmpty()) {
+            out.report(info)
+                    .says(
+                            "Step %d uses %s and does not say %s."
+                                    .formatted(m.number(), c.name(), String.join(" and ", missing)),
+                            "A splash from the can is too much on one night and too little on the next.");
+        }
+    }
+}

@@ -1,0 +1,53 @@
+package orthopur.rules.chemistry;
+
+import orthopur.chemical.Chemical;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** S16: a sanitizer that is registered for food contact, with the organisms it is for. */
+public final class Registered extends BookRule {
+    public Registered() {
+        super(
+                "S16",
+                Severity.STOP,
+                "The sanitizer is registered for food-contact surfaces",
+                "40 CFR 180.940; 21 CFR 178.1010");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Sanitize)) {
+            return;
+        }
+        Chemical c = m.context().chemical(m.action().chemical());
+        if (c == null || !c.kind().sanitizes() || out.onCause("S16", c.id()) != null) {
+            return;
+        }
+        boolean forContact = names(c.uses(), "food-contact");
+        if (c.registration() == null || !forContact) {
+            out.report(info)
+                    .cause(c.id())
+                    .items(m.surfaceIds(m.exposed()))
+                    .says(
+                            "Step %d uses %s, which %s."
+                                    .formatted(
+                                            m.number(),
+                                            c.name(),
+                                            c.registration() == null
+                                                    ? "has no registration on this site"
+                                                    : "has no directions for food-contact surfaces"),
+                            "What is not registered for it has not been shown to work or to be safe there.")
+                    .deny(m.exposed());
+        } else if (c.organisms().isEmpty()) {
+            out.report(info)
+                    .cause(c.id())
+                    .severity(Severity.FIX)
+                    .says(
+                            "The sheet of %s names no organism that it is for.".formatted(c.name()),
+                            "A sanitizer that does not work on what is looked for gives a false calm.");
+        }
+    }
+}

@@ -1,0 +1,64 @@
+package orthopur.rules.chemistry;
+
+import java.time.Duration;
+import java.util.List;
+import orthopur.chemical.Chemical;
+import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
+import orthopur.quantity.Show;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Night;
+import orthopur.runthrough.Severity;
+
+/** S10: a solution is not used beyond its life. */
+public final class SolutionAge extends BookRule {
+    public SolutionAge() {
+        super("S10", Severity.FIX, "No solution older than its life", "label; default 4 h");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution solution = m.action().solution();
+        Chemical c = m.context().chemical(m.action().chemical());
+        Night.Vessel v = solution == null ? null : m.night().vessel(solution.vessel());
+        if (c == null
+                || v == null
+                || solution == null
+                || !v.full()
+                || !c.id().equals(v.chemical())) {
+            return;
+        }
+        Duration life =
+                c.solutionLife() == null
+                        ? m.context().book().duration("solution.life")
+                        : c.solutionLife();
+        double age = m.night().minutes() - v.mixedAt();
+        if (age > life.toMillis() / 60_000.0) {
+            out.report(info)
+                    .number("age", age, "min")
+                    .number("life", life.toMinutes(), "min")
+                    .says(
+                            "Step %d uses %s in %s that is %s min old by plan; it lives %s."
+                                    .formatted(
+                                            m.number(),
+                                            c.name(),
+                                            solution.vessel(),
+                                            Show.number(age),
+                                            Show.duration(life)),
+                            "It fades with time, warmth and soil.")
+                    .propose(
+                            "Make it fresh first",
+                            insert(
+                                    m,
+                                    StepEdits.fresh(
+                                            m.procedure(),
+                                            0,
+                                            new Action.DrawOff(
+                                                    List.of(), List.of(solution.vessel()), true),
+                                            "Empty it and make a fresh solution.")));
+        }
+    }
+}

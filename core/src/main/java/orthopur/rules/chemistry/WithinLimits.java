@@ -1,0 +1,91 @@
+package orthopur.rules.chemistry;
+
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.ChemicalKind;
+import orthopur.machine.Limit;
+import orthopur.machine.Surface;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** S6: what the sheet forbids: hose, immersion, caustic, chlorine, single products. */
+public final class WithinLimits extends BookRule {
+    public WithinLimits() {
+        super("S6", Severity.STOP, "Nothing that the sheet forbids", "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Chemical c = m.context().chemical(m.action().chemical());
+        for (Limit limit : Limit.values()) {
+            List<Integer> hit =
+                    broken(limit, m.action(), c)
+                            ? m.exposed().stream()
+                                    .filter(s -> m.sheet().surface(s).limits().contains(limit))
+                                    .toList()
+                            : List.of();
+            if (!hit.isEmpty()) {
+                List<String> ids = m.surfaceIds(hit);
+                out.report(info)
+                        .items(ids)
+                        .says(
+                                "Step %d: %s %s."
+                                        .formatted(m.number(), m.sheet().names(ids), limit.shown()),
+                                "Water and chemicals get where no rinse reaches, or eat what they touch.");
+            }
+        }
+        banned(m, c, out);
+    }
+
+    private static boolean broken(Limit limit, Action action, @Nullable Chemical c) {
+        Action.Method method =
+                switch (action) {
+                    case Action.Wash a -> a.method();
+                    case Action.Rinse a -> a.method();
+                    case Action.Sanitize a -> a.method();
+                    default -> null;
+                };
+        return switch (limit) {
+            case NO_IMMERSION -> action instanceof Action.Soak || method == Action.Method.IMMERSE;
+            case NO_HOSE -> method == Action.Method.HOSE || method == Action.Method.PRESSURE;
+            case NO_PRESSURE -> method == Action.Method.PRESSURE;
+            case NO_MACHINE_WASH -> method == Action.Method.WASHER;
+            case NO_ABRASIVE ->
+                    action instanceof Action.Wash w
+                            && w.tool() != null
+                            && (names(List.of(w.tool()), "steel pad")
+                                    || names(List.of(w.tool()), "abrasive"));
+            case NO_CAUSTIC ->
+                    c != null
+                            && (c.kind() == ChemicalKind.CAUSTIC
+                                    || c.kind() == ChemicalKind.ALKALINE_DETERGENT
+                                    || c.kind() == ChemicalKind.CHLORINATED_ALKALINE);
+            case NO_CHLORINE -> c != null && c.kind().chlorinated();
+        };
+    }
+
+    private void banned(Moment m, @Nullable Chemical c, Findings out) {
+        if (c == null) {
+            return;
+        }
+        List<Integer> hit =
+                m.exposed().stream().filter(s -> bans(m.sheet().surface(s), c)).toList();
+        if (!hit.isEmpty()) {
+            List<String> ids = m.surfaceIds(hit);
+            out.report(info)
+                    .items(ids)
+                    .says(
+                            "Step %d brings %s onto %s, where the sheet forbids it."
+                                    .formatted(m.number(), c.name(), m.sheet().names(ids)),
+                            "The maker of the machine knows what it does there.");
+        }
+    }
+
+    private static boolean bans(Surface s, Chemical c) {
+        return s.banned().contains(c.id());
+    }
+}

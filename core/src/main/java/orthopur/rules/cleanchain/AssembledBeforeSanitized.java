@@ -1,0 +1,57 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.EndState;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C12: under school A parts are sanitized before they go on. */
+public final class AssembledBeforeSanitized extends BookRule {
+    public AssembledBeforeSanitized() {
+        super(
+                "C12",
+                Severity.STOP,
+                "Sanitized before it is put together",
+                "Food Code 2022, 4-702.11");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Sanitize) || m.procedure().schools().assembledFirst()) {
+            return;
+        }
+        List<Integer> late = new ArrayList<>();
+        for (int s : m.named()) {
+            int p = m.sheet().ownerOf(s);
+            if (m.sheet().surface(s).zone() == 1
+                    && m.sheet().surface(s).end() == EndState.SANITIZED
+                    && m.night().off(p) == 0
+                    && m.night().installedAt(p) != Facts.NEVER
+                    && m.night().facts(s).sanitized() == Facts.NEVER) {
+                late.add(s);
+            }
+        }
+        if (late.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(late);
+        int on = m.night().installedAt(m.sheet().ownerOf(late.getFirst())) + 1;
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d sanitizes %s, which step %d has already put together."
+                                .formatted(m.number(), m.sheet().names(ids), on),
+                        "Where parts meet no sanitizer comes between them; dip, dry, then assemble.")
+                .deny(late)
+                .propose(
+                        "Sanitize before step " + on,
+                        List.of(
+                                new orthopur.procedure.Edit.Move(
+                                        m.step().id(), m.procedure().steps().get(on - 1).id())));
+    }
+}

@@ -1,0 +1,71 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C10: food-contact surfaces are dry before they are assembled, covered or put away (school A). */
+public final class AssembledWet extends BookRule {
+    public AssembledWet() {
+        super(
+                "C10",
+                Severity.STOP,
+                "Dry before it is assembled, covered or put away",
+                "Food Code 2022, 4-901.11");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        boolean puts = m.action() instanceof Action.Install || m.action() instanceof Action.Store;
+        if (!puts || m.procedure().schools().assembledFirst()) {
+            return;
+        }
+        List<Integer> wet = new ArrayList<>();
+        for (int p : m.parts()) {
+            m.sheet().surfacesOf(p).forEach(s -> wet(m, s, wet));
+            if (m.action() instanceof Action.Install) {
+                m.sheet().part(p).covers().forEach(id -> wet(m, m.sheet().surfaceNamed(id), wet));
+            }
+        }
+        if (wet.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(wet);
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d %s wet %s."
+                                .formatted(
+                                        m.number(),
+                                        m.action() instanceof Action.Install
+                                                ? "assembles or covers still"
+                                                : "puts away still",
+                                        m.sheet().names(ids)),
+                        "What stays wet in the dark grows over night.")
+                .propose(
+                        "Air-dry first",
+                        List.of(
+                                new Edit.InsertBefore(
+                                        m.step().id(),
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.Dry(ids, Action.Drying.AIR, null),
+                                                "Let it drain and air-dry."))));
+    }
+
+    private static void wet(Moment m, int s, List<Integer> wet) {
+        if (s >= 0
+                && m.sheet().surface(s).zone() == 1
+                && m.night().facts(s).wet()
+                && !wet.contains(s)) {
+            wet.add(s);
+        }
+    }
+}

@@ -1,0 +1,69 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C18: the brush of the floor or drain never touches a food-contact surface. */
+public final class BrushesApart extends BookRule {
+    public BrushesApart() {
+        super(
+                "C18",
+                Severity.FIX,
+                "Floor and drain brushes stay away from food contact",
+                "21 CFR 117.35(a); good practice");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Wash wash) || wash.tool() == null) {
+            return;
+        }
+        boolean contact = m.named().stream().anyMatch(s -> m.sheet().surface(s).zone() == 1);
+        boolean room = m.named().stream().anyMatch(s -> m.sheet().surface(s).zone() >= 3);
+        Integer floorAt = contact ? usedOnFloor(m, wash.tool()) : null;
+        if (contact && (room || floorAt != null)) {
+            out.report(info)
+                    .items(
+                            m.surfaceIds(
+                                    m.named().stream()
+                                            .filter(s -> m.sheet().surface(s).zone() == 1)
+                                            .toList()))
+                    .says(
+                            "Step %d takes the %s to food-contact surfaces; %s it is on floor or drain."
+                                    .formatted(
+                                            m.number(),
+                                            wash.tool(),
+                                            floorAt == null
+                                                    ? "in the same step"
+                                                    : "at step " + (floorAt + 1)),
+                            "What lives in a drain is carried to the blade by the brush.");
+        }
+    }
+
+    private static @orthopur.Nullable Integer usedOnFloor(Moment m, String tool) {
+        List<Step> before = m.procedure().steps().subList(0, m.place());
+        for (int i = 0; i < before.size(); i++) {
+            if (before.get(i).action() instanceof Action.Wash w
+                    && tool.equalsIgnoreCase(w.tool())
+                    && w.items().stream().anyMatch(item -> roomSurface(m, item))) {
+                return i;
+            }
+        }
+        return null;
+    }
+
+    private static boolean roomSurface(Moment m, String item) {
+        int s = m.sheet().surfaceNamed(item);
+        if (s >= 0) {
+            return m.sheet().surface(s).zone() >= 3;
+        }
+        int p = m.sheet().partNamed(item);
+        return p >= 0
+                && m.sheet().surfacesOf(p).stream().anyMatch(x -> m.sheet().surface(x).zone() >= 3);
+    }
+}

@@ -1,0 +1,124 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.machine.Passage;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.quantity.Show;
+import orthopur.quantity.Volume;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/**
+ * C15 and C17: sanitizer left in a passage is chased out with enough of that side's own product.
+ */
+public final class ChasedOut extends BookRule {
+    public ChasedOut() {
+        super(
+                "C15",
+                Severity.STOP,
+                "Sanitizer left in a passage is chased out",
+                "40 CFR 180.940; good practice");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.ChaseOut a)) {
+            return;
+        }
+        double factor = m.context().book().number("chase-out.factor");
+        for (int k : m.passages()) {
+            Passage passage = m.sheet().passage(k);
+            double needed = passage.volume().litres() * factor;
+            if (a.volume() == null || a.volume().litres() < needed - 1e-9) {
+                Findings.Report r =
+                        out.report(info)
+                                .cause(passage.id())
+                                .number("needed", needed, "L")
+                                .says(
+                                        "Step %d throws away %s from %s; it holds %s, so %s L are needed (× %s)."
+                                                .formatted(
+                                                        m.number(),
+                                                        a.volume() == null
+                                                                ? "an amount that is not stated"
+                                                                : a.volume().shown(),
+                                                        m.sheet().names(List.of(passage.id())),
+                                                        passage.volume().shown(),
+                                                        Show.number(needed),
+                                                        Show.number(factor)),
+                                        "The first portions are sanitizer with a little product.")
+                                .propose(
+                                        "Throw away " + Show.number(needed) + " L",
+                                        change(
+                                                m,
+                                                m.step()
+                                                        .with(
+                                                                new Action.ChaseOut(
+                                                                        a.items(),
+                                                                        Volume.ofLitres(needed),
+                                                                        a.product()))));
+                if (a.volume() != null) {
+                    r.number("stated", a.volume().litres(), "L");
+                }
+            }
+        }
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        for (int k = 0; k < end.sheet().passageCount(); k++) {
+            Passage passage = end.sheet().passage(k);
+            if (!end.night().filled(k) || out.onCause("C15", passage.id()) != null) {
+                continue;
+            }
+            Volume needed =
+                    Volume.ofLitres(
+                            passage.volume().litres()
+                                    * end.context().book().number("chase-out.factor"));
+            out.report(info)
+                    .cause(passage.id())
+                    .number("needed", needed.litres(), "L")
+                    .says(
+                            "Sanitizer stays in %s and nothing chases it out; %s of product have to be thrown away."
+                                    .formatted(
+                                            end.sheet().names(List.of(passage.id())),
+                                            needed.shown()),
+                            "The first portions are sanitizer.")
+                    .propose(
+                            "Chase out " + needed.shown(),
+                            List.of(
+                                    new Edit.InsertBefore(
+                                            end.firstFrom(
+                                                    lastSanitize(end),
+                                                    s ->
+                                                            s.action() instanceof Action.HoldPoint
+                                                                    || s.action()
+                                                                            instanceof
+                                                                            Action.Record),
+                                            StepEdits.fresh(
+                                                    end.procedure(),
+                                                    0,
+                                                    new Action.ChaseOut(
+                                                            List.of(passage.id()),
+                                                            needed,
+                                                            passage.product()),
+                                                    "Draw off and throw away "
+                                                            + needed.shown()
+                                                            + " of product."))));
+        }
+    }
+
+    private static int lastSanitize(Ending end) {
+        int last = 0;
+        for (int i = 0; i < end.procedure().steps().size(); i++) {
+            if (end.procedure().steps().get(i).action() instanceof Action.Sanitize) {
+                last = i;
+            }
+        }
+        return last;
+    }
+}

@@ -1,0 +1,58 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Night;
+import orthopur.runthrough.Severity;
+
+/** C23: the sink or bath is clean before parts go into it, and again before the sanitizer does. */
+public final class CleanVessel extends BookRule {
+    public CleanVessel() {
+        super(
+                "C23",
+                Severity.STOP,
+                "Sinks and baths are clean themselves",
+                "Food Code 2022, 4-501.14");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution solution = m.action().solution();
+        String name = solution == null ? null : solution.vessel();
+        if (name == null || out.onCause("C23", name + m.action().getClass()) != null) {
+            return;
+        }
+        Night.Vessel v = m.night().vessel(name);
+        boolean sanitizes = m.action() instanceof Action.Sanitize;
+        if (v != null && !(sanitizes && v.soiled())) {
+            return;
+        }
+        out.report(info)
+                .cause(name + m.action().getClass())
+                .items(m.surfaceIds(m.exposed()))
+                .says(
+                        v == null
+                                ? "Step %d uses %s and no step has washed it out before."
+                                        .formatted(m.number(), name)
+                                : "Step %d sanitizes in %s, which still holds what was washed off."
+                                        .formatted(m.number(), name),
+                        v == null
+                                ? "What the day left in it goes onto the parts."
+                                : "The sanitizer is spent on the soil, and the part takes the rest up again.")
+                .deny(sanitizes ? m.exposed() : List.of())
+                .propose(
+                        "Wash it out first",
+                        insert(
+                                m,
+                                StepEdits.fresh(
+                                        m.procedure(),
+                                        0,
+                                        new Action.DrawOff(List.of(), List.of(name), true),
+                                        "Empty " + name + ", wash it out and rinse it.")));
+    }
+}

@@ -1,0 +1,71 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/**
+ * C5: nothing is scraped, and nothing above it is sprayed, once a surface is inspected or
+ * sanitized. Before that it is C9.
+ */
+public final class DirtyAgain extends BookRule {
+    public DirtyAgain() {
+        super(
+                "C5",
+                Severity.STOP,
+                "What is inspected or sanitized is not scraped or splashed again",
+                Sources.FOOD_CODE_SURFACES);
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        List<Integer> hit = new ArrayList<>();
+        boolean scrapes = m.action() instanceof Action.DryClean;
+        if (!scrapes && !splashes(m.action())) {
+            return;
+        }
+        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+            Facts f = m.night().facts(s);
+            boolean done = f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER;
+            boolean scraped = scrapes && m.exposed().contains(s);
+            if (done && (scraped || (!m.named().contains(s) && m.above(s)))) {
+                hit.add(s);
+            }
+        }
+        if (hit.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(hit);
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d %s %s after it was %s."
+                                .formatted(
+                                        m.number(),
+                                        scrapes ? "scrapes onto" : "splashes onto",
+                                        m.sheet().names(ids),
+                                        m.night().facts(hit.getFirst()).sanitized() != Facts.NEVER
+                                                ? "sanitized"
+                                                : "inspected"),
+                        "What is loosened above lands below; it is dirty again and nobody looks any more.")
+                .deny(hit);
+    }
+
+    static boolean splashes(Action action) {
+        Action.Method method =
+                switch (action) {
+                    case Action.Wash a -> a.method();
+                    case Action.Rinse a -> a.method();
+                    default -> null;
+                };
+        return method == Action.Method.SPRAY
+                || method == Action.Method.HOSE
+                || method == Action.Method.PRESSURE;
+    }
+}

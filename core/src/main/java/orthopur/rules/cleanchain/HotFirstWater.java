@@ -1,0 +1,79 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Solution;
+import orthopur.quantity.Temperature;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C8: the first water on protein or starch is not hot. */
+public final class HotFirstWater extends BookRule {
+    private static final Set<String> SETS = Set.of("protein", "starch");
+
+    public HotFirstWater() {
+        super(
+                "C8",
+                Severity.FIX,
+                "The first water on protein or starch is cool or lukewarm",
+                "food chemistry: protein sets near 60 °C, starch gelatinises");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution water = m.action().solution();
+        Temperature most = m.context().book().temperature("first-water.highest");
+        boolean sets =
+                m.sheet().sheet().soils().stream()
+                        .anyMatch(s -> SETS.contains(s.toLowerCase(Locale.ROOT)));
+        if (!sets
+                || water == null
+                || water.temperature() == null
+                || water.temperature().compareTo(most) <= 0) {
+            return;
+        }
+        List<Integer> dry =
+                m.exposed().stream().filter(s -> firstWater(m.night().facts(s))).toList();
+        if (dry.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(dry);
+        out.report(info)
+                .items(ids)
+                .number("first water", water.temperature().celsius(), "°C")
+                .number("at most", most.celsius(), "°C")
+                .says(
+                        "Step %d brings %s as the first water onto %s; at most %s."
+                                .formatted(
+                                        m.number(),
+                                        water.temperature().shown(),
+                                        m.sheet().names(ids),
+                                        most.shown()),
+                        "Hot water cooks protein and starch on; what is cooked on needs scrubbing.")
+                .propose(
+                        "Rinse lukewarm first",
+                        List.of(
+                                new Edit.InsertBefore(
+                                        m.step().id(),
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.Rinse(
+                                                        ids,
+                                                        new Solution(null, null, most, null, null),
+                                                        Action.Method.CLOTH,
+                                                        Action.EndPoint.CLEAR),
+                                                "Rinse with lukewarm water until it runs clear."))));
+    }
+
+    private static boolean firstWater(Facts f) {
+        return f.soil() && !f.wet() && f.washed() == Facts.NEVER && f.rinsed() == Facts.NEVER;
+    }
+}

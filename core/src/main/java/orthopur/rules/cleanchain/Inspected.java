@@ -1,0 +1,64 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
+import orthopur.rules.Sources;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C13: somebody looks between rinse and sanitizer. */
+public final class Inspected extends BookRule {
+    public Inspected() {
+        super(
+                "C13",
+                Severity.FIX,
+                "Looked at between rinse and sanitizer",
+                Sources.FOOD_CODE_SURFACES);
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Sanitize)) {
+            return;
+        }
+        List<Integer> unseen = new ArrayList<>();
+        for (int s : m.exposed()) {
+            Facts f = m.night().facts(s);
+            if (m.sheet().surface(s).zone() == 1
+                    && f.clean()
+                    && f.inspected() == Facts.NEVER
+                    && f.sanitized() == Facts.NEVER) {
+                unseen.add(s);
+            }
+        }
+        if (unseen.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(unseen);
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d sanitizes %s and nobody has looked at %s since the rinse."
+                                .formatted(
+                                        m.number(),
+                                        m.sheet().names(ids),
+                                        unseen.size() == 1 ? "it" : "them"),
+                        "What was missed in the wash is sanitized on the outside only.")
+                .propose(
+                        "Inspect before step " + m.number(),
+                        List.of(
+                                new Edit.InsertBefore(
+                                        m.step().id(),
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.Inspect(ids),
+                                                "Look and feel, with torch and mirror."))));
+    }
+}

@@ -1,0 +1,41 @@
+package orthopur.rules.cleanchain;
+
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C16: circulated fast enough to scour. */
+public final class LineFlow extends BookRule {
+    public LineFlow() {
+        super(
+                "C16",
+                Severity.ADVISE,
+                "Lines are circulated fast enough to scour",
+                "trade practice for cleaning in place");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        double least = m.context().book().number("line.velocity");
+        if (m.action() instanceof Action.Circulate a
+                && (a.velocity() == null || a.velocity() < least)) {
+            Findings.Report r =
+                    out.report(info)
+                            .number("least", least, "m/s")
+                            .says(
+                                    "Step %d circulates %s; from %s m/s on the flow scours, below it plan longer contact."
+                                            .formatted(
+                                                    m.number(),
+                                                    a.velocity() == null
+                                                            ? "at a speed it does not state"
+                                                            : "at " + a.velocity() + " m/s",
+                                                    least),
+                                    "Slow flow slides over the film on the wall.");
+            if (a.velocity() != null) {
+                r.number("stated", a.velocity(), "m/s");
+            }
+        }
+    }
+}

@@ -1,0 +1,67 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C7: no water on what is mounted and still carries crumbs; parts in a sink may be soaked. */
+public final class LooseSoilWetted extends BookRule {
+    public LooseSoilWetted() {
+        super(
+                "C7",
+                Severity.FIX,
+                "Loose soil is off before a mounted surface gets wet",
+                "Food Code 2022, 4-603.12");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!wets(m.action())) {
+            return;
+        }
+        List<Integer> loose = new ArrayList<>();
+        for (int s : m.exposed()) {
+            boolean inPassage =
+                    m.sheet().sheet().passages().stream()
+                            .anyMatch(p -> p.surfaces().contains(m.sheet().surface(s).id()));
+            if (m.night().facts(s).loose()
+                    && m.night().mounted(m.sheet().ownerOf(s))
+                    && !inPassage) {
+                loose.add(s);
+            }
+        }
+        if (loose.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(loose);
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d wets %s while loose soil is still on."
+                                .formatted(m.number(), m.sheet().names(ids)),
+                        "Water on crumbs makes paste and carries it where nobody cleans.")
+                .propose(
+                        "Dry-clean first",
+                        List.of(
+                                new Edit.InsertBefore(
+                                        m.step().id(),
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.DryClean(ids),
+                                                "Scrape and brush off what is loose."))));
+    }
+
+    static boolean wets(Action action) {
+        return action instanceof Action.Wash
+                || action instanceof Action.Rinse
+                || action instanceof Action.Sanitize
+                || action instanceof Action.Soak;
+    }
+}

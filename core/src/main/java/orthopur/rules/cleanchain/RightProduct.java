@@ -1,0 +1,53 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.machine.Passage;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C17: each side gets its own product again. */
+public final class RightProduct extends BookRule {
+    public RightProduct() {
+        super(
+                "C17",
+                Severity.STOP,
+                "Each line and side gets its own product back",
+                "21 CFR 117.80(c), allergen cross-contact");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.ChaseOut a)) {
+            return;
+        }
+        for (int k : m.passages()) {
+            Passage passage = m.sheet().passage(k);
+            if (passage.product() != null && !passage.product().equals(a.product())) {
+                out.report(info)
+                        .says(
+                                "Step %d chases %s out with %s; its product is %s."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(List.of(passage.id())),
+                                                a.product() == null
+                                                        ? "a product that is not named"
+                                                        : a.product(),
+                                                passage.product()),
+                                "A guest with an allergy trusts the label on the tap.")
+                        .propose(
+                                "With " + passage.product(),
+                                change(
+                                        m,
+                                        m.step()
+                                                .with(
+                                                        new Action.ChaseOut(
+                                                                a.items(),
+                                                                a.volume(),
+                                                                passage.product()))));
+            }
+        }
+    }
+}

@@ -1,0 +1,49 @@
+package orthopur.rules.cleanchain;
+
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Residue;
+import orthopur.runthrough.Severity;
+
+/** C19: a rinse says when it is over; after caustic or acid the eye does not see it. */
+public final class RinseEndPoint extends BookRule {
+    public RinseEndPoint() {
+        super("C19", Severity.FIX, "A rinse says when it is over", "good practice");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Rinse a)) {
+            return;
+        }
+        Action.EndPoint better = harsh(m) ? Action.EndPoint.TAP_PH : Action.EndPoint.NO_SUDS;
+        Action.Rinse mended = new Action.Rinse(a.items(), a.water(), a.method(), better);
+        if (a.endPoint() == null) {
+            out.report(info)
+                    .says(
+                            "Step %d does not say when the rinse is over.".formatted(m.number()),
+                            "\"Rinse well\" means something else to everybody.")
+                    .propose(
+                            better == Action.EndPoint.TAP_PH
+                                    ? "Until the pH is that of the tap"
+                                    : "Until there are no suds",
+                            change(m, m.step().with(mended)));
+        } else if (harsh(m) && a.endPoint() == Action.EndPoint.CLEAR) {
+            out.report(info)
+                    .severity(Severity.ADVISE)
+                    .says(
+                            "Step %d ends a rinse after caustic or acid by sight alone."
+                                    .formatted(m.number()),
+                            "Clear water can still be caustic; pH paper shows it.")
+                    .propose("Until the pH is that of the tap", change(m, m.step().with(mended)));
+        }
+    }
+
+    private static boolean harsh(Moment m) {
+        return m.exposed().stream()
+                .map(m.night()::facts)
+                .anyMatch(f -> f.has(Residue.CAUSTIC) || f.has(Residue.ACID));
+    }
+}

@@ -1,0 +1,69 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Residue;
+import orthopur.runthrough.Severity;
+
+/** C11: clean and dry before sharpening, cleaned after it: the debris is metal. */
+public final class SharpenedBetweenCleans extends BookRule {
+    public SharpenedBetweenCleans() {
+        super(
+                "C11",
+                Severity.STOP,
+                "Sharpened clean and dry, and cleaned again after it",
+                "machine manual; 21 CFR 117.80(c)(8)");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Sharpen)) {
+            return;
+        }
+        List<Integer> unfit =
+                m.exposed().stream()
+                        .filter(s -> !m.night().facts(s).clean() || m.night().facts(s).wet())
+                        .toList();
+        if (!unfit.isEmpty()) {
+            List<String> ids = m.surfaceIds(unfit);
+            boolean wet = m.night().facts(unfit.getFirst()).clean();
+            out.report(info)
+                    .items(ids)
+                    .says(
+                            "Step %d sharpens %s, which is %s."
+                                    .formatted(
+                                            m.number(),
+                                            m.sheet().names(ids),
+                                            wet ? "still wet" : "not clean"),
+                            "Soil clogs the stone and is ground into the edge.")
+                    .deny(unfit);
+        }
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        List<Integer> metal = new ArrayList<>();
+        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+            Facts f = end.night().facts(s);
+            if (f.has(Residue.METAL)) {
+                metal.add(s);
+            }
+        }
+        if (!metal.isEmpty()) {
+            List<String> ids = metal.stream().map(s -> end.sheet().surface(s).id()).toList();
+            out.report(info)
+                    .items(ids)
+                    .says(
+                            "%s was sharpened and never cleaned after it."
+                                    .formatted(end.sheet().names(ids)),
+                            "The debris is metal, and the next slice carries it away.")
+                    .deny(metal);
+        }
+    }
+}

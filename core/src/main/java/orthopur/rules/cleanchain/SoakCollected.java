@@ -1,0 +1,80 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C21: what soaks is collected once its time is up. */
+public final class SoakCollected extends BookRule {
+    public SoakCollected() {
+        super("C21", Severity.STOP, "What soaks is collected once its time is up", "label");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        boolean collects = m.action() instanceof Action.Collect;
+        if (collects || m.action() instanceof Action.Soak || !m.action().handsIn()) {
+            return;
+        }
+        List<Integer> soaking = soaking(m.named(), m);
+        if (soaking.isEmpty()
+                || out.onItem(m.sheet().surface(soaking.getFirst()).id(), "C21") != null) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(soaking);
+        int since = m.night().facts(soaking.getFirst()).soaking() + 1;
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d takes %s, which has been soaking since step %d and that nobody has collected."
+                                .formatted(m.number(), m.sheet().names(ids), since),
+                        "Taken early the dwell is cut short; the time counts until it is collected.")
+                .propose(
+                        "Collect first",
+                        List.of(
+                                new Edit.InsertBefore(
+                                        m.step().id(),
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.Collect(
+                                                        m.partIds(
+                                                                soaking.stream()
+                                                                        .map(m.sheet()::ownerOf)
+                                                                        .distinct()
+                                                                        .toList())),
+                                                "Take them out once the time is up."))));
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        List<String> left = new ArrayList<>();
+        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+            String id = end.sheet().surface(s).id();
+            if (end.night().facts(s).soaking() != Facts.NEVER && out.onItem(id, "C21") == null) {
+                left.add(id);
+            }
+        }
+        if (!left.isEmpty()) {
+            out.report(info)
+                    .items(left)
+                    .says(
+                            "%s still soak%s at the end of the night."
+                                    .formatted(
+                                            end.sheet().names(left), left.size() == 1 ? "s" : ""),
+                            "A part that is forgotten in a sink is missed in the morning.");
+        }
+    }
+
+    private static List<Integer> soaking(List<Integer> surfaces, Moment m) {
+        return surfaces.stream().filter(s -> m.night().facts(s).soaking() != Facts.NEVER).toList();
+    }
+}

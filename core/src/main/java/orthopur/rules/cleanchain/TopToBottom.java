@@ -1,0 +1,59 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C9: what is above is washed before what is below. */
+public final class TopToBottom extends BookRule {
+    public TopToBottom() {
+        super("C9", Severity.FIX, "Washed from top to bottom", Sources.FOOD_CODE_SURFACES);
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Wash)) {
+            return;
+        }
+        List<Integer> below = new ArrayList<>();
+        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+            Facts f = m.night().facts(s);
+            boolean washed = f.washed() != Facts.NEVER && f.inspected() == Facts.NEVER;
+            if (washed
+                    && !m.named().contains(s)
+                    && f.sanitized() == Facts.NEVER
+                    && soiledAbove(m, s)) {
+                below.add(s);
+            }
+        }
+        if (below.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(below);
+        Findings.Report r =
+                out.report(info)
+                        .items(ids)
+                        .says(
+                                "Step %d washes what is above %s, which is washed already."
+                                        .formatted(m.number(), m.sheet().names(ids)),
+                                "The dirty water runs down over what was clean.");
+        for (Step s : m.procedure().steps().subList(0, m.place())) {
+            if (s.action() instanceof Action.Wash w && w.items().stream().anyMatch(ids::contains)) {
+                r.propose("Wash from the top", List.of(new Edit.Move(m.step().id(), s.id())));
+                return;
+            }
+        }
+    }
+
+    private static boolean soiledAbove(Moment m, int s) {
+        return m.above(s) && m.exposed().stream().anyMatch(a -> m.night().facts(a).soil());
+    }
+}

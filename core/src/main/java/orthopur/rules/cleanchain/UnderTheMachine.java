@@ -1,0 +1,58 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C20: floor, drain and the space below are not hosed or sprayed once something is sanitized. */
+public final class UnderTheMachine extends BookRule {
+    public UnderTheMachine() {
+        super(
+                "C20",
+                Severity.FIX,
+                "Floor and drain before the sanitizer, or by cloth after it",
+                "9 CFR 416.2; 21 CFR 117.35");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!DirtyAgain.splashes(m.action())
+                || m.named().stream().noneMatch(s -> m.sheet().surface(s).zone() >= 3)) {
+            return;
+        }
+        List<Integer> sanitized = new ArrayList<>();
+        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+            if (m.sheet().surface(s).zone() == 1 && m.night().facts(s).sanitized() != Facts.NEVER) {
+                sanitized.add(s);
+            }
+        }
+        if (sanitized.isEmpty()) {
+            return;
+        }
+        Findings.Report r =
+                out.report(info)
+                        .items(m.surfaceIds(m.named()))
+                        .says(
+                                "Step %d brings spray to %s after %s was sanitized."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(m.surfaceIds(m.named())),
+                                                m.sheet().names(m.surfaceIds(sanitized))),
+                                "Mist from a drain rises higher than a table.");
+        for (Step s : m.procedure().steps()) {
+            if (s.action() instanceof Action.Sanitize) {
+                r.propose(
+                        "Do it before the sanitizer",
+                        List.of(new Edit.Move(m.step().id(), s.id())));
+                return;
+            }
+        }
+    }
+}

@@ -1,0 +1,77 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.Hazard;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** L13: what crushes, pinches or snags is moved with the caution in the step. */
+public final class Cautioned extends BookRule {
+    private static final List<Hazard> TRAPS = List.of(Hazard.CRUSH, Hazard.PINCH, Hazard.SNAG);
+
+    public Cautioned() {
+        super(
+                "L13",
+                Severity.FIX,
+                "Crush, pinch and snag points are named in the step that moves them",
+                Sources.LOCKOUT + " / machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        boolean moves =
+                m.action() instanceof Action.Remove
+                        || m.action() instanceof Action.Install
+                        || m.action() instanceof Action.Shift
+                        || m.action() instanceof Action.Return
+                        || m.action() instanceof Action.Index;
+        if (!moves || m.step().caution() != null) {
+            return;
+        }
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            if (part.hazards().stream().noneMatch(TRAPS::contains)) {
+                continue;
+            }
+            String what =
+                    part.hazards().stream()
+                            .filter(TRAPS::contains)
+                            .findFirst()
+                            .orElseThrow()
+                            .shown();
+            Findings.Report r =
+                    out.report(info)
+                            .items(List.of(part.id()))
+                            .says(
+                                    "Step %d moves %s, which %s, and says no caution."
+                                            .formatted(
+                                                    m.number(),
+                                                    m.sheet().names(List.of(part.id())),
+                                                    what),
+                                    "Whoever does it for the first time finds out with a finger.");
+            if (part.caution() != null) {
+                Step s = m.step();
+                r.propose(
+                        "Take the caution of the sheet",
+                        change(
+                                m,
+                                new Step(
+                                        s.id(),
+                                        s.action(),
+                                        s.words(),
+                                        s.because(),
+                                        part.caution(),
+                                        s.minutes(),
+                                        s.people(),
+                                        s.when())));
+            }
+            return;
+        }
+    }
+}

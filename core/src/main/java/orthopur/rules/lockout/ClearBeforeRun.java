@@ -1,0 +1,47 @@
+package orthopur.rules.lockout;
+
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.Sources;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** L5 for a run in between: people clear and tools out before anything moves. */
+public final class ClearBeforeRun extends BookRule {
+    public ClearBeforeRun() {
+        super(
+                "L5",
+                Severity.STOP,
+                "People are clear before the machine is run in between",
+                Sources.LOCKOUT + "(e), (f)(1)");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        boolean runs =
+                m.action() instanceof Action.Operate a
+                                && (a.mode() == Action.Mode.RUN
+                                        || a.mode() == Action.Mode.CLEAN_MODE)
+                        || m.action() instanceof Action.Index i && i.powered();
+        // Before hands were in at all there is nobody to clear.
+        boolean handsWereIn = m.earlier(Action::handsIn);
+        if (runs && handsWereIn && !(m.night().peopleClear() && m.night().toolsOut())) {
+            out.report(info)
+                    .says(
+                            "Step %d moves the machine and nobody has said that people are clear and tools are out since hands were last in."
+                                    .formatted(m.number()),
+                            "A machine that moves with a hand or a tool in it hurts somebody.")
+                    .propose(
+                            "Clear before step " + m.number(),
+                            insert(
+                                    m,
+                                    StepEdits.fresh(
+                                            m.procedure(),
+                                            0,
+                                            new Action.Clear(true, true, m.night().guardsOn()),
+                                            "Tools out, everybody clear.")));
+        }
+    }
+}

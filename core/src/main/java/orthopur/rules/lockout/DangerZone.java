@@ -1,0 +1,44 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyKind;
+import orthopur.machine.EnergyStage;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.SheetIndex;
+
+/** What L1, L6 and L8 share: hands in the reach of an energy that is not at the end of its path. */
+final class DangerZone {
+    private DangerZone() {}
+
+    static boolean entered(Moment m, int e) {
+        return !m.sheet().energy(e).keepLive() && !m.night().harmless(e) && m.handsInZone(e);
+    }
+
+    static boolean hot(Moment m, int e) {
+        return m.sheet().energy(e).kind() == EnergyKind.HEAT;
+    }
+
+    /** Whether it was dead and a run in between brought it back. */
+    static boolean ran(Moment m, int e) {
+        return m.night().ranAt(e) != Facts.NEVER;
+    }
+
+    static List<String> partsInReach(Moment m, int e) {
+        return m.partIds(m.parts().stream().filter(m.sheet().zoneOf(e)::contains).toList());
+    }
+
+    /** "Step 4 has hands on blade and guard while motor is live, not yet proved harmless." */
+    static String sentence(Moment m, int e) {
+        Energy energy = m.sheet().energy(e);
+        List<EnergyStage> path = m.night().path(e);
+        return "Step %d has hands on %s while %s is %s, not yet %s."
+                .formatted(
+                        m.number(),
+                        m.sheet().names(m.partIds(m.parts())),
+                        SheetIndex.spoken(energy.name()),
+                        m.night().stage(e).shown(),
+                        path.getLast().shown());
+    }
+}

@@ -1,0 +1,105 @@
+package orthopur.rules.lockout;
+
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyStage;
+import orthopur.machine.Handling;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/**
+ * L6: under power only with guards on or in the keyed clean mode of the sheet; never hands in after
+ * a run without the whole sequence once more.
+ */
+public final class HandsInAfterRun extends BookRule {
+    public HandsInAfterRun() {
+        super(
+                "L6",
+                Severity.STOP,
+                "Moved under power only closed or in the keyed clean mode, then made safe again",
+                Sources.LOCKOUT + "(a)(2)(ii), (f)(1)");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        switch (m.action()) {
+            case Action.Operate a when a.mode() == Action.Mode.RUN -> guards(m, out);
+            case Action.Operate a when a.mode() == Action.Mode.CLEAN_MODE -> cleanMode(m, out);
+            case Action.Index a when a.powered() -> indexed(m, out);
+            default -> after(m, out);
+        }
+    }
+
+    private void guards(Moment m, Findings out) {
+        for (int p = 0; p < m.sheet().partCount(); p++) {
+            Part part = m.sheet().part(p);
+            if (part.guard() && m.night().off(p) > 0) {
+                out.report(info)
+                        .items(java.util.List.of(part.id()))
+                        .says(
+                                "Step %d runs the machine while %s is off."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(java.util.List.of(part.id()))),
+                                "Without the guard the moving part is in reach; only a keyed clean mode allows that.");
+            }
+        }
+    }
+
+    private void cleanMode(Moment m, Findings out) {
+        if (!m.sheet().sheet().cleanMode()) {
+            out.report(info)
+                    .says(
+                            "Step %d runs the machine in a clean mode that its sheet does not have."
+                                    .formatted(m.number()),
+                            "Cleaning in motion needs a mode with a key, made for it by the maker.");
+        }
+    }
+
+    private void indexed(Moment m, Findings out) {
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            if (part.moving().index() == Handling.Index.BY_HAND) {
+                out.report(info)
+                        .items(java.util.List.of(part.id()))
+                        .says(
+                                "Step %d indexes %s under power; its sheet asks for the hand wheel under lock."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(java.util.List.of(part.id()))),
+                                "Nobody stands at a part that moves by itself.");
+            }
+        }
+    }
+
+    private void after(Moment m, Findings out) {
+        for (int e = 0; e < m.sheet().energyCount(); e++) {
+            Energy energy = m.sheet().energy(e);
+            if (!DangerZone.entered(m, e)
+                    || !DangerZone.ran(m, e)
+                    || out.onEnergy(energy.id(), "L6") != null) {
+                continue;
+            }
+            java.util.List<EnergyStage> path = m.night().path(e);
+            out.report(info)
+                    .energy(energy.id())
+                    .items(DangerZone.partsInReach(m, e))
+                    .says(
+                            DangerZone.sentence(m, e)
+                                    + " Step %d had run it.".formatted(m.night().ranAt(e) + 1),
+                            "A run brings every energy back; the whole sequence is needed once more.")
+                    .propose(
+                            "Make it safe again before step " + m.number(),
+                            MakeSafe.before(
+                                    m.procedure(),
+                                    m.place(),
+                                    m.sheet(),
+                                    e,
+                                    path.subList(m.night().stageNumber(e) + 1, path.size())));
+        }
+    }
+}

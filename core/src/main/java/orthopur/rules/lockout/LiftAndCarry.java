@@ -1,0 +1,75 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Step;
+import orthopur.quantity.Mass;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** L10: no more than one person can lift, and two where the sheet says two. */
+public final class LiftAndCarry extends BookRule {
+    public LiftAndCarry() {
+        super(
+                "L10",
+                Severity.FIX,
+                "Heavy and two-person parts with enough people",
+                "NIOSH lifting equation, DHHS 94-110");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Remove || m.action() instanceof Action.Install)) {
+            return;
+        }
+        Mass most = new Mass(m.context().book().number("lift.load-constant"));
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            Mass mass = part.moving().mass();
+            Integer people = part.moving().people();
+            boolean heavy = mass != null && mass.compareTo(most) > 0;
+            int needed = Math.max(people == null ? 1 : people, heavy ? 2 : 1);
+            if (m.step().people() >= needed) {
+                continue;
+            }
+            Step s = m.step();
+            Findings.Report r =
+                    out.report(info)
+                            .items(List.of(part.id()))
+                            .number("people", s.people(), "people")
+                            .says(
+                                    "Step %d moves %s with %d person%s; it takes %d%s."
+                                            .formatted(
+                                                    m.number(),
+                                                    m.sheet().names(List.of(part.id())),
+                                                    s.people(),
+                                                    s.people() == 1 ? "" : "s",
+                                                    needed,
+                                                    mass != null && heavy
+                                                            ? ": %s is above %s"
+                                                                    .formatted(
+                                                                            mass.shown(),
+                                                                            most.shown())
+                                                            : " by its sheet"),
+                                    "Backs and feet pay for it when one person tries.");
+            if (needed <= m.procedure().people()) {
+                r.propose(
+                        needed + " people",
+                        change(
+                                m,
+                                new Step(
+                                        s.id(),
+                                        s.action(),
+                                        s.words(),
+                                        s.because(),
+                                        s.caution(),
+                                        s.minutes(),
+                                        needed,
+                                        s.when())));
+            }
+        }
+    }
+}

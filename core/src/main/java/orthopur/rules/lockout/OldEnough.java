@@ -1,0 +1,40 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import java.util.Locale;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Ending;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Severity;
+
+/** L11: nobody under the age takes a power-driven slicer, saw, grinder or mixer, nor its parts. */
+public final class OldEnough extends BookRule {
+    private static final List<String> FAMILIES = List.of("slicer", "saw", "grinder", "mixer");
+
+    public OldEnough() {
+        super(
+                "L11",
+                Severity.STOP,
+                "Old enough for a slicer, saw, grinder or mixer and for its parts",
+                "29 CFR 570.61, .62, .65");
+    }
+
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        Integer youngest = end.context().youngest();
+        double least = end.context().book().number("age.power-driven");
+        String family = end.sheet().sheet().family().toLowerCase(Locale.ROOT);
+        if (youngest == null
+                || youngest >= least
+                || FAMILIES.stream().noneMatch(family::contains)) {
+            return;
+        }
+        out.report(info)
+                .number("age", youngest, "years")
+                .number("least", least, "years")
+                .says(
+                        "Somebody of %d is on the crew; a %s is for people from %d on, its detached parts as well."
+                                .formatted(youngest, family, (int) least),
+                        "The law keeps the young from these machines because of the hands they have cost.");
+    }
+}

@@ -1,0 +1,48 @@
+package orthopur.rules.lockout;
+
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.Sources;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** L7: as many personal locks as people. */
+public final class PersonalLocks extends BookRule {
+    public PersonalLocks() {
+        super("L7", Severity.FIX, "Each person puts on their own lock", Sources.LOCKOUT + "(f)(3)");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        int people = m.procedure().people();
+        if (!(m.action() instanceof Action.Lock a)
+                || people < 2
+                || (a.locks() != null && a.locks() >= people)) {
+            return;
+        }
+        Findings.Report r =
+                out.report(info)
+                        .number("people", people, "people")
+                        .says(
+                                a.locks() == null
+                                        ? "Step %d does not say how many locks go on; %d people work."
+                                                .formatted(m.number(), people)
+                                        : "Step %d puts on %d of %d personal locks."
+                                                .formatted(m.number(), a.locks(), people),
+                                "Whoever has no lock of their own is not protected when another takes theirs off.")
+                        .propose(
+                                "One lock for each of " + people,
+                                change(
+                                        m,
+                                        m.step()
+                                                .with(
+                                                        new Action.Lock(
+                                                                a.energies(),
+                                                                people,
+                                                                a.secondMeasure()))));
+        if (a.locks() != null) {
+            r.number("locks", a.locks(), "locks");
+        }
+    }
+}

@@ -1,0 +1,82 @@
+package orthopur.rules.lockout;
+
+import java.util.List;
+import orthopur.machine.Hazard;
+import orthopur.machine.Surface;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** L9: cut-resistant gloves at every edge, and a disc wiped in its one direction. */
+public final class SharpParts extends BookRule {
+    private static final String GLOVES = "cut-resistant gloves";
+
+    public SharpParts() {
+        super(
+                "L9",
+                Severity.FIX,
+                "Sharp parts with cut-resistant gloves, a disc from the centre outward",
+                "machine manual; 29 CFR 1910.138");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!m.action().handsIn()) {
+            return;
+        }
+        List<Integer> sharp =
+                m.parts().stream()
+                        .filter(p -> m.sheet().part(p).hazards().contains(Hazard.EDGE))
+                        .toList();
+        if (!sharp.isEmpty()
+                && !names(m.procedure().ppe(), GLOVES)
+                && out.onCause("L9", "gloves") == null) {
+            out.report(info)
+                    .cause("gloves")
+                    .items(m.partIds(sharp))
+                    .says(
+                            "Step %d handles %s, which is sharp, and the procedure lists no %s."
+                                    .formatted(
+                                            m.number(), m.sheet().names(m.partIds(sharp)), GLOVES),
+                            "An edge that slips goes through a bare or a single-use glove.");
+        }
+        if (m.action() instanceof Action.Wash wash) {
+            direction(m, wash, out);
+        }
+    }
+
+    private void direction(Moment m, Action.Wash wash, Findings out) {
+        for (int s : m.exposed()) {
+            Surface surface = m.sheet().surface(s);
+            if (surface.wipe() != null && !surface.wipe().equalsIgnoreCase(wash.direction())) {
+                out.report(info)
+                        .items(List.of(surface.id()))
+                        .says(
+                                "Step %d washes %s %s; its sheet says %s."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(List.of(surface.id())),
+                                                wash.direction() == null
+                                                        ? "without a direction"
+                                                        : wash.direction(),
+                                                surface.wipe()),
+                                "Any other way the hand runs onto the edge.")
+                        .propose(
+                                "Wipe " + surface.wipe(),
+                                change(
+                                        m,
+                                        m.step()
+                                                .with(
+                                                        new Action.Wash(
+                                                                wash.items(),
+                                                                wash.solution(),
+                                                                wash.method(),
+                                                                wash.tool(),
+                                                                surface.wipe()))));
+                return;
+            }
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package orthopur.rules.record;
+
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** R1: a critical reading ends in a record with a person. */
+public final class RecordedReadings extends BookRule {
+    public RecordedReadings() {
+        super(
+                "R1",
+                Severity.FIX,
+                "A critical limit has a reading, a person and a record",
+                "21 CFR 117.135(c)(1), .145, .150; 21 CFR 112.140(b)");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Sanitize
+                && out.onCause("R1", "record") == null
+                && !m.later(a -> a instanceof Action.Record)) {
+            out.report(info)
+                    .cause("record")
+                    .says(
+                            "Step %d has a critical limit and no later step records it and signs."
+                                    .formatted(m.number()),
+                            "What nobody signed nobody did.")
+                    .propose(
+                            "Record at the end",
+                            java.util.List.of(
+                                    new orthopur.procedure.Edit.InsertBefore(
+                                            null,
+                                            StepEdits.fresh(
+                                                    m.procedure(),
+                                                    0,
+                                                    new Action.Record(),
+                                                    "Write down the readings and sign."))));
+        }
+    }
+}

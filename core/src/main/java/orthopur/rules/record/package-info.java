@@ -1,0 +1,2 @@
+/** Rules about readings, records and versions. */
+package orthopur.rules.record;

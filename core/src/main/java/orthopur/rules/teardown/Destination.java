@@ -1,0 +1,63 @@
+package orthopur.rules.teardown;
+
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** T4: every part that comes off goes somewhere, small ones where they cannot get lost. */
+public final class Destination extends BookRule {
+    public Destination() {
+        super("T4", Severity.FIX, "Every part that comes off has its place", "good practice");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Remove a)) {
+            return;
+        }
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            String place = a.destination() == null ? part.destination() : a.destination();
+            if (place == null) {
+                out.report(info)
+                        .items(List.of(part.id()))
+                        .says(
+                                "Step %d takes off %s and does not say where it goes."
+                                        .formatted(m.number(), m.sheet().names(List.of(part.id()))),
+                                "What has no place lies on the floor or on a soiled table.");
+            } else if (part.moving().small() && !keeps(place)) {
+                Findings.Report r =
+                        out.report(info)
+                                .items(List.of(part.id()))
+                                .says(
+                                        "Step %d puts %s into \"%s\"; small parts go into a bath, tray or bag."
+                                                .formatted(
+                                                        m.number(),
+                                                        m.sheet().names(List.of(part.id())),
+                                                        place),
+                                        "A ring that goes down the drain is missed when the machine is put together.");
+                if (part.destination() != null && keeps(part.destination())) {
+                    r.propose(
+                            "Into the " + part.destination(),
+                            change(
+                                    m,
+                                    m.step()
+                                            .with(
+                                                    new Action.Remove(
+                                                            a.items(),
+                                                            a.count(),
+                                                            place + "; " + part.destination()))));
+                }
+            }
+        }
+    }
+
+    private static boolean keeps(String place) {
+        List<String> one = List.of(place);
+        return names(one, "bath") || names(one, "tray") || names(one, "bag");
+    }
+}

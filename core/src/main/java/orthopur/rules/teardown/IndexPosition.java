@@ -1,0 +1,67 @@
+package orthopur.rules.teardown;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.Handling;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** T12: a part that comes off at one position only: the machine is brought there each time. */
+public final class IndexPosition extends BookRule {
+    public IndexPosition() {
+        super(
+                "T12",
+                Severity.STOP,
+                "The machine is indexed for each part that comes off at one position",
+                "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Remove a)) {
+            return;
+        }
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            int wanted = a.count() == null ? part.count() - m.night().off(p) : a.count();
+            if (part.moving().index() == null || m.night().visited(p) >= wanted) {
+                continue;
+            }
+            boolean byHand = part.moving().index() == Handling.Index.BY_HAND;
+            List<Edit> edits = new ArrayList<>();
+            edits.add(
+                    new Edit.InsertBefore(
+                            m.step().id(),
+                            StepEdits.fresh(
+                                    m.procedure(),
+                                    0,
+                                    new Action.Index(List.of(part.id()), wanted, false),
+                                    "Turn to the next position by the hand wheel, take one off, "
+                                            + wanted
+                                            + " times.")));
+            Findings.Report r =
+                    out.report(info)
+                            .items(List.of(part.id()))
+                            .number("positions visited", m.night().visited(p), "positions")
+                            .number("parts taken off", wanted, "pieces")
+                            .says(
+                                    "Step %d takes off %d of %s and the machine has been brought to %d position%s."
+                                            .formatted(
+                                                    m.number(),
+                                                    wanted,
+                                                    m.sheet().names(List.of(part.id())),
+                                                    m.night().visited(p),
+                                                    m.night().visited(p) == 1 ? "" : "s"),
+                                    "It comes off at one position only; elsewhere it is forced.");
+            if (byHand) {
+                r.propose("Index " + wanted + " times by hand", edits);
+            }
+        }
+    }
+}

@@ -1,0 +1,74 @@
+package orthopur.rules.teardown;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** T3: what belongs behind goes on first; the machine's own order comes before that. */
+public final class InstallOrder extends BookRule {
+    public InstallOrder() {
+        super("T3", Severity.FIX, "Parts go on in the order that works", "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Install)) {
+            return;
+        }
+        for (int p : m.parts()) {
+            List<String> late = new ArrayList<>();
+            Part part = m.sheet().part(p);
+            for (int q = 0; q < m.sheet().partCount(); q++) {
+                Part other = m.sheet().part(q);
+                boolean before =
+                        other.behind().contains(part.id())
+                                || part.fitting().after().contains(other.id());
+                boolean overridden = other.fitting().after().contains(part.id());
+                int here = m.parts().indexOf(q);
+                boolean inTime = here >= 0 && here < m.parts().indexOf(p);
+                // One of several missing is a matter of the count (T2), not of the order.
+                boolean allOff = m.night().off(q) == other.count();
+                if (before && !overridden && allOff && !inTime) {
+                    late.add(other.id());
+                }
+            }
+            if (!late.isEmpty()) {
+                report(m, part, late, out);
+            }
+        }
+    }
+
+    private void report(Moment m, Part part, List<String> late, Findings out) {
+        Findings.Report r =
+                out.report(info)
+                        .items(List.of(part.id()))
+                        .items(late)
+                        .says(
+                                "Step %d puts %s on before %s."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(List.of(part.id())),
+                                                m.sheet().names(late)),
+                                "It has to come off again, or the part behind is forced or forgotten.");
+        for (Step s : m.procedure().steps().subList(m.place() + 1, m.procedure().steps().size())) {
+            if (s.action() instanceof Action.Install && s.action().items().containsAll(late)) {
+                r.propose("Put them on first", List.of(new Edit.Move(s.id(), m.step().id())));
+                return;
+            }
+        }
+        if (m.action() instanceof Action.Install a && a.items().containsAll(late)) {
+            List<String> order = new ArrayList<>(late);
+            a.items().stream().filter(i -> !late.contains(i)).forEach(order::add);
+            r.propose(
+                    "In the order that works",
+                    change(m, m.step().with(new Action.Install(order, a.count(), a.pattern()))));
+        }
+    }
+}

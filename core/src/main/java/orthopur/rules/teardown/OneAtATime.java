@@ -1,0 +1,48 @@
+package orthopur.rules.teardown;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** T15: of parts that hold the machine in turn never all are off. */
+public final class OneAtATime extends BookRule {
+    public OneAtATime() {
+        super("T15", Severity.STOP, "One of these is always on", "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Remove)) {
+            return;
+        }
+        for (int p : m.parts()) {
+            String group = m.sheet().part(p).moving().oneAtATime();
+            if (group == null || out.onCause("T15", group) != null) {
+                continue;
+            }
+            List<String> siblings = new ArrayList<>();
+            boolean left = false;
+            for (int q = 0; q < m.sheet().partCount(); q++) {
+                Part other = m.sheet().part(q);
+                if (group.equals(other.moving().oneAtATime())) {
+                    siblings.add(other.id());
+                    left |= q != p && m.night().off(q) == 0 && !m.parts().contains(q);
+                }
+            }
+            if (!left) {
+                out.report(info)
+                        .cause(group)
+                        .items(siblings)
+                        .says(
+                                "Step %d leaves none of %s on the machine."
+                                        .formatted(m.number(), m.sheet().names(siblings)),
+                                "One of them carries it while the other is off; without both it drops.");
+            }
+        }
+    }
+}

@@ -1,0 +1,56 @@
+package orthopur.rules.teardown;
+
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** T5: what must return to its place is marked before it leaves it. */
+public final class PositionMarks extends BookRule {
+    public PositionMarks() {
+        super("T5", Severity.FIX, "Positions are marked before parts come off", "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Remove)) {
+            return;
+        }
+        List<String> unmarked =
+                m.parts().stream()
+                        .map(m.sheet()::part)
+                        .filter(p -> p.mark() != null)
+                        .map(Part::id)
+                        .filter(
+                                id ->
+                                        !m.earlier(
+                                                a ->
+                                                        a instanceof Action.Mark
+                                                                && a.items().contains(id)))
+                        .toList();
+        if (!unmarked.isEmpty()) {
+            String mark = m.sheet().part(m.sheet().partNamed(unmarked.getFirst())).mark();
+            out.report(info)
+                    .items(unmarked)
+                    .says(
+                            "Step %d takes off %s without a mark (%s)."
+                                    .formatted(m.number(), m.sheet().names(unmarked), mark),
+                            "Swapped parts fit and work wrongly; the cause is looked for everywhere else first.")
+                    .propose(
+                            "Mark them first",
+                            insert(
+                                    m,
+                                    StepEdits.fresh(
+                                            m.procedure(),
+                                            0,
+                                            new Action.Mark(unmarked),
+                                            "Mark and photograph where they belong: "
+                                                    + mark
+                                                    + ".")));
+        }
+    }
+}

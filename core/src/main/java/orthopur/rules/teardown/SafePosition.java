@@ -1,0 +1,50 @@
+package orthopur.rules.teardown;
+
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** T13: the machine stands in its safe position before it is cut off. */
+public final class SafePosition extends BookRule {
+    public SafePosition() {
+        super(
+                "T13",
+                Severity.FIX,
+                "Brought to its safe position before it is made safe",
+                "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        String position = m.sheet().sheet().safePosition();
+        if (position == null
+                || !(m.action() instanceof Action.Isolate)
+                || out.onCause("T13", "position") != null
+                || m.earlier(
+                        a ->
+                                a instanceof Action.Operate o
+                                        && o.mode() == Action.Mode.SAFE_POSITION)) {
+            return;
+        }
+        out.report(info)
+                .cause("position")
+                .says(
+                        "Step %d cuts the machine off before it stands safe: %s."
+                                .formatted(m.number(), position),
+                        "Without power it stays where it stopped, with its edge or gap open.")
+                .propose(
+                        "Set it safe first",
+                        insert(
+                                m,
+                                StepEdits.fresh(
+                                        m.procedure(),
+                                        0,
+                                        new Action.Operate(
+                                                Action.Mode.SAFE_POSITION, List.of(), List.of()),
+                                        position + ".")));
+    }
+}

@@ -1,0 +1,91 @@
+package orthopur.rules.teardown;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** T7: wear is looked at before a part goes on again, and pairs are replaced as pairs. */
+public final class WearChecked extends BookRule {
+    public WearChecked() {
+        super(
+                "T7",
+                Severity.FIX,
+                "Wear parts are looked at before they go on; pairs are replaced as pairs",
+                "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        switch (m.action()) {
+            case Action.Install a -> checked(m, out);
+            case Action.Replace a -> paired(m, a, out);
+            default -> {}
+        }
+    }
+
+    private void checked(Moment m, Findings out) {
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            if (part.fitting().wearCheck() == null || m.night().off(p) == 0) {
+                continue;
+            }
+            List<String> names = new ArrayList<>(List.of(part.id()));
+            part.surfaces().forEach(s -> names.add(s.id()));
+            boolean looked =
+                    m.earlier(
+                            a ->
+                                    (a instanceof Action.Inspect || a instanceof Action.Replace)
+                                            && a.items().stream().anyMatch(names::contains));
+            if (!looked) {
+                out.report(info)
+                        .items(List.of(part.id()))
+                        .says(
+                                "Step %d puts %s on and nobody has looked for wear: %s."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(List.of(part.id())),
+                                                part.fitting().wearCheck()),
+                                "A cut seal leaks, a nicked edge sheds metal.")
+                        .propose(
+                                "Look at it before step " + m.number(),
+                                insert(
+                                        m,
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.Inspect(List.of(part.id())),
+                                                "Look for wear: "
+                                                        + part.fitting().wearCheck()
+                                                        + ".")));
+            }
+        }
+    }
+
+    private void paired(Moment m, Action.Replace a, Findings out) {
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            String pair = part.fitting().pair();
+            if (pair != null && !a.items().contains(pair)) {
+                List<String> both = new ArrayList<>(a.items());
+                both.add(pair);
+                out.report(info)
+                        .items(List.of(part.id(), pair))
+                        .says(
+                                "Step %d replaces %s without %s."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(List.of(part.id())),
+                                                m.sheet().names(List.of(pair))),
+                                "A new part on a worn partner wears out at once.")
+                        .propose(
+                                "Replace both", change(m, m.step().with(new Action.Replace(both))));
+            }
+        }
+    }
+}
