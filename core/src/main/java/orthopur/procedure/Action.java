@@ -351,8 +351,12 @@ public sealed interface Action {
     /** Give the energies back for production. */
     record Restore(List<String> energies) implements Action {}
 
-    /** Run it empty and watch. */
-    record FunctionTest() implements Action {}
+    /** Run it empty and watch; {@code checks} of the sheet that are made while it runs. */
+    record FunctionTest(List<String> checks) implements Action {
+        public FunctionTest() {
+            this(List.of());
+        }
+    }
 
     /** Wait for somebody else's yes. */
     record HoldPoint(@Nullable String who) implements Action {}

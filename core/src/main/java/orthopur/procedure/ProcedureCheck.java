@@ -75,12 +75,15 @@ public final class ProcedureCheck {
                                     sheet));
                 }
             }
-            if (action instanceof Action.Measure m) {
-                for (int k = 0; k < m.checks().size(); k++) {
-                    if (!checks.contains(m.checks().get(k))) {
-                        problems.add(
-                                unknown(at + "/checks/" + k, "check", m.checks().get(k), sheet));
-                    }
+            List<String> made =
+                    switch (action) {
+                        case Action.Measure m -> m.checks();
+                        case Action.FunctionTest t -> t.checks();
+                        default -> List.of();
+                    };
+            for (int k = 0; k < made.size(); k++) {
+                if (!checks.contains(made.get(k))) {
+                    problems.add(unknown(at + "/checks/" + k, "check", made.get(k), sheet));
                 }
             }
             for (int k = 0; k < action.fittings().size(); k++) {

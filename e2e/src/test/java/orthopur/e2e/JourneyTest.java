@@ -81,7 +81,7 @@ class JourneyTest {
         accessible();
 
         // Typing runs at once: a strength that cannot be is told at its field, undo takes it back.
-        b.button(Pattern.compile("^Step 20 Sanitize")).click();
+        b.button(Pattern.compile("^Step 21 Sanitize")).click();
         Locator strength = b.page.getByLabel("Strength");
         strength.fill("-5 mg/L");
         assertThat(b.page.getByRole(AriaRole.ALERT)).containsText("0 to 1,000,000 mg/L");
@@ -94,15 +94,15 @@ class JourneyTest {
         assertThat(b.page.getByLabel("Strength")).hasValue("62 mg/L");
 
         // By keyboard: a new step after this one, moved up, deleted again.
-        b.button(Pattern.compile("^Step 20 Sanitize")).focus();
+        b.button(Pattern.compile("^Step 21 Sanitize")).focus();
         b.page.keyboard().press("n");
+        assertThat(b.button(Pattern.compile("^Step 22 Inspect"))).isVisible();
+        b.button(Pattern.compile("^Step 22 Inspect")).focus();
+        b.page.keyboard().press("Alt+ArrowUp");
         assertThat(b.button(Pattern.compile("^Step 21 Inspect"))).isVisible();
         b.button(Pattern.compile("^Step 21 Inspect")).focus();
-        b.page.keyboard().press("Alt+ArrowUp");
-        assertThat(b.button(Pattern.compile("^Step 20 Inspect"))).isVisible();
-        b.button(Pattern.compile("^Step 20 Inspect")).focus();
         b.page.keyboard().press("Delete");
-        assertThat(b.button(Pattern.compile("^Step 20 Sanitize"))).isVisible();
+        assertThat(b.button(Pattern.compile("^Step 21 Sanitize"))).isVisible();
 
         // A finding walks to its step; its remedy is one press with the difference beside it.
         b.page.getByRole(AriaRole.TAB).first().click();

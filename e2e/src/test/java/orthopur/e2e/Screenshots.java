@@ -28,7 +28,7 @@ public final class Screenshots {
             b.button(Pattern.compile("Scraper is not moved aside")).click();
             b.page.locator(".lit-column").first().waitFor();
             take(b, "workbench");
-            b.button(Pattern.compile("^Step 20 Sanitize")).click();
+            b.button(Pattern.compile("^Step 21 Sanitize")).click();
             b.page.getByLabel("Strength").waitFor();
             take(b, "workbench-step");
             b.go("/floor");

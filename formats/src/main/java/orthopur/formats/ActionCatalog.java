@@ -50,7 +50,7 @@ public final class ActionCatalog {
                     of("clear", "Clear", "toolsOut", "peopleClear", "guardsOn"),
                     of("unlock", "Unlock", "energies"),
                     of("restore", "Make live", "energies"),
-                    of("function-test", "Test run"),
+                    of("function-test", "Test run", "checks"),
                     of("chase-out", "Chase out", "items", "volume", "product"),
                     of("hold-point", "Hold", "who"),
                     of("record", "Record"));

@@ -161,7 +161,7 @@ final class StepReader {
                     new Action.Clear(yes(d.toolsOut()), yes(d.peopleClear()), yes(d.guardsOn()));
             case "unlock" -> new Action.Unlock(list(d.energies()));
             case "restore" -> new Action.Restore(list(d.energies()));
-            case "function-test" -> new Action.FunctionTest();
+            case "function-test" -> new Action.FunctionTest(list(d.checks()));
             case "hold-point" -> new Action.HoldPoint(d.who());
             case "record" -> new Action.Record();
             default -> throw new IllegalStateException(d.action());

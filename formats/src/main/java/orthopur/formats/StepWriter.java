@@ -222,7 +222,10 @@ final class StepWriter {
             }
             case Action.Unlock a -> "unlock";
             case Action.Restore a -> "restore";
-            case Action.FunctionTest a -> "function-test";
+            case Action.FunctionTest a -> {
+                checks = a.checks();
+                yield "function-test";
+            }
             case Action.HoldPoint a -> {
                 who = a.who();
                 yield "hold-point";

@@ -33,13 +33,30 @@ final class DemoSite {
     }
 
     static Procedure procedure(String name) {
+        ProcedureDocument d = ProcedureFormat.document(text("procedures/" + name + ".json"));
         return ProcedureFormat.read(
-                ProcedureFormat.document(text("procedures/" + name + ".json")),
-                SLICER,
+                d,
+                sheet(d.sheet()),
                 CHEMICALS.stream().map(Chemical::id).collect(Collectors.toSet()));
     }
 
+    static final List<String> APPROVED =
+            List.of(
+                    "qk-sl1-end-of-shift",
+                    "qk-sl1-sharpening",
+                    "qk-sl1-oiling",
+                    "qk-sw1-daily",
+                    "qk-ov1-daily",
+                    "qk-ov1-weekly",
+                    "qk-fl1-daily",
+                    "qk-ds1-daily");
+
+    static MachineSheet sheet(String code) {
+        return SheetFormat.read(text("machines/" + code + ".json"));
+    }
+
     static Verdict verify(Procedure p) {
-        return Verifier.verify(p, SLICER, CONTEXT);
+        return Verifier.verify(
+                p, p.sheet().equals(SLICER.code()) ? SLICER : sheet(p.sheet()), CONTEXT);
     }
 }

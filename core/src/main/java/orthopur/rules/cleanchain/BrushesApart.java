@@ -46,9 +46,11 @@ public final class BrushesApart extends BookRule {
     }
 
     private static @orthopur.Nullable Integer usedOnFloor(Moment m, String tool) {
-        List<Step> before = m.procedure().steps().subList(0, m.place());
-        for (int i = 0; i < before.size(); i++) {
-            if (before.get(i).action() instanceof Action.Wash w
+        // Used there later tonight it was there last night.
+        List<Step> steps = m.procedure().steps();
+        for (int i = 0; i < steps.size(); i++) {
+            if (i != m.place()
+                    && steps.get(i).action() instanceof Action.Wash w
                     && tool.equalsIgnoreCase(w.tool())
                     && w.items().stream().anyMatch(item -> roomSurface(m, item))) {
                 return i;

@@ -12,9 +12,10 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.Residue;
 import orthopur.runthrough.Severity;
 
-/** C8: the first water on protein or starch is not hot. */
+/** C8: the first water on protein or starch, where food is or next to it, is not hot. */
 public final class HotFirstWater extends BookRule {
     private static final Set<String> SETS = Set.of("protein", "starch");
 
@@ -40,7 +41,12 @@ public final class HotFirstWater extends BookRule {
             return;
         }
         List<Integer> dry =
-                m.exposed().stream().filter(s -> firstWater(m.night().facts(s))).toList();
+                m.exposed().stream()
+                        .filter(
+                                s ->
+                                        m.sheet().surface(s).zone() <= 2
+                                                && firstWater(m.night().facts(s)))
+                        .toList();
         if (dry.isEmpty()) {
             return;
         }
@@ -74,6 +80,11 @@ public final class HotFirstWater extends BookRule {
     }
 
     private static boolean firstWater(Facts f) {
-        return f.soil() && !f.wet() && f.washed() == Facts.NEVER && f.rinsed() == Facts.NEVER;
+        // Metal dust from sharpening is no food.
+        return f.soil()
+                && !f.has(Residue.METAL)
+                && !f.wet()
+                && f.washed() == Facts.NEVER
+                && f.rinsed() == Facts.NEVER;
     }
 }

@@ -46,28 +46,35 @@ public final class StoredEnergyInPart implements Rule {
                 continue;
             }
             List<EnergyStage> path = m.night().path(e);
-            out.report(INFO)
-                    .energy(energy.id())
-                    .items(List.of(energy.holder()))
-                    .says(
-                            "Step %d loosens %s while %s is still %s."
-                                    .formatted(
-                                            m.number(),
-                                            m.sheet().names(List.of(energy.holder())),
-                                            SheetIndex.spoken(energy.name()),
-                                            m.night().stage(e) == EnergyStage.LIVE
-                                                    ? "not let off"
-                                                    : "not proved harmless"),
-                            "What is stored lets go at the moment the part comes loose.")
-                    .propose(
-                            "Let it off before step " + m.number(),
-                            MakeSafe.before(
-                                    m.procedure(),
-                                    m.place(),
-                                    m.sheet(),
-                                    e,
-                                    path.subList(m.night().stageNumber(e) + 1, path.size())))
-                    .under(out.onEnergy(energy.id(), "L2"));
+            Findings.Report l4 =
+                    out.report(INFO)
+                            .energy(energy.id())
+                            .items(List.of(energy.holder()))
+                            .says(
+                                    "Step %d loosens %s while %s is still %s."
+                                            .formatted(
+                                                    m.number(),
+                                                    m.sheet().names(List.of(energy.holder())),
+                                                    SheetIndex.spoken(energy.name()),
+                                                    m.night().stage(e) == EnergyStage.LIVE
+                                                            ? "not let off"
+                                                            : "not proved harmless"),
+                                    "What is stored lets go at the moment the part comes loose.")
+                            .propose(
+                                    "Let it off before step " + m.number(),
+                                    MakeSafe.before(
+                                            m.procedure(),
+                                            m.place(),
+                                            m.sheet(),
+                                            e,
+                                            path.subList(
+                                                    m.night().stageNumber(e) + 1, path.size())))
+                            .under(out.onEnergy(energy.id(), "L2", "L8"));
+            // Hands that were in its reach before are the same neglect.
+            Findings.Report l1 = out.onEnergy(energy.id(), "L1");
+            if (l1 != null) {
+                l1.under(l4);
+            }
         }
     }
 }

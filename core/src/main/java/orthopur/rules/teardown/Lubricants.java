@@ -1,5 +1,6 @@
 package orthopur.rules.teardown;
 
+import java.util.ArrayList;
 import java.util.List;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Assembly.Lubrication;
@@ -32,6 +33,8 @@ public final class Lubricants extends BookRule {
             return;
         }
         Chemical c = m.context().chemical(m.action().chemical());
+        List<String> unfit = new ArrayList<>();
+        boolean contact = false;
         for (int p : m.parts()) {
             Part part = m.sheet().part(p);
             List<Lubrication> points = part.fitting().lubrication();
@@ -53,23 +56,25 @@ public final class Lubricants extends BookRule {
                                     ? c.foodGrade() == Chemical.FoodGrade.IN_FOOD
                                     : c.foodGrade() != null);
             if (zone <= 2 && !enough) {
-                out.report(info)
-                        .items(List.of(part.id()))
-                        .says(
-                                "Step %d leaves %s on %s%s."
-                                        .formatted(
-                                                m.number(),
-                                                c == null
-                                                        ? "a lubricant that is not named"
-                                                        : c.name(),
-                                                m.sheet().names(List.of(part.id())),
-                                                c == null
-                                                        ? ""
-                                                        : coats && zone == 1
-                                                                ? ", which is not permitted in food"
-                                                                : ", which is not food-grade"),
-                                "What is greased here goes into the food.");
+                unfit.add(part.id());
+                contact |= zone == 1;
             }
+        }
+        if (!unfit.isEmpty()) {
+            String lack =
+                    coats && contact
+                            ? ", which is not permitted in food"
+                            : ", which is not food-grade";
+            out.report(info)
+                    .items(unfit)
+                    .says(
+                            "Step %d leaves %s on %s%s."
+                                    .formatted(
+                                            m.number(),
+                                            c == null ? "a lubricant that is not named" : c.name(),
+                                            m.sheet().names(unfit),
+                                            c == null ? "" : lack),
+                            "What is greased here goes into the food.");
         }
     }
 

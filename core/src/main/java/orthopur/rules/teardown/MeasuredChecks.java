@@ -20,10 +20,7 @@ public final class MeasuredChecks extends BookRule {
     @Override
     public void atEnd(Ending end, Findings out) {
         List<String> made =
-                end.procedure().steps().stream()
-                        .filter(s -> s.action() instanceof Action.Measure)
-                        .flatMap(s -> ((Action.Measure) s.action()).checks().stream())
-                        .toList();
+                end.procedure().steps().stream().flatMap(s -> checks(s.action()).stream()).toList();
         for (Check check : end.sheet().sheet().checks()) {
             int part = end.sheet().partNamed(check.part());
             boolean touched =
@@ -60,6 +57,14 @@ public final class MeasuredChecks extends BookRule {
                                                         "Check: " + check.name() + "."))));
             }
         }
+    }
+
+    private static List<String> checks(Action action) {
+        return switch (action) {
+            case Action.Measure a -> a.checks();
+            case Action.FunctionTest a -> a.checks();
+            default -> List.of();
+        };
     }
 
     private static int lastInstall(Ending end) {

@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -20,6 +21,21 @@ import orthopur.server.procedures.Procedures;
 /** Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. */
 @Component
 class DemoSite implements ApplicationRunner {
+    private static final List<String> MACHINES =
+            List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1");
+    private static final List<String> APPROVED =
+            List.of(
+                    "qk-sl1-end-of-shift",
+                    "qk-sl1-sharpening",
+                    "qk-sl1-oiling",
+                    "qk-sw1-daily",
+                    "qk-ov1-daily",
+                    "qk-ov1-weekly",
+                    "qk-fl1-daily",
+                    "qk-ds1-daily");
+    private static final List<String> DRAFTS =
+            List.of("qk-sl1-draft", "qk-sw1-draft", "qk-ov1-draft", "qk-fl1-draft", "qk-ds1-draft");
+
     private final Sheets sheets;
     private final Procedures procedures;
     private final Accounts accounts;
@@ -65,15 +81,15 @@ class DemoSite implements ApplicationRunner {
 
     private void fill(People people) {
         sheets.site(text("site.json"), text("chemicals.json"));
-        sheets.add(SheetFormat.read(text("machines/QK-SL1.json")));
-        procedures.add(text("procedures/qk-sl1-end-of-shift.json"), "Ilse Varga");
-        procedures.add(text("procedures/qk-sl1-draft.json"), "Ilse Varga");
+        MACHINES.forEach(m -> sheets.add(SheetFormat.read(text("machines/" + m + ".json"))));
+        Stream.concat(APPROVED.stream(), DRAFTS.stream())
+                .forEach(p -> procedures.add(text("procedures/" + p + ".json"), "Ilse Varga"));
         for (DemoPerson p : people.people()) {
             accounts.create(p.name(), p.role(), p.password(), p.pin());
         }
         DemoPerson supervisor = people.people().getFirst();
         Person ilse = accounts.signIn(supervisor.name(), supervisor.password());
-        procedures.approve("qk-sl1-end-of-shift", 1, 1, supervisor.pin(), null, ilse);
+        APPROVED.forEach(p -> procedures.approve(p, 1, 1, supervisor.pin(), null, ilse));
     }
 
     private static String text(String file) {

@@ -85,7 +85,7 @@ class FloorApiTest {
     void anEntrySentTwiceIsEnteredOnce() {
         ObjectNode e = entry("fetch", "step-done");
         assertEquals(200, send(e).status());
-        assertEquals("zero", send(e).body().get("current").asText());
+        assertEquals("wash-out", send(e).body().get("current").asText());
         assertEquals(1, db.fetchCount(org.jooq.impl.DSL.table("floor_event")));
     }
 
@@ -94,16 +94,16 @@ class FloorApiTest {
     void whatDoesNotFitIsRefusedAndLeavesNoTrace() {
         int before = db.fetchCount(org.jooq.impl.DSL.table("floor_event"));
         assertTrue(send(entry("live", "step-done")).detail().contains("comes first"));
-        assertEquals(409, send(entry("zero", "dance")).status());
-        assertEquals(409, send(with(entry("zero", "piece-off"), "piece", "washer#1")).status());
-        ObjectNode otherPack = entry("zero", "step-done").put("packHash", "0");
+        assertEquals(409, send(entry("wash-out", "dance")).status());
+        assertEquals(409, send(with(entry("wash-out", "piece-off"), "piece", "washer#1")).status());
+        ObjectNode otherPack = entry("wash-out", "step-done").put("packHash", "0");
         assertTrue(send(otherPack).detail().contains("another version"));
         assertEquals(
                 403,
                 new Client(mvc, "Ruvi Hast", "quillmere-ruvi")
                         .post_(
                                 "/api/rounds/" + round + "/entries",
-                                entry("zero", "step-done").toString())
+                                entry("wash-out", "step-done").toString())
                         .status());
         assertEquals(before, db.fetchCount(org.jooq.impl.DSL.table("floor_event")));
     }
@@ -111,7 +111,7 @@ class FloorApiTest {
     @Test
     @Order(4)
     void elevenWashersOfTwo() {
-        for (String s : new String[] {"zero", "stop", "unplug", "relieve", "prove"}) {
+        for (String s : new String[] {"wash-out", "zero", "stop", "unplug", "relieve", "prove"}) {
             done(s);
         }
         Answer a = send(with(entry("off-small", "piece-off"), "piece", "washer#11"));
@@ -155,7 +155,7 @@ class FloorApiTest {
                 () -> db.execute("UPDATE floor_event SET who = 'nobody'"));
         assertThrows(DataAccessException.class, () -> db.execute("DELETE FROM floor_event"));
         JsonNode record = maren.read("/api/logbook/" + round).body();
-        assertEquals(7, record.get("entries").size());
+        assertEquals(8, record.get("entries").size());
         assertEquals(1, maren.read("/api/logbook?machine=QK-SL1").body().size());
         assertEquals(0, maren.read("/api/logbook?to=2000-01-01").body().size());
     }

@@ -75,7 +75,7 @@ class LogbookApiTest {
         assertEquals(
                 "Disc slicer", anselm.read("/api/machines/QK-SL1").body().get("name").asText());
         assertEquals(404, anselm.read("/api/machines/QK-NO").status());
-        assertEquals(3, anselm.read("/api/chemicals").body().size());
+        assertEquals(13, anselm.read("/api/chemicals").body().size());
         assertEquals("Quillmere Kitchens", anselm.read("/api/site").body().get("name").asText());
     }
 

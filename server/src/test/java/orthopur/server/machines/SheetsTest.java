@@ -48,7 +48,7 @@ class SheetsTest {
                 FormatError.class, () -> sheets.site("{\"name\":\"x\"}", "{\"chemicals\":[]}"));
         assertEquals(before, sheets.surroundings().site().name());
         assertEquals(310, sheets.surroundings().site().mains().hardness().mgPerL());
-        assertEquals(3, sheets.surroundings().chemicalIds().size());
+        assertEquals(13, sheets.surroundings().chemicalIds().size());
     }
 
     @Test

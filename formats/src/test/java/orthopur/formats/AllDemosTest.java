@@ -1,0 +1,84 @@
+package orthopur.formats;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.FieldSource;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Remedy;
+import orthopur.procedure.Step;
+import orthopur.runthrough.Finding;
+import orthopur.verdict.Verdict;
+
+/** The five machines: what is approved passes, and each draft has its own machine's mistakes. */
+class AllDemosTest {
+    static final List<String> APPROVED = DemoSite.APPROVED;
+
+    @ParameterizedTest
+    @FieldSource("APPROVED")
+    void theApprovedPass(String name) {
+        Verdict v = DemoSite.verify(DemoSite.procedure(name));
+        assertEquals(List.of(), v.findings());
+        assertEquals(v.coverage().due(), v.coverage().reached());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "qk-sw1-draft, L2 L4 C18 C20 T8 T10 T9",
+        "qk-ov1-draft, L7 L8 L10 T5 T2 S6 C8 T9 L3",
+        "qk-fl1-draft, L3 T12 T2 T2 C6 L5 L6 T10",
+        "qk-ds1-draft, L4 C6 T8 T10 S3 C15 C17 T8"
+    })
+    void theDraftsAreStoppedByTheRightRules(String name, String rules) {
+        List<String> roots =
+                DemoSite.verify(DemoSite.procedure(name)).findings().stream()
+                        .filter(f -> f.under() == null)
+                        .map(Finding::rule)
+                        .toList();
+        assertEquals(List.of(rules.split(" ")), roots);
+    }
+
+    /** Every remedy that is offered helps when it is taken; none makes another thing worse. */
+    @ParameterizedTest
+    @CsvSource({"qk-sw1-draft", "qk-ov1-draft", "qk-fl1-draft", "qk-ds1-draft"})
+    void everyOfferedRemedyHelps(String name) {
+        Procedure p = DemoSite.procedure(name);
+        Verdict v = DemoSite.verify(p);
+        int offered = 0;
+        for (Finding f : v.findings()) {
+            for (Remedy r : f.remedies()) {
+                Verdict after = DemoSite.verify(p.apply(r.edits()));
+                assertTrue(
+                        after.stops() < v.stops()
+                                || (after.stops() == v.stops() && after.fixes() < v.fixes()),
+                        f.rule() + ": " + r.label());
+                offered++;
+            }
+        }
+        assertTrue(offered > 1, name + " offers " + offered);
+    }
+
+    @Test
+    void noTwoProceduresShareMoreThanAThirdOfTheirSentences() {
+        for (String a : APPROVED) {
+            for (String b : APPROVED) {
+                Set<String> shared = new HashSet<>(words(a));
+                shared.retainAll(words(b));
+                int least = Math.min(words(a).size(), words(b).size());
+                assertTrue(a.equals(b) || shared.size() <= 0.3 * least, a + " " + b + shared);
+            }
+        }
+    }
+
+    private static Set<String> words(String name) {
+        Set<String> words = new HashSet<>();
+        DemoSite.procedure(name).steps().stream().map(Step::words).forEach(words::add);
+        return words;
+    }
+}
