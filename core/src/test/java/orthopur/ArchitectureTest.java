@@ -52,6 +52,20 @@ class ArchitectureTest {
                     .resideInAnyPackage(
                             "orthopur.runthrough..", "orthopur.rules..", "orthopur.roundpack..");
 
+    /** What breaks procedures may not know how they are judged. */
+    @ArchTest
+    static final ArchRule FAULTS_KNOW_NO_RULE =
+            noClasses()
+                    .that()
+                    .resideInAPackage("orthopur.faults..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(
+                            "orthopur.rules..",
+                            "orthopur.runthrough..",
+                            "orthopur.remedy..",
+                            "orthopur.verdict..");
+
     @ArchTest
     static final ArchRule QUANTITIES_STAND_ALONE =
             classes()

@@ -51,7 +51,9 @@ final class LargeNight {
                             null,
                             Frequency.DAILY,
                             null,
-                            null);
+                            null,
+                            null,
+                            List.of());
             parts.add(
                     new Part(
                             "p" + i,
@@ -64,6 +66,9 @@ final class LargeNight {
                             Set.of(),
                             false,
                             "sink",
+                            null,
+                            null,
+                            null,
                             null,
                             null,
                             null,
@@ -93,8 +98,16 @@ final class LargeNight {
                                 "try it",
                                 null,
                                 null,
-                                false)),
+                                false,
+                                false,
+                                null,
+                                null)),
                 List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                null,
+                false,
                 null);
     }
 
@@ -127,12 +140,14 @@ final class LargeNight {
                 "T",
                 new Stock(12.5, Stock.Basis.MASS_IN_MASS, 1.17),
                 label,
-                List.of(),
-                List.of(),
+                List.of("food-contact surfaces"),
+                List.of("listeria"),
                 List.of(),
                 List.of(),
                 1,
-                1);
+                1,
+                null,
+                null);
     }
 
     /**

@@ -2,6 +2,8 @@ package orthopur.runthrough;
 
 import java.util.List;
 import java.util.function.Predicate;
+import orthopur.machine.Frequency;
+import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 
@@ -56,9 +58,25 @@ public final class Ending {
         return traces;
     }
 
-    /** Whether a surface is due in this kind of clean. */
+    /**
+     * Whether a surface is due in this kind of clean. After an event nothing is due but what the
+     * procedure itself has washed or ground: that must not be left half-done.
+     */
     public boolean due(int surface) {
-        return sheet.surface(surface).frequency().dueIn(procedure.kind());
+        if (sheet.surface(surface).frequency().dueIn(procedure.kind())) {
+            return true;
+        }
+        if (procedure.kind() != Frequency.EVENT) {
+            return false;
+        }
+        for (int i = 0; i < traces.size(); i++) {
+            Action a = procedure.steps().get(i).action();
+            boolean works = a instanceof Action.Wash || a instanceof Action.Sharpen;
+            if (works && traces.get(i).named().contains(surface)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether a surface ended as its sheet asks. */

@@ -157,7 +157,16 @@ public final class RunThrough {
                 boolean towel = a.method() == Action.Drying.TOWEL;
                 change(m.exposed(), f -> towel ? f.touched().driedAt(at) : f.driedAt(at));
             }
-            case Action.Sharpen a -> change(m.exposed(), f -> f.dirtied(Residue.METAL));
+            // The dust falls on all of the part, not on its edge alone.
+            case Action.Sharpen a -> {
+                for (int p : m.parts()) {
+                    for (int s : sheet.surfacesOf(p)) {
+                        if (night.coverOf(s) < 0) {
+                            change(s, f -> f.dirtied(Residue.METAL));
+                        }
+                    }
+                }
+            }
             case Action.Coat a -> change(m.exposed(), Facts::coated);
             case Action.ChaseOut a -> {
                 for (int p : m.passages()) {

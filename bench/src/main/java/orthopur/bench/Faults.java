@@ -1,0 +1,199 @@
+package orthopur.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import orthopur.chemical.Chemical;
+import orthopur.faults.Injector;
+import orthopur.faults.Mutant;
+import orthopur.formats.ChemicalsFormat;
+import orthopur.formats.Json;
+import orthopur.formats.ProcedureDocument;
+import orthopur.formats.ProcedureFormat;
+import orthopur.formats.SheetFormat;
+import orthopur.formats.Site;
+import orthopur.machine.Configuration;
+import orthopur.machine.MachineSheet;
+import orthopur.procedure.Procedure;
+import orthopur.rulebook.PublicCodes;
+import orthopur.rules.AllRules;
+import orthopur.runthrough.Context;
+import orthopur.runthrough.Finding;
+import orthopur.runthrough.Run;
+import orthopur.runthrough.RunThrough;
+import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
+
+/**
+ * How good the verdict is: breaks every demo procedure that passes in every way the injector knows,
+ * runs it, and counts what the right root rule told at the right step. {@code --json} for machines,
+ * {@code --no-ruling} lists what the injector could not label.
+ */
+public final class Faults {
+    private Faults() {}
+
+    /** Injected and caught for one rule. */
+    record Score(int injected, int caught) {}
+
+    /** The whole table. */
+    record Report(
+            int procedures,
+            int injected,
+            int caught,
+            double caughtPercent,
+            int falseStops,
+            int benign,
+            int noRuling,
+            Map<String, Score> byRule,
+            List<String> misses) {}
+
+    public static void main(String[] args) throws IOException {
+        Path demo = Path.of(System.getProperty("orthopur.demo", "demo"));
+        List<Chemical> chemicals =
+                ChemicalsFormat.read(Files.readString(demo.resolve("chemicals.json")));
+        Site site = Site.read(Files.readString(demo.resolve("site.json")));
+        Context context = new Context(PublicCodes.book(), chemicals, site.mains().hardness());
+        Map<String, Chemical> byId =
+                chemicals.stream().collect(Collectors.toMap(Chemical::id, Function.identity()));
+        Tally tally = new Tally();
+        List<Path> files;
+        try (Stream<Path> all = Files.list(demo.resolve("procedures"))) {
+            files = all.filter(f -> f.toString().endsWith(".json")).sorted().toList();
+        }
+        for (Path file : files) {
+            ProcedureDocument d = ProcedureFormat.document(Files.readString(file));
+            MachineSheet sheet =
+                    SheetFormat.read(
+                            Files.readString(demo.resolve("machines/" + d.sheet() + ".json")));
+            Procedure p = ProcedureFormat.read(d, sheet, byId.keySet());
+            // In every configuration it was written for: the same slip can be told differently.
+            for (Configuration c : Configuration.all(sheet, p.scope(), 512)) {
+                MachineSheet there = c.of(sheet);
+                SheetIndex index = new SheetIndex(there);
+                Context here = context.in(c);
+                if (!RunThrough.of(p, index, here, AllRules.list()).findings().isEmpty()) {
+                    continue;
+                }
+                tally.procedures++;
+                String name = file.getFileName() + " " + c.shown(sheet);
+                for (Mutant m : Injector.mutants(p, there, byId)) {
+                    tally.count(
+                            name, m, RunThrough.of(m.procedure(), index, here, AllRules.list()));
+                }
+            }
+        }
+        Report report = tally.report();
+        if (List.of(args).contains("--json")) {
+            System.out.print(Json.write(report));
+            return;
+        }
+        print(report);
+        if (List.of(args).contains("--no-ruling")) {
+            tally.unruled.forEach(System.out::println);
+        }
+    }
+
+    private static void print(Report r) {
+        System.out.printf(
+                "%d procedures, %d faults, %d caught (%.2f %%), %d of %d benign stopped, %d without a ruling%n",
+                r.procedures(),
+                r.injected(),
+                r.caught(),
+                r.caughtPercent(),
+                r.falseStops(),
+                r.benign(),
+                r.noRuling());
+        r.byRule()
+                .forEach(
+                        (rule, s) ->
+                                System.out.printf(
+                                        "  %-4s %5d injected %5d caught%s%n",
+                                        rule,
+                                        s.injected(),
+                                        s.caught(),
+                                        s.injected() == s.caught()
+                                                ? ""
+                                                : "   missed " + (s.injected() - s.caught())));
+        r.misses().forEach(m -> System.out.println("  missed: " + m));
+    }
+
+    private static final class Tally {
+        private final Map<String, int[]> byRule = new TreeMap<>();
+        private final List<String> misses = new ArrayList<>();
+        private final List<String> unruled = new ArrayList<>();
+        private int procedures;
+        private int injected;
+        private int caught;
+        private int falseStops;
+        private int benign;
+
+        void count(String file, Mutant m, Run run) {
+            List<Finding> roots = run.findings().stream().filter(f -> f.under() == null).toList();
+            String told =
+                    roots.stream()
+                            .map(f -> f.rule() + "@" + f.stepId())
+                            .collect(Collectors.joining(" "));
+            String name = file + ": " + m.kind() + " – " + m.what();
+            if (m.benign()) {
+                benign++;
+                if (roots.stream().anyMatch(f -> f.severity() == Severity.STOP)) {
+                    falseStops++;
+                    misses.add("false stop, " + name + " told " + told);
+                }
+                return;
+            }
+            if (m.rules().isEmpty()) {
+                unruled.add(name + " → " + (told.isEmpty() ? "nothing" : told));
+                return;
+            }
+            injected++;
+            Finding right =
+                    roots.stream()
+                            .filter(
+                                    f ->
+                                            m.rules().contains(f.rule())
+                                                    && (m.steps().isEmpty()
+                                                            || m.steps()
+                                                                    .contains(
+                                                                            String.valueOf(
+                                                                                    f.stepId()))))
+                            .findFirst()
+                            .orElse(null);
+            String rule =
+                    right == null
+                            ? m.rules().stream().sorted().findFirst().orElseThrow()
+                            : right.rule();
+            int[] score = byRule.computeIfAbsent(rule, k -> new int[2]);
+            score[0]++;
+            if (right == null) {
+                misses.add(name + ", asked " + m.rules() + " at " + m.steps() + ", told " + told);
+            } else {
+                caught++;
+                score[1]++;
+            }
+        }
+
+        Report report() {
+            Map<String, Score> table = new LinkedHashMap<>();
+            byRule.forEach((k, v) -> table.put(k, new Score(v[0], v[1])));
+            return new Report(
+                    procedures,
+                    injected,
+                    caught,
+                    injected == 0 ? 0 : 100.0 * caught / injected,
+                    falseStops,
+                    benign,
+                    unruled.size(),
+                    table,
+                    misses);
+        }
+    }
+}

@@ -1,0 +1,584 @@
+package orthopur.faults;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import orthopur.machine.Hazard;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+
+/** Parts that stay on or off, lie in the wrong place, or go on wrongly. */
+final class PartFaults {
+    private final Reading r;
+    private final Injector out;
+    private final Procedure p;
+
+    PartFaults(Reading reading, Injector out) {
+        this.r = reading;
+        this.out = out;
+        this.p = reading.procedure();
+    }
+
+    void make() {
+        for (int i = 0; i < r.steps().size(); i++) {
+            Step s = r.steps().get(i);
+            switch (s.action()) {
+                case Action.Remove a -> removed(i, s, a);
+                case Action.Install a -> installed(i, s, a);
+                case Action.Shift a -> shifted(i, s, a);
+                case Action.Return a -> returned(i, s, a);
+                case Action.Measure a -> measured(s, a);
+                case Action.Mark a -> marked(i, s, a);
+                case Action.Index a -> indexed(i, s, a);
+                case Action.Prepare a -> fetched(s, a);
+                case Action.Lubricate a -> lubricated(s, a);
+                case Action.Coat a ->
+                        out.changed(
+                                "other-chemical",
+                                "a detergent as a film",
+                                p,
+                                s,
+                                new Action.Coat(a.items(), "sudmere-n"),
+                                Set.of("T8"),
+                                Set.of(s.id()));
+                case Action.FunctionTest a when !a.checks().isEmpty() ->
+                        out.changed(
+                                "forget",
+                                "nothing measured in the test run",
+                                p,
+                                s,
+                                new Action.FunctionTest(),
+                                Set.of("T9"),
+                                Set.of());
+                default -> {}
+            }
+            handled(s);
+        }
+        gloves();
+    }
+
+    private void removed(int place, Step s, Action.Remove a) {
+        for (String item : a.items()) {
+            Part part = r.part(item);
+            if (part == null) {
+                continue;
+            }
+            List<String> rest = Reading.without(a.items(), item);
+            List<Edit> edits =
+                    rest.isEmpty()
+                            ? List.of(new Edit.Delete(s.id()))
+                            : List.of(
+                                    new Edit.Change(
+                                            s.id(),
+                                            s.with(
+                                                    new Action.Remove(
+                                                            rest, a.count(), a.destination()))));
+            Set<String> behind = new HashSet<>();
+            for (Step later : r.steps().subList(place, r.steps().size())) {
+                if (later.action() instanceof Action.Remove x
+                        && x.items().stream()
+                                .map(r::part)
+                                .anyMatch(q -> q != null && q.behind().contains(item))) {
+                    behind.add(later.id());
+                }
+            }
+            boolean covers = !part.covers().isEmpty();
+            if (!behind.isEmpty()) {
+                out.fault("forget", part.name() + " stays on", p, edits, Set.of("T1"), behind);
+            } else if (covers
+                    && p.steps().stream()
+                            .noneMatch(
+                                    x ->
+                                            x.action() instanceof Action.Shift y
+                                                    && y.items().contains(item))) {
+                boolean contact =
+                        part.covers().stream()
+                                .flatMap(c -> r.surfaces(c).stream())
+                                .anyMatch(c -> c.zone() == 1);
+                out.fault(
+                        "forget",
+                        part.name() + " stays on",
+                        p,
+                        edits,
+                        contact ? Set.of("C6") : Set.of("C1"),
+                        Set.of());
+            } else {
+                out.fault("forget", part.name() + " stays on", p, edits, Set.of(), Set.of());
+            }
+            for (int n = 1; n < part.count(); n++) {
+                out.fault(
+                        "count",
+                        n + " of " + part.count() + " " + part.name() + " put back",
+                        p,
+                        recount(part, n),
+                        part.guard() ? Set.of("T11", "T2") : Set.of("T2"),
+                        Set.of(s.id()));
+            }
+            if (part.count() < 1000) {
+                out.changed(
+                        "count",
+                        "one more than there are of " + part.name(),
+                        p,
+                        s,
+                        new Action.Remove(a.items(), part.count() + 1, a.destination()),
+                        Set.of("T2", "T12"),
+                        Set.of(s.id()));
+            }
+            for (String front : part.behind()) {
+                front(place, s, item, front);
+            }
+            if (part.moving().small() && a.destination() != null) {
+                out.changed(
+                        "weaken",
+                        part.name() + " laid on the table",
+                        p,
+                        s,
+                        new Action.Remove(a.items(), a.count(), "table"),
+                        Set.of("T4"),
+                        Set.of(s.id()));
+            }
+        }
+    }
+
+    /** Each install of the part is told apart and one of them is short. */
+    private List<Edit> recount(Part part, int n) {
+        List<Edit> edits = new ArrayList<>();
+        for (Step s : r.steps()) {
+            if (s.action() instanceof Action.Install a && a.items().contains(part.id())) {
+                List<String> rest = Reading.without(a.items(), part.id());
+                Step one =
+                        new Step(
+                                "zz-count",
+                                new Action.Install(List.of(part.id()), n, a.pattern()),
+                                "Some.",
+                                null,
+                                s.caution(),
+                                1,
+                                s.people());
+                edits.add(new Edit.InsertBefore(s.id(), one));
+                edits.add(
+                        rest.isEmpty()
+                                ? new Edit.Delete(s.id())
+                                : new Edit.Change(
+                                        s.id(),
+                                        s.with(new Action.Install(rest, a.count(), a.pattern()))));
+            }
+        }
+        return edits;
+    }
+
+    /** What is behind comes off before what is in front of it. */
+    private void front(int place, Step s, String item, String front) {
+        for (int i = 0; i < place; i++) {
+            Step f = r.steps().get(i);
+            boolean opens =
+                    (f.action() instanceof Action.Remove || f.action() instanceof Action.Shift)
+                            && f.action().items().contains(front);
+            if (opens) {
+                out.fault(
+                        "move",
+                        item + " off before " + front,
+                        p,
+                        List.of(new Edit.Move(s.id(), f.id())),
+                        Set.of("T1"),
+                        Set.of(s.id()));
+            }
+        }
+        if (s.action() instanceof Action.Remove a && a.items().contains(front)) {
+            List<String> swapped = new ArrayList<>(a.items());
+            swapped.remove(item);
+            swapped.add(0, item);
+            out.changed(
+                    "swap",
+                    item + " before " + front,
+                    p,
+                    s,
+                    new Action.Remove(swapped, a.count(), a.destination()),
+                    Set.of("T1"),
+                    Set.of(s.id()));
+        }
+    }
+
+    private void installed(int place, Step s, Action.Install a) {
+        for (String item : a.items()) {
+            Part part = r.part(item);
+            if (part == null) {
+                continue;
+            }
+            List<String> rest = Reading.without(a.items(), item);
+            List<Edit> edits =
+                    rest.isEmpty()
+                            ? List.of(new Edit.Delete(s.id()))
+                            : List.of(
+                                    new Edit.Change(
+                                            s.id(),
+                                            s.with(
+                                                    new Action.Install(
+                                                            rest, a.count(), a.pattern()))));
+            out.fault(
+                    "forget",
+                    part.name() + " stays off",
+                    p,
+                    edits,
+                    part.guard() ? Set.of("T11") : Set.of("T2"),
+                    Set.of());
+            if (part.fitting().pattern() != null && a.pattern() != null) {
+                out.changed(
+                        "weaken",
+                        "not said how " + part.name() + " is fastened",
+                        p,
+                        s,
+                        new Action.Install(a.items(), a.count(), null),
+                        Set.of("T10"),
+                        Set.of(s.id()));
+            }
+            for (String front : a.items()) {
+                Part f = r.part(front);
+                if (f != null && part.behind().contains(front)) {
+                    List<String> swapped = new ArrayList<>(a.items());
+                    swapped.remove(front);
+                    swapped.add(0, front);
+                    out.changed(
+                            "swap",
+                            front + " on before " + item,
+                            p,
+                            s,
+                            new Action.Install(swapped, a.count(), a.pattern()),
+                            Set.of("T3"),
+                            Set.of(s.id()));
+                }
+            }
+        }
+        if (s.people() > 1) {
+            Step alone =
+                    new Step(
+                            s.id(),
+                            s.action(),
+                            s.words(),
+                            s.because(),
+                            s.caution(),
+                            s.minutes(),
+                            1,
+                            s.when());
+            out.fault(
+                    "weaken",
+                    "one person for two",
+                    p,
+                    List.of(new Edit.Change(s.id(), alone)),
+                    Set.of("L10"),
+                    Set.of(s.id()));
+        }
+    }
+
+    private void shifted(int place, Step s, Action.Shift a) {
+        for (String item : a.items()) {
+            Part part = r.part(item);
+            if (part == null) {
+                continue;
+            }
+            Set<String> behind = new HashSet<>();
+            for (Step later : r.steps()) {
+                if (later.action() instanceof Action.Remove x
+                        && x.items().stream()
+                                .map(r::part)
+                                .anyMatch(q -> q != null && q.behind().contains(item))) {
+                    behind.add(later.id());
+                }
+            }
+            List<String> rest = Reading.without(a.items(), item);
+            List<Edit> edits =
+                    rest.isEmpty()
+                            ? List.of(new Edit.Delete(s.id()))
+                            : List.of(new Edit.Change(s.id(), s.with(new Action.Shift(rest))));
+            boolean contact =
+                    part.covers().stream()
+                            .flatMap(c -> r.surfaces(c).stream())
+                            .anyMatch(c -> c.zone() == 1 && c.frequency().dueIn(p.kind()));
+            if (!behind.isEmpty()) {
+                out.fault(
+                        "forget", part.name() + " not moved aside", p, edits, Set.of("T1"), behind);
+            } else if (contact) {
+                out.fault(
+                        "forget",
+                        part.name() + " not moved aside",
+                        p,
+                        edits,
+                        Set.of("C6"),
+                        Set.of());
+            } else {
+                out.fault("forget", part.name() + " not moved aside", p, edits, Set.of(), Set.of());
+            }
+        }
+    }
+
+    private void returned(int place, Step s, Action.Return a) {
+        int live = r.first(place, (x, y) -> y instanceof Action.Restore);
+        for (String item : a.items()) {
+            List<String> rest = Reading.without(a.items(), item);
+            List<Edit> edits =
+                    rest.isEmpty()
+                            ? List.of(new Edit.Delete(s.id()))
+                            : List.of(new Edit.Change(s.id(), s.with(new Action.Return(rest))));
+            out.fault(
+                    "forget",
+                    item + " not moved back",
+                    p,
+                    edits,
+                    Set.of("T14", "T11"),
+                    live < 0 ? Set.of() : Set.of(r.steps().get(live).id()));
+        }
+        if (live >= 0) {
+            out.fault(
+                    "move",
+                    s.id() + " after it is live",
+                    p,
+                    List.of(new Edit.Move(r.steps().get(live).id(), s.id())),
+                    Set.of("T14", "T11", "L5"),
+                    Set.of(r.steps().get(live).id()));
+        }
+    }
+
+    private void measured(Step s, Action.Measure a) {
+        for (String check : a.checks()) {
+            boolean touched =
+                    r.sheet().checks().stream()
+                            .filter(c -> c.id().equals(check))
+                            .map(c -> r.part(c.part()))
+                            .anyMatch(x -> x != null && (!x.removable() || moved(x.id())));
+            List<String> rest = Reading.without(a.checks(), check);
+            out.fault(
+                    "forget",
+                    check + " not checked",
+                    p,
+                    rest.isEmpty()
+                            ? List.of(new Edit.Delete(s.id()))
+                            : List.of(new Edit.Change(s.id(), s.with(new Action.Measure(rest)))),
+                    touched ? Set.of("T9") : Set.of(),
+                    Set.of());
+        }
+    }
+
+    private boolean moved(String part) {
+        return r.first(0, (s, a) -> a instanceof Action.Remove && a.items().contains(part)) >= 0;
+    }
+
+    private void marked(int place, Step s, Action.Mark a) {
+        for (String item : a.items()) {
+            List<String> rest = Reading.without(a.items(), item);
+            out.fault(
+                    "forget",
+                    item + " not marked",
+                    p,
+                    rest.isEmpty()
+                            ? List.of(new Edit.Delete(s.id()))
+                            : List.of(new Edit.Change(s.id(), s.with(new Action.Mark(rest)))),
+                    Set.of("T5"),
+                    r.at(place, Action.Remove.class, r.surfaces(item)));
+        }
+    }
+
+    private void indexed(int place, Step s, Action.Index a) {
+        int times = a.times() == null ? 1 : a.times();
+        Set<String> off = new HashSet<>();
+        a.items().forEach(i -> off.addAll(r.at(place, Action.Remove.class, r.surfaces(i))));
+        for (int n = 1; n < times; n++) {
+            out.changed(
+                    "count",
+                    n + " of " + times + " positions",
+                    p,
+                    s,
+                    new Action.Index(a.items(), n, a.powered()),
+                    Set.of("T12"),
+                    off);
+        }
+        out.fault("drop", "not indexed", p, List.of(new Edit.Delete(s.id())), Set.of("T12"), off);
+        out.changed(
+                "weaken",
+                "indexed under power",
+                p,
+                s,
+                new Action.Index(a.items(), a.times(), true),
+                Set.of("L6"),
+                Set.of(s.id()));
+    }
+
+    private void fetched(Step s, Action.Prepare a) {
+        for (Step later : r.steps()) {
+            if (later.action() instanceof Action.Remove x) {
+                for (String item : x.items()) {
+                    Part part = r.part(item);
+                    for (String tool : part == null ? List.<String>of() : part.moving().tools()) {
+                        List<String> rest =
+                                a.things().stream()
+                                        .filter(
+                                                t ->
+                                                        !t.toLowerCase(Locale.ROOT)
+                                                                .contains(
+                                                                        tool.toLowerCase(
+                                                                                Locale.ROOT)))
+                                        .toList();
+                        boolean aid = tool.contains("ladder") || tool.contains("lever");
+                        out.changed(
+                                "forget",
+                                tool + " not fetched",
+                                p,
+                                s,
+                                new Action.Prepare(rest),
+                                aid ? Set.of("L14") : Set.of("T6"),
+                                Set.of());
+                    }
+                }
+            }
+        }
+    }
+
+    private void lubricated(Step s, Action.Lubricate a) {
+        out.changed(
+                "other-chemical",
+                "a detergent as grease",
+                p,
+                s,
+                new Action.Lubricate(a.items(), "sudmere-n"),
+                Set.of("T8"),
+                Set.of(s.id()));
+        out.changed(
+                "weaken",
+                "grease not named",
+                p,
+                s,
+                new Action.Lubricate(a.items(), null),
+                Set.of("T8"),
+                Set.of(s.id()));
+        for (Part dry : r.sheet().parts()) {
+            boolean never =
+                    !dry.fitting().lubrication().isEmpty()
+                            && dry.fitting().lubrication().stream().allMatch(x -> x.never());
+            if (never) {
+                List<String> more = new ArrayList<>(a.items());
+                more.add(dry.id());
+                out.changed(
+                        "forget",
+                        dry.name() + " greased though it stays dry",
+                        p,
+                        s,
+                        new Action.Lubricate(more, a.chemical()),
+                        Set.of("T8"),
+                        Set.of(s.id()));
+            }
+        }
+        for (String item : a.items()) {
+            Part part = r.part(item);
+            if (part != null
+                    && part.fitting().lubrication().stream()
+                            .anyMatch(x -> !x.never() && x.frequency().dueIn(p.kind()))) {
+                List<String> rest = Reading.without(a.items(), item);
+                out.fault(
+                        "forget",
+                        item + " not greased",
+                        p,
+                        rest.isEmpty()
+                                ? List.of(new Edit.Delete(s.id()))
+                                : List.of(
+                                        new Edit.Change(
+                                                s.id(),
+                                                s.with(new Action.Lubricate(rest, a.chemical())))),
+                        Set.of("T8"),
+                        Set.of());
+            }
+        }
+    }
+
+    private void handled(Step s) {
+        boolean moves =
+                s.action() instanceof Action.Remove
+                        || s.action() instanceof Action.Install
+                        || s.action() instanceof Action.Shift
+                        || s.action() instanceof Action.Return;
+        boolean traps =
+                s.action().items().stream()
+                        .map(r::part)
+                        .anyMatch(
+                                x ->
+                                        x != null
+                                                && x.hazards().stream()
+                                                        .anyMatch(
+                                                                h ->
+                                                                        h == Hazard.CRUSH
+                                                                                || h == Hazard.PINCH
+                                                                                || h
+                                                                                        == Hazard
+                                                                                                .SNAG));
+        if (moves && traps && s.caution() != null) {
+            Step bare =
+                    new Step(
+                            s.id(),
+                            s.action(),
+                            s.words(),
+                            s.because(),
+                            null,
+                            s.minutes(),
+                            s.people(),
+                            s.when());
+            out.fault(
+                    "weaken",
+                    "caution left out at " + s.id(),
+                    p,
+                    List.of(new Edit.Change(s.id(), bare)),
+                    Set.of("L13"),
+                    Set.of(s.id()));
+        }
+        if (s.action() instanceof Action.Remove && s.people() > 1) {
+            Step alone =
+                    new Step(
+                            s.id(),
+                            s.action(),
+                            s.words(),
+                            s.because(),
+                            s.caution(),
+                            s.minutes(),
+                            1,
+                            s.when());
+            out.fault(
+                    "weaken",
+                    "one person for two at " + s.id(),
+                    p,
+                    List.of(new Edit.Change(s.id(), alone)),
+                    Set.of("L10"),
+                    Set.of(s.id()));
+        }
+    }
+
+    private void gloves() {
+        boolean sharp =
+                r.steps().stream()
+                        .flatMap(s -> s.action().items().stream())
+                        .map(r::owner)
+                        .anyMatch(x -> x != null && x.hazards().contains(Hazard.EDGE));
+        List<String> bare =
+                p.ppe().stream().filter(x -> !x.equals("cut-resistant gloves")).toList();
+        if (sharp && bare.size() < p.ppe().size()) {
+            out.whole(
+                    "weaken",
+                    "no cut-resistant gloves",
+                    new Procedure(
+                            p.id(),
+                            p.title(),
+                            p.sheet(),
+                            p.sheetVersion(),
+                            p.ruleBook(),
+                            p.kind(),
+                            p.schools(),
+                            p.people(),
+                            bare,
+                            p.scope(),
+                            p.steps()),
+                    Set.of("L9"),
+                    Set.of());
+        }
+    }
+}

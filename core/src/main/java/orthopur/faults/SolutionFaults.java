@@ -1,0 +1,773 @@
+package orthopur.faults;
+
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.ChemicalKind;
+import orthopur.chemical.MaterialTable;
+import orthopur.machine.Limit;
+import orthopur.machine.Passage;
+import orthopur.machine.Surface;
+import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Solution;
+import orthopur.procedure.Step;
+import orthopur.quantity.Ph;
+import orthopur.quantity.Share;
+import orthopur.quantity.Strength;
+import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
+
+/** Too weak, too cold, too short, not stated, the wrong product, the wrong place. */
+final class SolutionFaults {
+    private static final double[] SHARES = {0.02, 0.1, 0.25, 0.5, 0.75, 0.9, 0.98};
+
+    private final Reading r;
+    private final Injector out;
+    private final Procedure p;
+
+    SolutionFaults(Reading reading, Injector out) {
+        this.r = reading;
+        this.out = out;
+        this.p = reading.procedure();
+    }
+
+    void make() {
+        for (int i = 0; i < r.steps().size(); i++) {
+            Step s = r.steps().get(i);
+            Chemical c =
+                    r.chemicals().get(s.action().chemical() == null ? "" : s.action().chemical());
+            switch (s.action()) {
+                case Action.Sanitize a when c != null -> sanitized(i, s, a, c);
+                case Action.Wash a when c != null -> washed(s, a, c);
+                case Action.Soak a when c != null -> soaked(i, s, a, c);
+                case Action.Rinse a -> rinsed(s, a);
+                case Action.ChaseOut a -> chased(s, a);
+                case Action.DrawOff a when a.washedOut() -> vessel(i, s, a);
+                default -> {}
+            }
+            if (c != null) {
+                bare(i, c);
+            }
+        }
+    }
+
+    private Action.Sanitize with(Action.Sanitize a, Solution solution) {
+        return new Action.Sanitize(a.items(), solution, a.method(), a.contact(), a.readings());
+    }
+
+    private void sanitized(int place, Step s, Action.Sanitize a, Chemical c) {
+        Solution x = a.solution();
+        Set<String> here = Set.of(s.id());
+        if (c.label().least() instanceof Strength least) {
+            for (double f : SHARES) {
+                double mg = Math.floor(least.mgPerL() * f * 100) / 100;
+                out.changed(
+                        "weaken",
+                        mg + " mg/L",
+                        p,
+                        s,
+                        with(a, x.withStrength(new Strength(mg))),
+                        Set.of("S1"),
+                        here);
+            }
+        }
+        if (c.label().most() instanceof Strength most) {
+            for (double f : new double[] {1.01, 1.1, 1.5, 2, 5, 10}) {
+                out.changed(
+                        "strengthen",
+                        most.mgPerL() * f + " mg/L",
+                        p,
+                        s,
+                        with(a, x.withStrength(new Strength(most.mgPerL() * f))),
+                        Set.of("S2"),
+                        here);
+            }
+        }
+        Temperature least =
+                c.label().leastTemperature() == null
+                        ? new Temperature(13)
+                        : c.label().leastTemperature();
+        for (double f : SHARES) {
+            out.changed(
+                    "weaken",
+                    "cold",
+                    p,
+                    s,
+                    with(a, x.withTemperature(new Temperature(least.celsius() * f))),
+                    Set.of("S1"),
+                    here);
+        }
+        if (x.temperature() != null) {
+            out.changed(
+                    "other-unit",
+                    "°F for °C",
+                    p,
+                    s,
+                    with(a, x.withTemperature(Temperature.ofFahrenheit(x.temperature().celsius()))),
+                    Set.of("S1"),
+                    here);
+        }
+        out.changed(
+                "other-unit",
+                "% for mg/L",
+                p,
+                s,
+                with(a, x.withStrength(new Share(2))),
+                Set.of("S1"),
+                here);
+        out.changed(
+                "not-stated",
+                "strength",
+                p,
+                s,
+                with(
+                        a,
+                        new Solution(
+                                x.chemical(),
+                                null,
+                                x.temperature(),
+                                x.ph(),
+                                x.volume(),
+                                x.vessel())),
+                Set.of("S1"),
+                here);
+        out.changed(
+                "not-stated",
+                "temperature",
+                p,
+                s,
+                with(
+                        a,
+                        new Solution(
+                                x.chemical(), x.strength(), null, x.ph(), x.volume(), x.vessel())),
+                Set.of("S1"),
+                here);
+        out.changed(
+                "not-stated",
+                "product",
+                p,
+                s,
+                with(
+                        a,
+                        new Solution(
+                                null,
+                                x.strength(),
+                                x.temperature(),
+                                x.ph(),
+                                x.volume(),
+                                x.vessel())),
+                Set.of("S1"),
+                here);
+        out.changed(
+                "not-stated",
+                "how much is made",
+                p,
+                s,
+                with(
+                        a,
+                        new Solution(
+                                x.chemical(),
+                                x.strength(),
+                                x.temperature(),
+                                x.ph(),
+                                null,
+                                x.vessel())),
+                Set.of("S12"),
+                here);
+        if (c.kind() == ChemicalKind.CHLORINE) {
+            out.changed(
+                    "not-stated",
+                    "pH",
+                    p,
+                    s,
+                    with(
+                            a,
+                            new Solution(
+                                    x.chemical(),
+                                    x.strength(),
+                                    x.temperature(),
+                                    null,
+                                    x.volume(),
+                                    x.vessel())),
+                    Set.of("S1"),
+                    here);
+            for (double ph : new double[] {10.1, 11, 12.5}) {
+                out.changed(
+                        "weaken",
+                        "pH " + ph,
+                        p,
+                        s,
+                        with(
+                                a,
+                                new Solution(
+                                        x.chemical(),
+                                        x.strength(),
+                                        x.temperature(),
+                                        new Ph(ph),
+                                        x.volume(),
+                                        x.vessel())),
+                        Set.of("S1"),
+                        here);
+            }
+        }
+        for (Chemical other : r.chemicals().values()) {
+            if (other.kind().washes()) {
+                Set<String> rules =
+                        other.ppe().stream().allMatch(p.ppe()::contains) ? Set.of("S1") : Set.of();
+                out.changed(
+                        "other-chemical",
+                        other.name() + " for the sanitizer",
+                        p,
+                        s,
+                        with(
+                                a,
+                                new Solution(
+                                        other.id(),
+                                        x.strength(),
+                                        x.temperature(),
+                                        x.ph(),
+                                        x.volume(),
+                                        x.vessel())),
+                        rules.isEmpty() ? Set.of("S1") : rules,
+                        here);
+            }
+        }
+        Duration needed = c.label().contact();
+        if (needed != null) {
+            for (double f : SHARES) {
+                long seconds = (long) Math.floor(needed.toSeconds() * f);
+                out.changed(
+                        "weaken",
+                        seconds + " s of contact",
+                        p,
+                        s,
+                        new Action.Sanitize(
+                                a.items(),
+                                x,
+                                a.method(),
+                                Duration.ofSeconds(seconds),
+                                a.readings()),
+                        Set.of("S3"),
+                        here);
+            }
+        }
+        out.changed(
+                "not-stated",
+                "contact",
+                p,
+                s,
+                new Action.Sanitize(a.items(), x, a.method(), null, a.readings()),
+                Set.of("S3"),
+                here);
+        for (Action.Reading reading :
+                List.of(Action.Reading.STRENGTH, Action.Reading.TEMPERATURE)) {
+            Set<Action.Reading> fewer = new HashSet<>(a.readings());
+            fewer.remove(reading);
+            out.changed(
+                    "forget",
+                    reading + " not read",
+                    p,
+                    s,
+                    new Action.Sanitize(a.items(), x, a.method(), a.contact(), fewer),
+                    Set.of("S9"),
+                    here);
+        }
+        for (double t : new double[] {60, 65, 70, 74, 76.9}) {
+            out.changed(
+                    "other-chemical",
+                    "water at " + t + " °C",
+                    p,
+                    s,
+                    with(a, new Solution(null, null, new Temperature(t), null, x.volume(), null)),
+                    Set.of("S8"),
+                    here);
+        }
+        for (long t : new long[] {1, 10, 20, 29}) {
+            out.changed(
+                    "other-chemical",
+                    "hot water for " + t + " s",
+                    p,
+                    s,
+                    new Action.Sanitize(
+                            a.items(),
+                            new Solution(null, null, new Temperature(80), null, x.volume(), null),
+                            a.method(),
+                            Duration.ofSeconds(t),
+                            a.readings()),
+                    Set.of("S8"),
+                    here);
+        }
+        out.benign(
+                "lengthen",
+                "longer contact",
+                p,
+                List.of(
+                        new Edit.Change(
+                                s.id(),
+                                s.with(
+                                        new Action.Sanitize(
+                                                a.items(),
+                                                x,
+                                                a.method(),
+                                                Duration.ofMinutes(20),
+                                                a.readings())))));
+        acid(place, s, a, c);
+        clash(s, a, c);
+    }
+
+    /** Acid onto what chlorine has just wetted. */
+    private void acid(int place, Step s, Action.Sanitize a, Chemical c) {
+        if (!c.kind().chlorinated() || place + 1 >= r.steps().size()) {
+            return;
+        }
+        String next = r.steps().get(place + 1).id();
+        for (String item : a.items()) {
+            for (Chemical other : r.chemicals().values()) {
+                if (other.kind().acidic()) {
+                    Step acid =
+                            new Step(
+                                    "zz-acid",
+                                    new Action.Wash(
+                                            List.of(item),
+                                            new Solution(
+                                                    other.id(),
+                                                    new Share(2),
+                                                    new Temperature(45),
+                                                    null,
+                                                    new Volume(2)),
+                                            Action.Method.CLOTH),
+                                    "Descale it.",
+                                    null,
+                                    null,
+                                    1,
+                                    1);
+                    out.fault(
+                            "insert",
+                            other.name() + " on " + item + " after chlorine",
+                            p,
+                            List.of(new Edit.InsertBefore(next, acid)),
+                            Set.of("S4"),
+                            Set.of("zz-acid"));
+                }
+            }
+        }
+    }
+
+    /** The sanitizer poured into a sink that still holds another product. */
+    private void clash(Step s, Action.Sanitize a, Chemical c) {
+        for (Chemical other : r.chemicals().values()) {
+            boolean gas =
+                    c.kind().chlorinated() && other.kind().acidic()
+                            || other.kind().chlorinated()
+                                    && (c.kind().acidic() || c.kind() == ChemicalKind.QUAT);
+            if (other.id().equals(c.id())
+                    || other.kind().lubricates()
+                    || other.kind().sanitizes()
+                            && c.kind() == ChemicalKind.CHLORINE
+                            && !gas
+                            && other.kind() != ChemicalKind.QUAT) {
+                continue;
+            }
+            boolean bad =
+                    gas || c.kind() == ChemicalKind.CHLORINE && other.kind() == ChemicalKind.QUAT;
+            Surface some = r.surfaces(a.items().getFirst()).getFirst();
+            Step out1 =
+                    new Step(
+                            "zz-out",
+                            new Action.DrawOff(List.of(), List.of("zz tub"), true),
+                            "Wash the tub out.",
+                            null,
+                            null,
+                            1,
+                            1);
+            Step fill =
+                    new Step(
+                            "zz-fill",
+                            new Action.Wash(
+                                    List.of(some.id()),
+                                    new Solution(
+                                            other.id(),
+                                            new Share(1),
+                                            new Temperature(45),
+                                            null,
+                                            new Volume(9),
+                                            "zz tub"),
+                                    Action.Method.CLOTH),
+                            "Fill.",
+                            null,
+                            null,
+                            1,
+                            1);
+            Step rinse =
+                    new Step(
+                            "zz-rinse",
+                            new Action.Rinse(
+                                    List.of(some.id()),
+                                    new Solution(null, null, null, null, null),
+                                    Action.Method.CLOTH,
+                                    Action.EndPoint.TAP_PH),
+                            "Rinse.",
+                            null,
+                            null,
+                            1,
+                            1);
+            Step look =
+                    new Step(
+                            "zz-look",
+                            new Action.Inspect(List.of(some.id())),
+                            "Look.",
+                            null,
+                            null,
+                            1,
+                            1);
+            Solution x = a.solution();
+            Solution inTub =
+                    new Solution(
+                            x.chemical(),
+                            x.strength(),
+                            x.temperature(),
+                            x.ph(),
+                            x.volume(),
+                            "zz tub");
+            out.fault(
+                    "other-place",
+                    c.name() + " onto " + other.name() + " in a tub",
+                    p,
+                    List.of(
+                            new Edit.InsertBefore(s.id(), out1),
+                            new Edit.InsertBefore(s.id(), fill),
+                            new Edit.InsertBefore(s.id(), rinse),
+                            new Edit.InsertBefore(s.id(), look),
+                            new Edit.Change(s.id(), s.with(with(a, inTub)))),
+                    bad ? Set.of("S4") : Set.of("S13", "S4"),
+                    Set.of(s.id()));
+        }
+    }
+
+    private void washed(Step s, Action.Wash a, Chemical c) {
+        Set<String> here = Set.of(s.id());
+        Solution x = a.solution();
+        Temperature least =
+                c.label().leastTemperature() == null
+                        ? new Temperature(43)
+                        : c.label().leastTemperature();
+        for (double f : SHARES) {
+            out.changed(
+                    "weaken",
+                    "cold wash",
+                    p,
+                    s,
+                    wash(a, x.withTemperature(new Temperature(least.celsius() * f))),
+                    Set.of("S7"),
+                    here);
+        }
+        out.changed(
+                "not-stated",
+                "wash temperature",
+                p,
+                s,
+                wash(
+                        a,
+                        new Solution(
+                                x.chemical(), x.strength(), null, x.ph(), x.volume(), x.vessel())),
+                Set.of("S7"),
+                here);
+        out.changed(
+                "not-stated",
+                "strength of the wash",
+                p,
+                s,
+                wash(
+                        a,
+                        new Solution(
+                                x.chemical(),
+                                null,
+                                x.temperature(),
+                                x.ph(),
+                                x.volume(),
+                                x.vessel())),
+                Set.of("S12"),
+                here);
+        if (c.label().least() instanceof Share low && c.label().most() instanceof Share high) {
+            out.changed(
+                    "weaken",
+                    "thin wash",
+                    p,
+                    s,
+                    wash(a, x.withStrength(new Share(low.percent() * 0.9))),
+                    Set.of("S15"),
+                    here);
+            if (high.percent() < 90) {
+                out.changed(
+                        "strengthen",
+                        "thick wash",
+                        p,
+                        s,
+                        wash(a, x.withStrength(new Share(high.percent() * 1.1))),
+                        Set.of("S15"),
+                        here);
+            }
+        }
+        for (Chemical other : r.chemicals().values()) {
+            forbidden(s, a, other);
+        }
+        for (Action.Method m : Action.Method.values()) {
+            limit(s, a.items(), m, by(a, m));
+        }
+    }
+
+    /** A product that sheet or material forbids. */
+    private void forbidden(Step s, Action.Wash a, Chemical other) {
+        List<Surface> named = a.items().stream().flatMap(i -> r.surfaces(i).stream()).toList();
+        boolean caustic =
+                other.kind() == ChemicalKind.CAUSTIC
+                        || other.kind() == ChemicalKind.ALKALINE_DETERGENT
+                        || other.kind() == ChemicalKind.CHLORINATED_ALKALINE;
+        boolean limit =
+                named.stream()
+                        .anyMatch(
+                                x ->
+                                        caustic && x.limits().contains(Limit.NO_CAUSTIC)
+                                                || other.kind().chlorinated()
+                                                        && x.limits().contains(Limit.NO_CHLORINE)
+                                                || x.banned().contains(other.id()));
+        boolean material =
+                named.stream()
+                        .anyMatch(
+                                x ->
+                                        x.materials().stream()
+                                                .anyMatch(
+                                                        m ->
+                                                                MaterialTable.ROWS.stream()
+                                                                        .anyMatch(
+                                                                                row ->
+                                                                                        row
+                                                                                                .excludes(
+                                                                                                        other
+                                                                                                                .kind(),
+                                                                                                        m))));
+        Solution x = a.solution();
+        Action changed =
+                wash(
+                        a,
+                        new Solution(
+                                other.id(),
+                                new Share(1),
+                                x.temperature(),
+                                x.ph(),
+                                x.volume(),
+                                x.vessel()));
+        if (limit) {
+            out.changed(
+                    "other-chemical",
+                    other.name() + " where the sheet forbids it",
+                    p,
+                    s,
+                    changed,
+                    Set.of("S6"),
+                    Set.of(s.id()));
+        }
+        if (material) {
+            out.changed(
+                    "other-chemical",
+                    other.name() + " on a material that does not bear it",
+                    p,
+                    s,
+                    changed,
+                    Set.of("S5"),
+                    Set.of(s.id()));
+        }
+        if (other.kind() == ChemicalKind.CAUSTIC || other.kind() == ChemicalKind.ACID) {
+            boolean first =
+                    r.steps().stream().noneMatch(y -> other.id().equals(y.action().chemical()));
+            if (first && !p.ppe().containsAll(other.ppe())) {
+                out.changed(
+                        "other-chemical",
+                        other.name() + " without its gloves",
+                        p,
+                        s,
+                        changed,
+                        Set.of("L12"),
+                        Set.of(s.id()));
+            }
+        }
+    }
+
+    /** A way of bringing water that the sheet forbids. */
+    private void limit(Step s, List<String> items, Action.Method m, Action changed) {
+        List<Surface> named = items.stream().flatMap(i -> r.surfaces(i).stream()).toList();
+        boolean broken =
+                named.stream()
+                        .anyMatch(
+                                x ->
+                                        switch (m) {
+                                            case HOSE -> x.limits().contains(Limit.NO_HOSE);
+                                            case PRESSURE ->
+                                                    x.limits().contains(Limit.NO_PRESSURE)
+                                                            || x.limits().contains(Limit.NO_HOSE);
+                                            case IMMERSE -> x.limits().contains(Limit.NO_IMMERSION);
+                                            case WASHER ->
+                                                    x.limits().contains(Limit.NO_MACHINE_WASH);
+                                            default -> false;
+                                        });
+        if (broken) {
+            out.changed(
+                    "other-way",
+                    m + " where the sheet forbids it at " + s.id(),
+                    p,
+                    s,
+                    changed,
+                    Set.of("S6"),
+                    Set.of(s.id()));
+        }
+    }
+
+    private void rinsed(Step s, Action.Rinse a) {
+        for (Action.Method m : Action.Method.values()) {
+            limit(s, a.items(), m, new Action.Rinse(a.items(), a.water(), m, a.endPoint()));
+        }
+    }
+
+    private void soaked(int place, Step s, Action.Soak a, Chemical c) {
+        Duration needed = c.label().contact();
+        if (needed != null) {
+            for (double f : SHARES) {
+                out.changed(
+                        "weaken",
+                        "short soak",
+                        p,
+                        s,
+                        new Action.Soak(
+                                a.items(),
+                                a.solution(),
+                                Duration.ofSeconds((long) (needed.toSeconds() * f))),
+                        Set.of("S15"),
+                        Set.of(s.id()));
+            }
+        }
+        int collect = r.first(place, (x, y) -> y instanceof Action.Collect);
+        if (collect >= 0) {
+            out.fault(
+                    "drop",
+                    "soak never collected",
+                    p,
+                    List.of(new Edit.Delete(r.steps().get(collect).id())),
+                    Set.of("C21"),
+                    Set.of());
+        }
+    }
+
+    private void chased(Step s, Action.ChaseOut a) {
+        for (String item : a.items()) {
+            for (Passage k : r.sheet().passages()) {
+                if (k.id().equals(item)) {
+                    for (double f : new double[] {0.1, 0.5, 1, 1.2, 1.4, 1.49}) {
+                        out.changed(
+                                "weaken",
+                                f + " × the volume",
+                                p,
+                                s,
+                                new Action.ChaseOut(
+                                        a.items(),
+                                        Volume.ofLitres(k.volume().litres() * f),
+                                        a.product()),
+                                Set.of("C15"),
+                                Set.of(s.id()));
+                    }
+                    out.changed(
+                            "not-stated",
+                            "how much is thrown away",
+                            p,
+                            s,
+                            new Action.ChaseOut(a.items(), null, a.product()),
+                            Set.of("C15"),
+                            Set.of(s.id()));
+                    out.changed(
+                            "swap",
+                            "another side's product",
+                            p,
+                            s,
+                            new Action.ChaseOut(a.items(), a.volume(), "another drink"),
+                            Set.of("C17"),
+                            Set.of(s.id()));
+                    out.changed(
+                            "not-stated",
+                            "the product",
+                            p,
+                            s,
+                            new Action.ChaseOut(a.items(), a.volume(), null),
+                            Set.of("C17"),
+                            Set.of(s.id()));
+                }
+            }
+        }
+        out.fault(
+                "drop",
+                "not chased out",
+                p,
+                List.of(new Edit.Delete(s.id())),
+                Set.of("C15"),
+                Set.of());
+    }
+
+    private void vessel(int place, Step s, Action.DrawOff a) {
+        int use =
+                r.first(
+                        place,
+                        (x, y) ->
+                                y.solution() != null
+                                        && y.solution().vessel() != null
+                                        && a.places().contains(y.solution().vessel()));
+        if (use >= 0) {
+            out.fault(
+                    "drop",
+                    "not washed out: " + a.places(),
+                    p,
+                    List.of(new Edit.Delete(s.id())),
+                    Set.of("C23"),
+                    Set.of(r.steps().get(use).id()));
+        }
+    }
+
+    /** Without one piece of a product's protective equipment. */
+    private void bare(int place, Chemical c) {
+        int first = r.first(0, (x, y) -> c.id().equals(y.chemical()));
+        if (first != place) {
+            return;
+        }
+        for (String thing : c.ppe()) {
+            List<String> rest = p.ppe().stream().filter(x -> !x.contains(thing)).toList();
+            Procedure bare =
+                    new Procedure(
+                            p.id(),
+                            p.title(),
+                            p.sheet(),
+                            p.sheetVersion(),
+                            p.ruleBook(),
+                            p.kind(),
+                            p.schools(),
+                            p.people(),
+                            rest,
+                            p.scope(),
+                            p.steps());
+            out.whole(
+                    "weaken",
+                    "no " + thing + " for " + c.name(),
+                    bare,
+                    Set.of("L12"),
+                    Set.of(r.steps().get(place).id()));
+        }
+    }
+
+    private static Action.Wash wash(Action.Wash a, Solution x) {
+        return new Action.Wash(a.items(), x, a.method(), a.tool(), a.direction());
+    }
+
+    private static Action by(Action.Wash a, Action.Method m) {
+        return new Action.Wash(a.items(), a.solution(), m, a.tool(), a.direction());
+    }
+}
