@@ -107,8 +107,7 @@ final class CleaningFaults {
                                                     x.end() != EndState.WIPED
                                                             && x.frequency().dueIn(p.kind())) ->
                     rules.add(unsanitized(place, named) ? "C1" : "C3");
-            case Action.Sanitize a when once && contact ->
-                    rules.add(unsanitized(place, named) ? "C1" : "C3");
+            case Action.Sanitize a when once && contact -> rules.add("C1");
             case Action.Inspect a
                     when once
                             && named.stream()
