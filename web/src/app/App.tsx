@@ -7,6 +7,8 @@ import { useSession } from "./session";
 const SignIn = lazy(() => import("../signin/SignIn"));
 const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
 const Workbench = lazy(() => import("../procedures/Workbench"));
+const RuleBook = lazy(() => import("../rulebook/RuleBook"));
+const Chemicals = lazy(() => import("../chemicals/Chemicals"));
 const FloorPick = lazy(() => import("../floor/FloorPick"));
 const Round = lazy(() => import("../floor/Round"));
 const RoundList = lazy(() => import("../logbook/RoundList"));
@@ -67,6 +69,8 @@ const router = createBrowserRouter([
             children: [
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
+              { path: "/rulebook", element: <RuleBook /> },
+              { path: "/chemicals", element: <Chemicals /> },
               { path: "/logbook", element: <RoundList /> },
               { path: "/logbook/:round", element: <RoundRecord /> },
             ],

@@ -26,6 +26,8 @@ export function Shell() {
           <NavLink to="/procedures">Procedures</NavLink>
           <NavLink to="/floor">Floor</NavLink>
           <NavLink to="/logbook">Logbook</NavLink>
+          <NavLink to="/chemicals">Chemicals</NavLink>
+          <NavLink to="/rulebook">Rule book</NavLink>
         </nav>
         <span className="bar-who">
           {session.data?.name}

@@ -29,15 +29,18 @@ const EXAMPLES: Record<string, string> = {
   volume: "40 L",
   dwell: "10 min",
   contact: "60 s",
+  below: "45 °C",
+  standing: "60 min",
+  velocity: "1.5 m/s",
 };
 
 const CHOICES: Record<string, string[]> = {
-  mode: ["stop", "safe-position", "drain", "expel"],
+  mode: ["stop", "safe-position", "drain", "expel", "run", "clean-mode"],
   endPoint: ["clear", "no-suds", "tap-ph", "volumes", "minutes"],
   readings: ["strength", "temperature", "ph"],
 };
 
-const WET = ["cloth", "brush", "spray", "immerse", "flood", "hose"];
+const WET = ["cloth", "brush", "spray", "immerse", "flood", "hose", "pressure", "washer"];
 const DRYING = ["air", "fan", "heat", "towel"];
 
 export function StepEditor(p: Props) {
@@ -56,7 +59,9 @@ export function StepEditor(p: Props) {
     const fields = p.actions.find((a) => a.name === name)?.fields ?? [];
     const kept = Object.fromEntries(
       Object.entries(p.step).filter(
-        ([k]) => fields.includes(k) || ["id", "words", "because", "caution", "minutes", "people"].includes(k),
+        ([k]) =>
+          fields.includes(k) ||
+          ["id", "words", "because", "caution", "minutes", "people", "when"].includes(k),
       ),
     );
     const method = name === "dry" || p.step.action === "dry" ? { method: undefined } : {};
@@ -106,6 +111,20 @@ export function StepEditor(p: Props) {
         onChange={(e) => set("caution", e.currentTarget.value)}
         error={problem("caution")}
       />
+      {p.sheet.options.length > 0 && (
+        <NativeSelect
+          label="Only where the machine has"
+          data={[
+            { value: "", label: "always" },
+            ...p.sheet.options.flatMap((g) =>
+              g.choices.map((c) => ({ value: `${g.id}=${c.id}`, label: `${g.name}: ${c.name}` })),
+            ),
+          ]}
+          value={p.step.when ?? ""}
+          onChange={(e) => set("when", e.currentTarget.value)}
+          error={problem("when")}
+        />
+      )}
       <div className="pair">
         <NumberInput
           label="Planned minutes"
@@ -172,6 +191,18 @@ const Field = memo(function Field(p: FieldProps) {
           error={p.problem}
         />
       );
+    case "fittings":
+      return (
+        <MultiSelect
+          label={label}
+          data={p.sheet.fittings.map((f) => ({ value: f.id, label: f.name }))}
+          value={list}
+          onChange={(v) => p.set("fittings", v)}
+          error={p.problem}
+        />
+      );
+    case "places":
+      return <TagsInput label={label} value={list} onChange={(v) => p.set("places", v)} error={p.problem} />;
     case "things":
       return <TagsInput label={label} value={list} onChange={(v) => p.set("things", v)} error={p.problem} />;
     case "readings":
@@ -219,8 +250,13 @@ const Field = memo(function Field(p: FieldProps) {
     case "volume":
     case "dwell":
     case "contact":
+    case "below":
+    case "standing":
+    case "velocity":
       return <QuantityField {...p} label={label} />;
     case "ph":
+    case "locks":
+    case "times":
     case "count":
       return (
         <NumberInput
@@ -234,6 +270,8 @@ const Field = memo(function Field(p: FieldProps) {
     case "toolsOut":
     case "peopleClear":
     case "guardsOn":
+    case "powered":
+    case "washedOut":
       return (
         <Checkbox
           label={label}
@@ -303,6 +341,14 @@ function itemOptions(sheet: Schemas["SheetView"], action: string) {
   }
   return [
     { group: "Parts, with all their surfaces", items: parts },
+    ...(sheet.passages.length > 0
+      ? [
+          {
+            group: "Passages, with all that their liquid wets",
+            items: sheet.passages.map((x) => ({ value: x.id, label: x.name })),
+          },
+        ]
+      : []),
     ...sheet.parts.map((x) => ({
       group: x.name,
       items: x.surfaces.map((y) => ({ value: y.id, label: y.name })),

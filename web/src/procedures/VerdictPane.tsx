@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { Schemas } from "../api/client";
 import type { Edit, Step } from "./draft";
 import { editLine, type Names } from "./words";
@@ -13,6 +14,7 @@ type Props = {
   lit: Finding | null;
   onShow: (f: Finding) => void;
   onApply: (edits: Edit[], label: string) => void;
+  onMendAll: () => void;
   editable: boolean;
 };
 
@@ -25,9 +27,14 @@ function groups(findings: Finding[]): { root: Finding; index: number; follows: F
   );
 }
 
+const KINDS = ["STOP", "FIX", "ADVISE"];
+
 export function VerdictPane(p: Props) {
   const v = p.verdict;
-  const all = groups(v.findings);
+  const [only, setOnly] = useState("");
+  const every = groups(v.findings);
+  const all = every.filter((g) => only === "" || g.root.severity === only);
+  const mendable = every.filter((g) => g.root.remedies.length > 0).length;
   return (
     <section className="verdict" aria-label="Verdict">
       <h2>What this procedure leaves behind</h2>
@@ -42,7 +49,43 @@ export function VerdictPane(p: Props) {
           <Count name="Water" value={`${Math.round(v.totals.waterLitres)} L`} />
         )}
       </dl>
-      {all.length === 0 && (
+      {v.configurations.length > 1 && (
+        <section className="options" aria-label="By how the machine is fitted">
+          <h3>By how the machine is fitted</h3>
+          <ul>
+            {v.configurations.map((c, i) => (
+              <li key={c.shown}>
+                {c.shown}
+                {i === 0 && <span className="quiet"> (fitted)</span>}
+                <b className={c.stops > 0 ? "loud" : ""}>
+                  {c.stops + c.fixes === 0 ? "nothing found" : `${c.stops} stops, ${c.fixes} fixes`}
+                </b>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {every.length > 1 && (
+        <div className="finding-tools">
+          <label>
+            Show
+            <select value={only} onChange={(e) => setOnly(e.currentTarget.value)}>
+              <option value="">all {every.length}</option>
+              {KINDS.map((k) => (
+                <option key={k} value={k}>
+                  {k} only ({every.filter((g) => g.root.severity === k).length})
+                </option>
+              ))}
+            </select>
+          </label>
+          {p.editable && mendable > 1 && (
+            <button type="button" className="btn small" onClick={p.onMendAll}>
+              Mend all that is safe…
+            </button>
+          )}
+        </div>
+      )}
+      {every.length === 0 && (
         <p className="note done">
           Nothing found by the rules that are judged. The list of them stands below.
         </p>

@@ -26,6 +26,7 @@ import {
   type Step,
   undo,
 } from "./draft";
+import { MendAll } from "./MendAll";
 import { Legend, Ribbon } from "./Ribbon";
 import { StepEditor } from "./StepEditor";
 import { VerdictPane } from "./VerdictPane";
@@ -217,7 +218,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   );
   const [lit, setLit] = useState<Finding | null>(null);
   const [folded, setFolded] = useState<Set<string>>(new Set());
-  const [dialog, setDialog] = useState<"keys" | "approve" | null>(null);
+  const [dialog, setDialog] = useState<"keys" | "approve" | "mend" | null>(null);
   const [said, setSaid] = useState<{ text: string; stop: boolean } | null>(null);
 
   const index = doc.steps.findIndex((s) => s.id === selected);
@@ -593,6 +594,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               lit={lit}
               onShow={show}
               onApply={apply}
+              onMendAll={() => setDialog("mend")}
               editable={editable && problems.length === 0}
             />
           ) : (
@@ -614,6 +616,20 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             Close
           </button>
         </Dialog>
+      )}
+      {dialog === "mend" && (
+        <MendAll
+          doc={doc}
+          names={names}
+          label={label}
+          onClose={() => setDialog(null)}
+          onTake={(next, taken) => {
+            setDialog(null);
+            put(next);
+            setLit(null);
+            setSaid({ text: `Done: ${taken} remedies. Undo takes all of them back.`, stop: false });
+          }}
+        />
       )}
       {dialog === "approve" && (
         <Approve

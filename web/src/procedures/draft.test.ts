@@ -9,7 +9,7 @@ const doc = (...ids: string[]): Doc => ({
   sheetVersion: 1,
   ruleBook: "b",
   kind: "daily",
-  schools: { rinseAfterSanitizer: false },
+  schools: { rinseAfterSanitizer: false, assembledFirst: false },
   people: 1,
   ppe: [],
   steps: ids.map(step),

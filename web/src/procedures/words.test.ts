@@ -10,6 +10,9 @@ const names = namesOf(
     version: 1,
     configuration: "",
     energies: [{ id: "cord", name: "Motor on its cord", kind: "CORD" }],
+    passages: [],
+    fittings: [],
+    options: [],
     checks: [{ id: "gap", name: "Gap" }],
     parts: ["Blade", "Carriage", "Pusher", "Collar"].map((name) => ({
       id: name.toLowerCase(),

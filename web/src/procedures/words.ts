@@ -21,6 +21,9 @@ export function namesOf(
   for (const c of sheet?.checks ?? []) {
     names.set(c.id, c.name);
   }
+  for (const p of [...(sheet?.passages ?? []), ...(sheet?.fittings ?? [])]) {
+    names.set(p.id, p.name);
+  }
   for (const c of chemicals) {
     names.set(c.id, c.name);
   }
@@ -40,7 +43,20 @@ export function summary(s: Step, names: Names): string {
     list(s.items, names),
     list(s.energies, names),
     list(s.checks, names),
+    list(s.fittings, names),
+    (s.places ?? []).join(", "),
     s.action === "prepare" ? (s.things ?? []).join(", ") : "",
+    s.times ? `${s.times} times` : "",
+    s.locks === undefined ? "" : `${s.locks} locks`,
+    s.secondMeasure ?? "",
+    s.below ? `at most ${showQuantity(s.below)}` : "",
+    s.standing ? `after ${showQuantity(s.standing)}` : "",
+    showQuantity(s.volume),
+    s.product ?? "",
+    s.place ? `in ${s.place}` : "",
+    s.tool ?? "",
+    s.direction ?? "",
+    s.pattern ?? "",
     s.count ? `${s.count} of them` : "",
     s.chemical ? (names.get(s.chemical) ?? s.chemical) : "",
     showQuantity(s.strength),
@@ -64,6 +80,21 @@ const FIELD_WORDS: Record<string, string> = {
   endPoint: "end of the rinse",
   dwell: "time it runs on",
   contact: "wet contact",
+  place: "in which sink, bucket or bath",
+  places: "sinks, buckets, baths",
+  washedOut: "washed out and rinsed afterwards",
+  locks: "personal locks",
+  secondMeasure: "second measure beside the tag",
+  below: "measured, at most",
+  standing: "standing since the stop",
+  times: "positions visited",
+  powered: "under power, hands out of reach",
+  tool: "brush or cloth",
+  direction: "direction of wiping",
+  velocity: "speed in the line",
+  pattern: "how it is fastened",
+  product: "which drink or food",
+  when: "only with the option",
   words: "words for the cleaner",
 };
 
@@ -75,6 +106,8 @@ const MODES: Record<string, string> = {
   "safe-position": "Set safe",
   drain: "Drain",
   expel: "Expel",
+  run: "Run closed",
+  "clean-mode": "Run in clean mode",
 };
 
 /** The trade's word for what a step does; the controls are used for one thing at a time. */

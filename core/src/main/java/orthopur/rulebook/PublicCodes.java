@@ -1,6 +1,7 @@
 package orthopur.rulebook;
 
 import java.util.List;
+import java.util.Set;
 
 /** The default rule book, from public codes. The one home of these figures. */
 public final class PublicCodes {
@@ -10,6 +11,32 @@ public final class PublicCodes {
 
     private static final String FC_602_C = "Food Code 2022, 4-602.11(C)";
     private static final String FC_602_D = "Food Code 2022, 4-602.11(D)(2)";
+
+    /** Ceilings, longest times, highest temperatures: a site tightens these by going down. */
+    private static final Set<String> LOWER_IS_STRICTER =
+            Set.of(
+                    "chlorine.ph.wide",
+                    "chlorine.ph.narrow",
+                    "chlorine.ceiling",
+                    "iodine.ceiling",
+                    "iodine.ph",
+                    "quat.hardness",
+                    "quat.ceiling",
+                    "paa.ceiling",
+                    "clock.hours",
+                    "room.row-1.highest",
+                    "room.row-1.hours",
+                    "room.row-2.highest",
+                    "room.row-2.hours",
+                    "room.row-3.highest",
+                    "room.row-3.hours",
+                    "room.row-4.highest",
+                    "room.row-4.hours",
+                    "lift.load-constant",
+                    "first-water.highest",
+                    "solution.life",
+                    "material.stainless.chlorine",
+                    "touch.limit");
 
     private PublicCodes() {}
 
@@ -255,6 +282,6 @@ public final class PublicCodes {
     }
 
     private static Figure f(String id, String title, double value, String unit, String source) {
-        return new Figure(id, title, value, unit, source);
+        return new Figure(id, title, value, unit, source, LOWER_IS_STRICTER.contains(id));
     }
 }

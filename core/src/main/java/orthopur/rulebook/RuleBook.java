@@ -27,6 +27,19 @@ public final class RuleBook {
         }
     }
 
+    /**
+     * The same book with some figures as a site has set them.
+     *
+     * @param version of the book that comes out
+     * @param changed by id; each has to be a figure of this book
+     */
+    public RuleBook with(String version, Map<String, Figure> changed) {
+        changed.keySet().forEach(this::figure);
+        return new RuleBook(
+                version,
+                figures.values().stream().map(f -> changed.getOrDefault(f.id(), f)).toList());
+    }
+
     public String version() {
         return version;
     }

@@ -9,7 +9,7 @@ import orthopur.runthrough.Run;
  *
  * @param stops,fixes,advice groups by their highest severity; consequences are not counted again
  * @param judged ids of the rules that were judged; others were not looked at and are not passed
- * @param configurations in how many ways of being fitted the machine was run
+ * @param configurations the ways of being fitted in which the machine was run
  */
 public record Verdict(
         List<Finding> findings,
@@ -20,4 +20,8 @@ public record Verdict(
         Run.Totals totals,
         Ribbon ribbon,
         List<String> judged,
-        int configurations) {}
+        List<ByConfiguration> configurations) {
+
+    /** What one way of being fitted gives by itself; the first is how the machine is fitted. */
+    public record ByConfiguration(String shown, int stops, int fixes) {}
+}

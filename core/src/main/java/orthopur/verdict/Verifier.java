@@ -82,7 +82,20 @@ public final class Verifier {
                 run.totals(),
                 Ribbon.of(run, procedure, runs.getFirst().sheet()),
                 rules.stream().map(r -> r.info().id()).distinct().toList(),
-                runs.size());
+                configurations(runs, done, sheet));
+    }
+
+    private static List<Verdict.ByConfiguration> configurations(
+            List<Remedies.Fitted> runs, List<Run> done, MachineSheet sheet) {
+        List<Verdict.ByConfiguration> all = new ArrayList<>();
+        for (int i = 0; i < runs.size(); i++) {
+            all.add(
+                    new Verdict.ByConfiguration(
+                            runs.get(i).context().configuration().shown(sheet),
+                            done.get(i).count(Severity.STOP),
+                            done.get(i).count(Severity.FIX)));
+        }
+        return all;
     }
 
     /** What this run shows beyond what is known already, consequences with their roots. */

@@ -25,7 +25,7 @@ class RuleBookTest {
                 assertThrows(IllegalStateException.class, () -> empty.strength("chlorine.ceiling"))
                         .getMessage();
         assertTrue(told.contains("chlorine.ceiling"), told);
-        Figure f = new Figure("a", "A", 1, "mg/L", "s");
+        Figure f = new Figure("a", "A", 1, "mg/L", "s", false);
         assertThrows(IllegalArgumentException.class, () -> new RuleBook("twice", List.of(f, f)));
     }
 

@@ -871,7 +871,7 @@ class EveryRuleTest {
         // Written for both, the flap is not there in one: then its steps simply find nothing to do.
         Procedure wide = Bench.scope(Map.of("scraper", List.of("folds", "fixed")), fitted);
         assertEquals(List.of(), rig.findings(wide));
-        assertEquals(2, rig.verify(wide).configurations());
+        assertEquals(2, rig.verify(wide).configurations().size());
         Procedure only =
                 Bench.when("aside", "scraper=fixed", Bench.when("back", "scraper=fixed", wide));
         List<Finding> found = rig.findings(only);

@@ -27,7 +27,8 @@ public record VerdictDocument(
         Run.Coverage coverage,
         Run.Totals totals,
         Ribbon ribbon,
-        List<String> judged) {
+        List<String> judged,
+        List<Verdict.ByConfiguration> configurations) {
 
     /** A finding; {@code under} is the index of its root, or null. */
     @JsonInclude(JsonInclude.Include.ALWAYS)
@@ -71,7 +72,8 @@ public record VerdictDocument(
                 v.coverage(),
                 v.totals(),
                 v.ribbon(),
-                v.judged());
+                v.judged(),
+                v.configurations());
     }
 
     private static FindingDocument finding(Finding f) {
@@ -98,7 +100,8 @@ public record VerdictDocument(
                         .toList());
     }
 
-    private static EditDocument edit(Edit edit) {
+    /** One edit as a document. */
+    public static EditDocument edit(Edit edit) {
         return switch (edit) {
             case Edit.InsertBefore e ->
                     new EditDocument(

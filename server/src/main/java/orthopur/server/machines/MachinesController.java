@@ -7,12 +7,14 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.chemical.MaterialTable;
 import orthopur.formats.Site;
 import orthopur.machine.Check;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Outline;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
+import orthopur.quantity.Show;
 
 @RestController
 @RequestMapping("/api")
@@ -34,7 +36,14 @@ class MachinesController {
             List<PartView> parts,
             List<EnergyView> energies,
             List<CheckView> checks,
+            List<NamedView> passages,
+            List<NamedView> fittings,
+            List<OptionView> options,
             @Nullable Outline outline) {}
+
+    record NamedView(String id, String name) {}
+
+    record OptionView(String id, String name, String fitted, List<NamedView> choices) {}
 
     record PartView(
             String id,
@@ -64,7 +73,19 @@ class MachinesController {
             String kind,
             boolean sanitizes,
             boolean washes,
-            String directions) {}
+            String directions,
+            @Nullable String registration,
+            @Nullable String stock,
+            @Nullable String least,
+            @Nullable String most,
+            @Nullable String contact,
+            List<String> uses,
+            List<String> organisms,
+            List<String> ppe,
+            List<String> neverWith,
+            List<String> notOn,
+            double pricePerLitre,
+            int shelfLifeDays) {}
 
     @GetMapping("/machines")
     List<MachineRow> machines() {
@@ -93,6 +114,19 @@ class MachinesController {
                                                 e.verify()))
                         .toList(),
                 s.checks().stream().map((Check c) -> new CheckView(c.id(), c.name())).toList(),
+                s.passages().stream().map(p -> new NamedView(p.id(), p.name())).toList(),
+                s.fittings().stream().map(f -> new NamedView(f.id(), f.name())).toList(),
+                s.optionGroups().stream()
+                        .map(
+                                g ->
+                                        new OptionView(
+                                                g.id(),
+                                                g.name(),
+                                                g.fitted(),
+                                                g.options().stream()
+                                                        .map(o -> new NamedView(o.id(), o.name()))
+                                                        .toList()))
+                        .toList(),
                 s.outline());
     }
 
@@ -132,7 +166,30 @@ class MachinesController {
                                         c.kind().shown(),
                                         c.kind().sanitizes(),
                                         c.kind().washes(),
-                                        c.label().directions()))
+                                        c.label().directions(),
+                                        c.registration(),
+                                        c.stock() == null
+                                                ? null
+                                                : Show.number(c.stock().percent())
+                                                        + " "
+                                                        + c.stock().basis().shown(),
+                                        c.label().least() == null
+                                                ? null
+                                                : c.label().least().shown(),
+                                        c.label().most() == null ? null : c.label().most().shown(),
+                                        c.label().contact() == null
+                                                ? null
+                                                : Show.duration(c.label().contact()),
+                                        c.uses(),
+                                        c.organisms(),
+                                        c.ppe(),
+                                        c.neverWith(),
+                                        MaterialTable.ROWS.stream()
+                                                .filter(r -> r.kinds().contains(c.kind()))
+                                                .map(r -> r.material() + ": " + r.why())
+                                                .toList(),
+                                        c.pricePerLitre(),
+                                        c.shelfLifeDays()))
                 .toList();
     }
 }

@@ -19,7 +19,6 @@ import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.SheetFormat;
 import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
-import orthopur.rulebook.PublicCodes;
 import orthopur.runthrough.Context;
 import orthopur.server.platform.Said;
 
@@ -29,13 +28,20 @@ import orthopur.server.platform.Said;
 @Service
 public class Sheets {
     private final DSLContext db;
+    private final SiteBook siteBook;
     private final Clock clock;
     private final ConcurrentMap<String, MachineSheet> cache = new ConcurrentHashMap<>();
     private volatile Surroundings surroundings;
 
-    Sheets(DSLContext db, Clock clock) {
+    Sheets(DSLContext db, SiteBook siteBook, Clock clock) {
         this.db = db;
+        this.siteBook = siteBook;
         this.clock = clock;
+    }
+
+    /** Reads site, chemicals and rule book anew: one of them was changed. */
+    public void changed() {
+        surroundings = null;
     }
 
     /** What every verdict on this site depends on beside sheet and procedure. */
@@ -149,7 +155,7 @@ public class Sheets {
                     new Surroundings(
                             site,
                             chemicals,
-                            new Context(PublicCodes.book(), chemicals, site.mains().hardness()));
+                            new Context(siteBook.book(), chemicals, site.mains().hardness()));
             surroundings = s;
         }
         return s;

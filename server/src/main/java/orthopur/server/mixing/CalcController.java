@@ -7,12 +7,18 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.calculation.CalcAnswer;
 import orthopur.calculation.Calculations;
-import orthopur.rulebook.PublicCodes;
+import orthopur.server.machines.SiteBook;
 
 @RestController
 class CalcController {
+    private final SiteBook book;
+
+    CalcController(SiteBook book) {
+        this.book = book;
+    }
+
     @PostMapping("/api/calc/{name}")
     CalcAnswer compute(@PathVariable String name, @RequestBody Map<String, String> inputs) {
-        return Calculations.compute(name, inputs, PublicCodes.book());
+        return Calculations.compute(name, inputs, book.book());
     }
 }

@@ -7,7 +7,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -19,10 +24,15 @@ import orthopur.formats.ProcedureFormat;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.procedure.Procedure;
+import orthopur.rulebook.RuleBook;
+import orthopur.runthrough.Context;
+import orthopur.runthrough.Finding;
+import orthopur.runthrough.Severity;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.verdict.Mending;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
 
@@ -93,6 +103,56 @@ public class Procedures {
         }
         Procedure p = ProcedureFormat.read(document, sheet, sheets.surroundings().chemicalIds());
         return new Judged(document, p, Verifier.verify(p, sheet, sheets.surroundings().context()));
+    }
+
+    /** Takes every remedy that is proven to help, and says which. */
+    Mending.Mended mend(String text) {
+        Judged judged = judge(text);
+        return Mending.all(
+                judged.procedure(),
+                sheets.newest(judged.document().sheet()),
+                sheets.surroundings().context());
+    }
+
+    /**
+     * What another rule book does to what is approved.
+     *
+     * @param lost those that no longer pass, with the new findings in words
+     */
+    public record Effect(int approved, List<Lost> lost) {
+        public record Lost(String id, String title, int stops, int fixes, List<String> because) {}
+    }
+
+    /** Judges every approved procedure by another book; R6 is left aside, for it is the change. */
+    public Effect effect(RuleBook other) {
+        List<Effect.Lost> lost = new ArrayList<>();
+        List<ApprovedRow> rows = approved();
+        Context now = sheets.surroundings().context();
+        for (ApprovedRow row : rows) {
+            Approved a = approvedVersion(row.id());
+            Set<String> before = told(Verifier.verify(a.procedure(), a.sheet(), now));
+            Verdict v = Verifier.verify(a.procedure(), a.sheet(), now.by(other));
+            List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
+            if (!fresh.isEmpty()) {
+                int stops = (int) roots(v).filter(f -> f.severity() == Severity.STOP).count();
+                lost.add(
+                        new Effect.Lost(
+                                row.id(),
+                                row.title(),
+                                stops,
+                                fresh.size() - Math.min(stops, fresh.size()),
+                                fresh));
+            }
+        }
+        return new Effect(rows.size(), lost);
+    }
+
+    private static Set<String> told(Verdict v) {
+        return roots(v).map(Finding::message).collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private static Stream<Finding> roots(Verdict v) {
+        return v.findings().stream().filter(f -> f.under() == null && !f.rule().equals("R6"));
     }
 
     /** Stores a new procedure as its first draft. */

@@ -22,6 +22,7 @@ import orthopur.formats.ProcedureFormat;
 import orthopur.formats.VerdictDocument;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.verdict.Mending;
 
 @RestController
 @RequestMapping("/api")
@@ -146,6 +147,34 @@ class ProceduresController {
                     String document) {
         Procedures.Judged judged = procedures.judge(document);
         return VerdictDocument.of(judged.verdict(), judged.procedure());
+    }
+
+    record MendedView(
+            List<String> taken,
+            List<VerdictDocument.EditDocument> edits,
+            ProcedureDocument document,
+            int stops,
+            int fixes) {}
+
+    /** Every remedy that is proven to help, as one difference; nothing is saved. */
+    @PostMapping("/mend")
+    MendedView mend(
+            @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            content =
+                                    @Content(
+                                            schema =
+                                                    @Schema(
+                                                            implementation =
+                                                                    ProcedureDocument.class)))
+                    @RequestBody
+                    String document) {
+        Mending.Mended m = procedures.mend(document);
+        return new MendedView(
+                m.taken(),
+                m.edits().stream().map(VerdictDocument::edit).toList(),
+                ProcedureFormat.document(m.procedure()),
+                m.verdict().stops(),
+                m.verdict().fixes());
     }
 
     @GetMapping("/actions")

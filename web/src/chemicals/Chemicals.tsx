@@ -1,0 +1,123 @@
+import "./chemicals.css";
+import { useQuery } from "@tanstack/react-query";
+import { useSearchParams } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+
+type Chemical = Schemas["ChemicalView"];
+
+/** What the site may use: the label first, then what to wear and what it must never meet. */
+export default function Chemicals() {
+  const [params, setParams] = useSearchParams();
+  const word = params.get("find") ?? "";
+  const use = params.get("for") ?? "";
+  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const set = (key: string, value: string) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (value) {
+          next.set(key, value);
+        } else {
+          next.delete(key);
+        }
+        return next;
+      },
+      { replace: true },
+    );
+  if (chemicals.isError) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>The chemicals cannot be shown</h1>
+        <p>{message(chemicals.error)}</p>
+        <button className="btn" type="button" onClick={() => chemicals.refetch()}>
+          Try again
+        </button>
+      </main>
+    );
+  }
+  if (!chemicals.data) {
+    return <p className="page-state">Loading the chemicals…</p>;
+  }
+  const fits = (c: Chemical) =>
+    `${c.name} ${c.kind} ${c.directions}`.toLowerCase().includes(word.toLowerCase()) &&
+    (use === "" ||
+      (use === "sanitize" && c.sanitizes) ||
+      (use === "wash" && c.washes) ||
+      (use === "film" && !c.washes && !c.sanitizes));
+  const rows = chemicals.data.filter(fits);
+  return (
+    <main className="page">
+      <div className="page-head">
+        <h1>Chemicals</h1>
+        <p className="quiet">The label on the can stands above what is written here.</p>
+      </div>
+      <div className="filters">
+        <label>
+          Find
+          <input type="search" value={word} onChange={(e) => set("find", e.currentTarget.value)} />
+        </label>
+        <label>
+          Used to
+          <select value={use} onChange={(e) => set("for", e.currentTarget.value)}>
+            <option value="">all</option>
+            <option value="sanitize">sanitize</option>
+            <option value="wash">wash, degrease, descale</option>
+            <option value="film">lubricate, protect</option>
+          </select>
+        </label>
+      </div>
+      {rows.length === 0 && <p className="page-state">No product of this site fits that.</p>}
+      <ul className="cans">
+        {rows.map((c) => (
+          <li key={c.id} className="can">
+            <div className="can-label">
+              <h2>{c.name}</h2>
+              <p className="can-kind">{c.kind}</p>
+              <p>{c.directions}</p>
+            </div>
+            <dl>
+              <Row
+                name="In use"
+                value={[c.least && `from ${c.least}`, c.most && `to ${c.most}`].filter(Boolean).join(" ")}
+              />
+              <Row name={c.sanitizes ? "Keep wet" : "Dwell"} value={c.contact} />
+              <Row name="In the can" value={c.stock} />
+              <Row name="Registered" value={c.registration} />
+              <Row name="For" value={c.organisms.join(", ")} />
+              <Row name="Price" value={`${c.pricePerLitre.toFixed(2)} a litre`} />
+              <Row name="Keeps" value={`${c.shelfLifeDays} days`} />
+            </dl>
+            <div>
+              {c.ppe.length > 0 && (
+                <>
+                  <h3>Wear</h3>
+                  <p>{c.ppe.join(", ")}</p>
+                </>
+              )}
+              {(c.neverWith.length > 0 || c.notOn.length > 0) && (
+                <>
+                  <h3 className="never">Never with, never on</h3>
+                  <ul>
+                    {[...c.neverWith, ...c.notOn].map((n) => (
+                      <li key={n}>{n}</li>
+                    ))}
+                  </ul>
+                </>
+              )}
+            </div>
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}
+
+/** A figure the label does not give is not shown as zero: it says so. */
+function Row({ name, value }: { name: string; value: string | undefined | null }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>{value || <span className="quiet">not on the label</span>}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, message, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { applyEdits, type Doc } from "./draft";
+import { editLine, type Names } from "./words";
+
+type Props = {
+  doc: Doc;
+  names: Names;
+  label: (action: string) => string;
+  onClose: () => void;
+  onTake: (next: Doc, taken: number) => void;
+};
+
+/** All remedies that are proven to help, one after the other: first the difference, then one press. */
+export function MendAll(p: Props) {
+  const mended = useQuery({
+    queryKey: ["mend", p.doc],
+    queryFn: ({ signal }) => unwrap(api.POST("/api/mend", { body: p.doc, signal })),
+    gcTime: 0,
+  });
+  const m = mended.data;
+  // Each line is worded against the procedure as it stands when its turn comes.
+  let now = p.doc;
+  const lines = (m?.edits ?? []).map((e) => {
+    const line = editLine(e, now.steps, p.names, p.label);
+    now = applyEdits(now, [e]);
+    return line;
+  });
+  return (
+    <Dialog title="Mend all that is safe" onClose={p.onClose}>
+      {mended.isPending && <p>Trying one remedy after the other…</p>}
+      {mended.isError && (
+        <p className="note stop" role="alert">
+          {message(mended.error)}
+        </p>
+      )}
+      {m && (
+        <>
+          <p>
+            {m.taken.length} remedies, none of which invents a figure.{" "}
+            {m.stops + m.fixes === 0
+              ? "Nothing is left to find after them."
+              : `What is left for you to decide: ${m.stops} stops and ${m.fixes} fixes.`}
+          </p>
+          <ol className="diff mend-all">
+            {lines.map((line, i) => (
+              <li key={i}>{line}</li>
+            ))}
+          </ol>
+          <button
+            className="btn main"
+            type="button"
+            disabled={m.taken.length === 0}
+            onClick={() => p.onTake({ ...p.doc, steps: m.document.steps }, m.taken.length)}
+          >
+            Take all {m.taken.length}
+          </button>
+        </>
+      )}
+      <button className="btn" type="button" onClick={p.onClose}>
+        Leave it as it is
+      </button>
+    </Dialog>
+  );
+}

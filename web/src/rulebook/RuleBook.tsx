@@ -1,0 +1,175 @@
+import "./rulebook.css";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useSearchParams } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { useClock, useSession } from "../app/session";
+import { SetFigure } from "./SetFigure";
+
+type Figure = Schemas["FigureView"];
+
+const ROOMS: [string, string][] = [
+  ["", "all rules"],
+  ["L", "making safe"],
+  ["T", "taking apart and together"],
+  ["C", "the clean chain"],
+  ["S", "chemistry and heat"],
+  ["R", "the record"],
+];
+
+const shown = (value: number, unit: string) => `${value} ${unit}`;
+
+export default function RuleBook() {
+  const [params, setParams] = useSearchParams();
+  const session = useSession();
+  const clock = useClock();
+  const queries = useQueryClient();
+  const room = params.get("group") ?? "";
+  const word = params.get("find") ?? "";
+  const [open, setOpen] = useState<Figure | null>(null);
+  const book = useQuery({ queryKey: ["rulebook"], queryFn: () => unwrap(api.GET("/api/rulebook")) });
+  const set = (key: string, value: string) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (value) {
+          next.set(key, value);
+        } else {
+          next.delete(key);
+        }
+        return next;
+      },
+      { replace: true },
+    );
+  if (book.isError) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>The rule book cannot be shown</h1>
+        <p>{message(book.error)}</p>
+        <button className="btn" type="button" onClick={() => book.refetch()}>
+          Try again
+        </button>
+      </main>
+    );
+  }
+  if (!book.data) {
+    return <p className="page-state">Loading the rule book…</p>;
+  }
+  const fits = (text: string) => text.toLowerCase().includes(word.toLowerCase());
+  const rules = book.data.rules.filter(
+    (r) => r.id.startsWith(room) && fits(`${r.id} ${r.title} ${r.source}`),
+  );
+  const figures = book.data.figures.filter((f) => fits(`${f.title} ${f.source}`));
+  const writes = session.data?.role === "SUPERVISOR";
+
+  return (
+    <main className="page rulebook">
+      <div className="page-head">
+        <h1>Rule book</h1>
+        <p className="quiet">
+          {book.data.version}. Chemical labels, machine manuals and local code stand above it.
+        </p>
+        <span className="grow" />
+        <a className="btn small" href="/api/rulebook" download="rulebook.json">
+          Export as JSON
+        </a>
+      </div>
+      <div className="filters">
+        <label>
+          Find
+          <input type="search" value={word} onChange={(e) => set("find", e.currentTarget.value)} />
+        </label>
+        <label>
+          Rules about
+          <select value={room} onChange={(e) => set("group", e.currentTarget.value)}>
+            {ROOMS.map(([id, name]) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <div className="book">
+        <section aria-label="Figures">
+          <h2>Figures that rules compare with</h2>
+          {figures.length === 0 && <p className="quiet">No figure has “{word}” in it.</p>}
+          <table className="table figures">
+            <thead>
+              <tr>
+                <th scope="col">What it limits</th>
+                <th scope="col">Holds here</th>
+                <th scope="col">Source</th>
+              </tr>
+            </thead>
+            <tbody>
+              {figures.map((f) => (
+                <tr key={f.id}>
+                  <td>
+                    {f.title}
+                    {f.override && <div className="override">asks for less than the code</div>}
+                  </td>
+                  <td className="figure">
+                    {writes ? (
+                      <button
+                        className="figure-set"
+                        type="button"
+                        aria-label={`Change ${f.title}, now ${shown(f.value, f.unit)}`}
+                        onClick={() => setOpen(f)}
+                      >
+                        {shown(f.value, f.unit)}
+                      </button>
+                    ) : (
+                      shown(f.value, f.unit)
+                    )}
+                    {f.set && <div className="quiet">code: {shown(f.shipped, f.unit)}</div>}
+                  </td>
+                  <td className="quiet">{f.source}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {book.data.changes.length > 0 && (
+            <>
+              <h2>What this site has set</h2>
+              <ul className="changes">
+                {book.data.changes.map((c) => (
+                  <li key={c.at}>
+                    {clock.day(c.at)} {clock.time(c.at)}, {c.who}:{" "}
+                    {book.data.figures.find((f) => f.id === c.figure)?.title}{" "}
+                    {c.value === undefined || c.value === null ? "back to the code" : `to ${c.value}`}.{" "}
+                    <span className="quiet">{c.reason}</span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+        <section aria-label="Rules">
+          <h2>{rules.length} rules that every procedure is run against</h2>
+          {rules.length === 0 && <p className="quiet">No rule has “{word}” in it.</p>}
+          <ol className="rules">
+            {rules.map((r) => (
+              <li key={r.id + r.title} className={`rule ${r.severity.toLowerCase()}`}>
+                <b>{r.title}</b>
+                <span className="quiet">
+                  {r.id}, {r.severity}, {r.source}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      </div>
+      {open && (
+        <SetFigure
+          figure={open}
+          onClose={() => setOpen(null)}
+          onSaved={(next) => {
+            setOpen(null);
+            queries.setQueryData(["rulebook"], next);
+          }}
+        />
+      )}
+    </main>
+  );
+}
