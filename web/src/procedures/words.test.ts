@@ -23,7 +23,23 @@ const names = namesOf(
       surfaces: [],
     })),
   },
-  [{ id: "h12", name: "Halvern H12", kind: "chlorine", sanitizes: true, washes: false, directions: "" }],
+  [
+    {
+      id: "h12",
+      name: "Halvern H12",
+      kind: "chlorine",
+      sanitizes: true,
+      washes: false,
+      uses: [],
+      organisms: [],
+      ppe: [],
+      neverWith: [],
+      notOn: [],
+      pricePerLitre: 1,
+      shelfLifeDays: 1,
+      directions: "",
+    },
+  ],
 );
 const label = (action: string) => action.toUpperCase();
 const wash: Step = {
