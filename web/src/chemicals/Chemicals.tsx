@@ -1,29 +1,16 @@
 import "./chemicals.css";
 import { useQuery } from "@tanstack/react-query";
-import { useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { useFilters } from "../app/filters";
 
 type Chemical = Schemas["ChemicalView"];
 
 /** What the site may use: the label first, then what to wear and what it must never meet. */
 export default function Chemicals() {
-  const [params, setParams] = useSearchParams();
-  const word = params.get("find") ?? "";
-  const use = params.get("for") ?? "";
+  const [filter, set] = useFilters();
+  const word = filter("find");
+  const use = filter("for");
   const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
-  const set = (key: string, value: string) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (value) {
-          next.set(key, value);
-        } else {
-          next.delete(key);
-        }
-        return next;
-      },
-      { replace: true },
-    );
   if (chemicals.isError) {
     return (
       <main className="page-state" role="alert">

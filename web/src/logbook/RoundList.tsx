@@ -1,14 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link, useSearchParams } from "react-router";
+import { Link } from "react-router";
 import { api, message, unwrap } from "../api/client";
+import { useFilters } from "../app/filters";
 import { useClock } from "../app/session";
 import "./logbook.css";
 
 export default function RoundList() {
-  const [params, setParams] = useSearchParams();
-  const machine = params.get("machine") ?? "";
-  const from = params.get("from") ?? "";
-  const to = params.get("to") ?? "";
+  const [filter, set] = useFilters();
+  const machine = filter("machine");
+  const from = filter("from");
+  const to = filter("to");
   const clock = useClock();
   const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
   const rows = useQuery({
@@ -24,19 +25,6 @@ export default function RoundList() {
     queryKey: ["integrity"],
     queryFn: () => unwrap(api.GET("/api/logbook/integrity")),
   });
-  const set = (key: string, value: string) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (value) {
-          next.set(key, value);
-        } else {
-          next.delete(key);
-        }
-        return next;
-      },
-      { replace: true },
-    );
 
   return (
     <main className="page">

@@ -12,6 +12,8 @@ type Props = {
   onTake: (next: Doc, taken: number) => void;
 };
 
+const many = (n: number, what: string) => `${n} ${n === 1 ? what : what === "fix" ? "fixes" : `${what}s`}`;
+
 /** All remedies that are proven to help, one after the other: first the difference, then one press. */
 export function MendAll(p: Props) {
   const mended = useQuery({
@@ -41,7 +43,7 @@ export function MendAll(p: Props) {
             {m.taken.length} remedies, none of which invents a figure.{" "}
             {m.stops + m.fixes === 0
               ? "Nothing is left to find after them."
-              : `What is left for you to decide: ${m.stops} stops and ${m.fixes} fixes.`}
+              : `What is left for you to decide: ${many(m.stops, "stop")} and ${many(m.fixes, "fix")}.`}
           </p>
           <ol className="diff mend-all">
             {lines.map((line, i) => (

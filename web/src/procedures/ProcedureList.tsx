@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
+import { useFilters } from "../app/filters";
 import { useClock, useSession } from "../app/session";
 
 const STATE: Record<string, string> = { DRAFT: "draft", APPROVED: "approved", RETIRED: "retired" };
@@ -26,6 +27,7 @@ function heldBack(row: Schemas["ProcedureRow"]): string {
 
 export default function ProcedureList() {
   const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const [filter, set] = useFilters();
   const session = useSession();
   const clock = useClock();
   const navigate = useNavigate();
@@ -78,6 +80,12 @@ export default function ProcedureList() {
       }
     }
   }
+
+  const shown = (rows.data ?? []).filter(
+    (r) =>
+      (filter("machine") === "" || r.machine === filter("machine")) &&
+      (filter("state") === "" || r.state === filter("state")),
+  );
 
   return (
     <main className="page">
@@ -140,6 +148,35 @@ export default function ProcedureList() {
         </p>
       )}
       {rows.data && rows.data.length > 0 && (
+        <div className="filters">
+          <label>
+            Machine
+            <select value={filter("machine")} onChange={(e) => set("machine", e.currentTarget.value)}>
+              <option value="">all</option>
+              {[...new Set(rows.data.map((r) => r.machine))].map((m) => (
+                <option key={m} value={m}>
+                  {m}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label>
+            State
+            <select value={filter("state")} onChange={(e) => set("state", e.currentTarget.value)}>
+              <option value="">all</option>
+              {Object.entries(STATE).map(([id, word]) => (
+                <option key={id} value={id}>
+                  {word}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+      )}
+      {rows.data && rows.data.length > 0 && shown.length === 0 && (
+        <p className="page-state">No procedure of this machine is in this state.</p>
+      )}
+      {shown.length > 0 && (
         <table className="table">
           <thead>
             <tr>
@@ -154,7 +191,7 @@ export default function ProcedureList() {
             </tr>
           </thead>
           <tbody>
-            {rows.data.map((r) => (
+            {shown.map((r) => (
               <tr key={`${r.id}@${r.version}`}>
                 <td>{r.machine}</td>
                 <td>

@@ -154,7 +154,7 @@ type FieldProps = {
 };
 
 const Field = memo(function Field(p: FieldProps) {
-  const label = fieldLabel(p.field).replace(/^./, (c) => c.toUpperCase());
+  const label = fieldLabel(p.field).replace(/^.(?!H$)/, (c) => c.toUpperCase());
   const list = (p.value as string[] | undefined) ?? [];
   switch (p.field) {
     case "items":

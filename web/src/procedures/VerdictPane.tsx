@@ -58,7 +58,7 @@ export function VerdictPane(p: Props) {
                 {c.shown}
                 {i === 0 && <span className="quiet"> (fitted)</span>}
                 <b className={c.stops > 0 ? "loud" : ""}>
-                  {c.stops + c.fixes === 0 ? "nothing found" : `${c.stops} stops, ${c.fixes} fixes`}
+                  {c.stops + c.fixes === 0 ? "nothing found" : `${c.stops} STOP, ${c.fixes} FIX`}
                 </b>
               </li>
             ))}

@@ -221,6 +221,15 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const [dialog, setDialog] = useState<"keys" | "approve" | "mend" | null>(null);
   const [said, setSaid] = useState<{ text: string; stop: boolean } | null>(null);
 
+  // Coming by an address, the step it names is brought into sight once the ribbon stands.
+  const drawn = verdict !== null;
+  const arrived = useRef(selected);
+  useEffect(() => {
+    if (drawn && arrived.current) {
+      document.querySelector(`[data-step="${arrived.current}"]`)?.scrollIntoView({ block: "center" });
+      arrived.current = null;
+    }
+  }, [drawn]);
   const index = doc.steps.findIndex((s) => s.id === selected);
   const step = index >= 0 ? doc.steps[index] : null;
   const fresh = verdict !== null && verdict.ribbon.steps.length === doc.steps.length ? verdict : null;

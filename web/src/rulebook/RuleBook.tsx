@@ -1,8 +1,8 @@
 import "./rulebook.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { useFilters } from "../app/filters";
 import { useClock, useSession } from "../app/session";
 import { SetFigure } from "./SetFigure";
 
@@ -20,27 +20,14 @@ const ROOMS: [string, string][] = [
 const shown = (value: number, unit: string) => `${value} ${unit}`;
 
 export default function RuleBook() {
-  const [params, setParams] = useSearchParams();
+  const [filter, set] = useFilters();
   const session = useSession();
   const clock = useClock();
   const queries = useQueryClient();
-  const room = params.get("group") ?? "";
-  const word = params.get("find") ?? "";
+  const room = filter("group");
+  const word = filter("find");
   const [open, setOpen] = useState<Figure | null>(null);
   const book = useQuery({ queryKey: ["rulebook"], queryFn: () => unwrap(api.GET("/api/rulebook")) });
-  const set = (key: string, value: string) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (value) {
-          next.set(key, value);
-        } else {
-          next.delete(key);
-        }
-        return next;
-      },
-      { replace: true },
-    );
   if (book.isError) {
     return (
       <main className="page-state" role="alert">
