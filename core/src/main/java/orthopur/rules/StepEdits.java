@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
 import orthopur.Nullable;
+import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
+import orthopur.runthrough.SheetIndex;
 
 /** Edits that several rules propose. They add a step or an item, never a figure. */
 public final class StepEdits {
@@ -18,6 +20,23 @@ public final class StepEdits {
         return new Step(p.freshId(nth), action, words, null, null, 1, 1);
     }
 
+    /** The same for moving one part: with the caution, the pattern and the people of its sheet. */
+    public static Step moving(Procedure p, int nth, Action action, String words, Part part) {
+        Action told =
+                action instanceof Action.Install a && part.fitting().pattern() != null
+                        ? new Action.Install(a.items(), a.count(), part.fitting().pattern())
+                        : action;
+        Integer people = part.moving().people();
+        return new Step(
+                p.freshId(nth),
+                told,
+                words + SheetIndex.spoken(part.name()) + ".",
+                null,
+                part.caution(),
+                1,
+                people == null ? 1 : Math.min(people, p.people()));
+    }
+
     /** A change that adds an item to a step that names items, or null where it names none. */
     public static @Nullable Edit addItems(Step step, List<String> more) {
         List<String> items = new ArrayList<>(step.action().items());
@@ -25,7 +44,9 @@ public final class StepEdits {
         Action wider =
                 switch (step.action()) {
                     case Action.DryClean a -> new Action.DryClean(items);
-                    case Action.Wash a -> new Action.Wash(items, a.solution(), a.method());
+                    case Action.Wash a ->
+                            new Action.Wash(
+                                    items, a.solution(), a.method(), a.tool(), a.direction());
                     case Action.Rinse a ->
                             new Action.Rinse(items, a.water(), a.method(), a.endPoint());
                     case Action.Inspect a -> new Action.Inspect(items);

@@ -88,6 +88,10 @@ final class Browser implements AutoCloseable {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
 
+    Locator text(Pattern text) {
+        return page.getByText(text);
+    }
+
     Locator text(String text) {
         return page.getByText(text);
     }

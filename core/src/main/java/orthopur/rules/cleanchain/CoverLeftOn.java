@@ -148,9 +148,7 @@ public final class CoverLeftOn implements Rule {
 
     private static Edit insert(
             Procedure p, @Nullable String before, int nth, Action action, String words, Part part) {
-        return new Edit.InsertBefore(
-                before,
-                StepEdits.fresh(p, nth, action, words + SheetIndex.spoken(part.name()) + "."));
+        return new Edit.InsertBefore(before, StepEdits.moving(p, nth, action, words, part));
     }
 
     private static int anyCover(Ending end, int surface) {

@@ -115,13 +115,12 @@ public final class AllPartsBack implements Rule {
                                                             s ->
                                                                     StepEdits.endsAssembly(
                                                                             s.action())),
-                                                    StepEdits.fresh(
+                                                    StepEdits.moving(
                                                             end.procedure(),
                                                             0,
                                                             new Action.Install(id, count),
-                                                            "Put back: "
-                                                                    + SheetIndex.spoken(part.name())
-                                                                    + "."))))
+                                                            "Put back: ",
+                                                            part))))
                             .under(out.onItem(part.id(), "T11"));
             Findings.Report live = out.onItem(part.id(), "L5");
             if (live != null) {

@@ -129,9 +129,7 @@ public final class RemovalOrder implements Rule {
             Action action,
             String words,
             Part part) {
-        return new Edit.InsertBefore(
-                before,
-                StepEdits.fresh(p, nth, action, words + SheetIndex.spoken(part.name()) + "."));
+        return new Edit.InsertBefore(before, StepEdits.moving(p, nth, action, words, part));
     }
 
     /** The step after the one that puts the part behind back, for only then the front goes on. */
