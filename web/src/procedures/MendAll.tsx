@@ -45,7 +45,8 @@ export function MendAll(p: Props) {
               ? "Nothing is left to find after them."
               : `What is left for you to decide: ${many(m.stops, "stop")} and ${many(m.fixes, "fix")}.`}
           </p>
-          <ol className="diff mend-all">
+          {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it */}
+          <ol className="diff mend-all" aria-label="What it changes" tabIndex={0}>
             {lines.map((line, i) => (
               <li key={i}>{line}</li>
             ))}

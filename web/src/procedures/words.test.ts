@@ -56,6 +56,36 @@ describe("a step in one line", () => {
     expect(summary(wash, names)).toBe("blade, carriage, Halvern H12, 62 mg/L, 18 °C");
   });
 
+  it("says what the further actions state, each in its own words", () => {
+    const said: [Partial<Step>, string][] = [
+      [{ action: "lock", energies: ["cord"], locks: 2 }, "motor on its cord, 2 locks"],
+      [{ action: "lock", energies: ["cord"], secondMeasure: "fuse out" }, "motor on its cord, fuse out"],
+      [
+        { action: "cool-down", below: { value: 45, unit: "°C" }, standing: { value: 65, unit: "min" } },
+        "at most 45 °C, after 65 min",
+      ],
+      [{ action: "index", items: ["pusher"], times: 10 }, "pusher, 10 times"],
+      [{ action: "draw-off", places: ["sink 1", "sink 2"] }, "sink 1, sink 2"],
+      [
+        { action: "soak", items: ["blade"], place: "sink 1", dwell: { value: 10, unit: "min" } },
+        "blade, in sink 1, for 10 min",
+      ],
+      [
+        { action: "wash", items: ["blade"], tool: "blue brush", direction: "outward" },
+        "blade, blue brush, outward",
+      ],
+      [{ action: "install", items: ["collar"], pattern: "crosswise" }, "collar, crosswise"],
+      [
+        { action: "chase-out", items: ["blade"], volume: { value: 9, unit: "L" }, product: "horchata" },
+        "blade, 9 L, horchata",
+      ],
+    ];
+    for (const [step, words] of said) {
+      expect(summary({ id: "x", ...step } as Step, names)).toBe(words);
+    }
+    expect(verbOf({ id: "x", action: "operate", mode: "clean-mode" }, label)).toBe("Run in clean mode");
+  });
+
   it("counts on from the third thing and keeps an id that nothing has", () => {
     expect(summary({ id: "x", action: "rinse", items: ["blade", "carriage", "pusher", "moon"] }, names)).toBe(
       "blade, carriage and 2 more",

@@ -60,7 +60,8 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
           print.
         </p>
       )}
-      <section className="effect" aria-label="What it does" aria-live="polite">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it */}
+      <section className="effect" aria-label="What it does" aria-live="polite" tabIndex={0}>
         {!other && <p className="quiet">Type another figure to see what it does.</p>}
         {other && effect.isPending && <p className="quiet">Running every approved procedure…</p>}
         {effect.isError && <p className="note stop">{message(effect.error)}</p>}

@@ -58,15 +58,10 @@ final class CleaningFaults {
             return;
         }
         Part owner = r.owner(item);
-        List<String> rest = Reading.without(s.action().items(), item);
-        Action narrower = withItems(s.action(), rest);
-        if (narrower == null || owner == null) {
+        if (!treats(s.action()) || owner == null) {
             return;
         }
-        List<Edit> edits =
-                rest.isEmpty()
-                        ? List.of(new Edit.Delete(s.id()))
-                        : List.of(new Edit.Change(s.id(), s.with(narrower)));
+        List<Edit> edits = Reading.left(s, item);
         Set<String> rules = new HashSet<>();
         Set<String> steps = new HashSet<>();
         boolean once =
@@ -170,7 +165,6 @@ final class CleaningFaults {
         out.fault(
                 "forget",
                 item + " left out of " + s.id(),
-                p,
                 edits,
                 rules,
                 steps.contains("end") ? Set.of() : steps);
@@ -196,28 +190,18 @@ final class CleaningFaults {
                     out.changed(
                             "weaken",
                             "no end to the rinse " + s.id(),
-                            p,
                             s,
                             new Action.Rinse(a.items(), a.water(), a.method(), null),
-                            Set.of("C19"),
-                            Set.of(s.id()));
+                            "C19");
             case Action.DryClean a when sanitized > place -> again(s, a, sanitized);
             case Action.Wash a -> washed(place, s, a, sanitized);
             case Action.WashHands a -> {
                 Step copy = new Step("zz-hands", a, s.words(), null, null, 1, 1);
-                out.benign(
-                        "duplicate",
-                        "hands washed twice",
-                        p,
-                        List.of(new Edit.InsertBefore(s.id(), copy)));
+                out.benign("duplicate", "hands washed twice", new Edit.InsertBefore(s.id(), copy));
             }
             case Action.Inspect a -> {
                 Step copy = new Step("zz-look", a, s.words(), null, null, 1, 1);
-                out.benign(
-                        "duplicate",
-                        "looked at twice",
-                        p,
-                        List.of(new Edit.InsertBefore(s.id(), copy)));
+                out.benign("duplicate", "looked at twice", new Edit.InsertBefore(s.id(), copy));
             }
             case Action.Record a
                     when r.first(place + 1, (x, y) -> y instanceof Action.Record) < 0
@@ -225,7 +209,6 @@ final class CleaningFaults {
                     out.fault(
                             "drop",
                             "nothing recorded",
-                            p,
                             List.of(new Edit.Delete(s.id())),
                             Set.of("R1"),
                             Set.of());
@@ -269,7 +252,6 @@ final class CleaningFaults {
                 out.fault(
                         "towel",
                         item + " towelled",
-                        p,
                         List.of(new Edit.InsertBefore(s.id(), one)),
                         Set.of("C4"),
                         Set.of("zz-towel"));
@@ -278,11 +260,9 @@ final class CleaningFaults {
                 out.changed(
                         "towel",
                         "all towelled",
-                        p,
                         s,
                         new Action.Dry(a.items(), Action.Drying.TOWEL, null),
-                        Set.of("C4"),
-                        Set.of(s.id()));
+                        "C4");
             }
         }
     }
@@ -302,7 +282,6 @@ final class CleaningFaults {
                 out.fault(
                         "move",
                         s.id() + " before " + w.id(),
-                        p,
                         List.of(new Edit.Move(s.id(), w.id())),
                         Set.of("C2", "C3"),
                         Set.of(s.id()));
@@ -315,7 +294,6 @@ final class CleaningFaults {
                 out.fault(
                         "move",
                         s.id() + " after " + on.id(),
-                        p,
                         List.of(new Edit.Move(s.id(), next)),
                         Set.of("C12", "C10"),
                         Set.of(s.id(), on.id()));
@@ -364,7 +342,6 @@ final class CleaningFaults {
                 out.fault(
                         "insert",
                         item + " scraped after the sanitizer",
-                        p,
                         List.of(new Edit.InsertBefore(r.steps().get(install).id(), scrape)),
                         Set.of("C5"),
                         Set.of("zz-scrape"));
@@ -380,7 +357,6 @@ final class CleaningFaults {
                 out.fault(
                         "insert",
                         item + " honed and not cleaned after it",
-                        p,
                         List.of(new Edit.InsertBefore(r.steps().get(install).id(), sharpen)),
                         Set.of("C11"),
                         Set.of());
@@ -421,7 +397,6 @@ final class CleaningFaults {
                     out.fault(
                             "insert",
                             "floor by " + m + " after the sanitizer",
-                            p,
                             List.of(new Edit.InsertBefore(r.steps().get(after).id(), hose)),
                             Set.of("C20"),
                             Set.of("zz-hose"));
@@ -439,12 +414,10 @@ final class CleaningFaults {
                     out.changed(
                             "other-tool",
                             w.tool() + " on food contact",
-                            p,
                             s,
                             new Action.Wash(
                                     a.items(), a.solution(), a.method(), w.tool(), a.direction()),
-                            Set.of("C18"),
-                            Set.of(s.id()));
+                            "C18");
                 }
             }
         }
@@ -457,11 +430,9 @@ final class CleaningFaults {
             out.changed(
                     "weaken",
                     "disc wiped anyhow",
-                    p,
                     s,
                     new Action.Wash(a.items(), a.solution(), a.method(), a.tool(), null),
-                    Set.of("L9"),
-                    Set.of(s.id()));
+                    "L9");
         }
     }
 
@@ -471,18 +442,11 @@ final class CleaningFaults {
                 .anyMatch(x -> x.zone() == 1);
     }
 
-    private static @orthopur.Nullable Action withItems(Action action, List<String> items) {
-        return switch (action) {
-            case Action.DryClean a -> new Action.DryClean(items);
-            case Action.Wash a ->
-                    new Action.Wash(items, a.solution(), a.method(), a.tool(), a.direction());
-            case Action.Rinse a -> new Action.Rinse(items, a.water(), a.method(), a.endPoint());
-            case Action.Inspect a -> new Action.Inspect(items);
-            case Action.Sanitize a ->
-                    new Action.Sanitize(items, a.solution(), a.method(), a.contact(), a.readings());
-            case Action.Dry a -> new Action.Dry(items, a.method(), a.time());
-            case Action.Collect a -> new Action.Collect(items);
-            default -> null;
-        };
+    private static boolean treats(Action action) {
+        return action instanceof Action.DryClean
+                || action instanceof Action.Collect
+                || action instanceof Action.Inspect
+                || action instanceof Action.Dry
+                || (wets(action) && !(action instanceof Action.Soak));
     }
 }

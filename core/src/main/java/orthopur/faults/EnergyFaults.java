@@ -62,11 +62,7 @@ final class EnergyFaults {
         if (k < 0 || e.keepLive()) {
             return;
         }
-        List<String> rest = Reading.without(s.action().energies(), e.id());
-        List<Edit> edits =
-                rest.isEmpty()
-                        ? List.of(new Edit.Delete(s.id()))
-                        : List.of(new Edit.Change(s.id(), s.with(withEnergies(s.action(), rest))));
+        List<Edit> edits = Reading.left(s, e.id());
         String what = stage.shown() + " left out for " + e.name();
         int next =
                 r.first(
@@ -78,23 +74,16 @@ final class EnergyFaults {
         Step hands = r.handsIn(place + 1, e);
         boolean again = stagesBefore(place, e) > k;
         if (next >= 0 && k < path.size() - 1 && nextIsBefore(next, hands)) {
-            out.fault(
-                    "forget-energy",
-                    what,
-                    p,
-                    edits,
-                    Set.of("L2"),
-                    Set.of(r.steps().get(next).id()));
+            out.fault("forget-energy", what, edits, Set.of("L2"), Set.of(r.steps().get(next).id()));
         } else if (hands != null && !again) {
             out.fault(
                     "forget-energy",
                     what,
-                    p,
                     edits,
                     handRules(e, path, stage, hands, place),
                     stepsOf(hands, e, place));
         } else {
-            out.fault("forget-energy", what, p, edits, Set.of(), Set.of());
+            out.fault("forget-energy", what, edits, Set.of(), Set.of());
         }
     }
 
@@ -183,7 +172,6 @@ final class EnergyFaults {
                 out.changed(
                         "weaken",
                         "tools not out",
-                        p,
                         s,
                         new Action.Clear(false, c.peopleClear(), c.guardsOn()),
                         Set.of("L5"),
@@ -191,7 +179,6 @@ final class EnergyFaults {
                 out.changed(
                         "weaken",
                         "people not clear",
-                        p,
                         s,
                         new Action.Clear(c.toolsOut(), false, c.guardsOn()),
                         Set.of("L5"),
@@ -200,7 +187,6 @@ final class EnergyFaults {
                     out.changed(
                             "weaken",
                             "guards not checked",
-                            p,
                             s,
                             new Action.Clear(true, true, false),
                             Set.of("T11"),
@@ -208,7 +194,6 @@ final class EnergyFaults {
                     out.fault(
                             "drop",
                             "nothing cleared",
-                            p,
                             List.of(new Edit.Delete(s.id())),
                             Set.of("T11"),
                             Set.of(at));
@@ -216,7 +201,6 @@ final class EnergyFaults {
                     out.fault(
                             "drop",
                             "nothing cleared",
-                            p,
                             List.of(new Edit.Delete(s.id())),
                             Set.of("L5"),
                             Set.of(at));
@@ -225,16 +209,10 @@ final class EnergyFaults {
             case Action.Unlock u when live > place -> {
                 for (String e : u.energies()) {
                     if (here(e)) {
-                        List<String> rest = Reading.without(u.energies(), e);
                         out.fault(
                                 "forget-energy",
                                 "lock left on " + e,
-                                p,
-                                rest.isEmpty()
-                                        ? List.of(new Edit.Delete(s.id()))
-                                        : List.of(
-                                                new Edit.Change(
-                                                        s.id(), s.with(new Action.Unlock(rest)))),
+                                Reading.left(s, e),
                                 Set.of("L5"),
                                 Set.of(at));
                     }
@@ -245,21 +223,17 @@ final class EnergyFaults {
                     out.changed(
                             "weaken",
                             n + " locks",
-                            p,
                             s,
                             new Action.Lock(l.energies(), n, l.secondMeasure()),
-                            Set.of("L7"),
-                            Set.of(s.id()));
+                            "L7");
                 }
                 if (l.secondMeasure() != null) {
                     out.changed(
                             "weaken",
                             "tag alone",
-                            p,
                             s,
                             new Action.Lock(l.energies(), l.locks(), null),
-                            Set.of("L2"),
-                            Set.of(s.id()));
+                            "L2");
                 }
             }
             case Action.CoolDown c -> {
@@ -269,7 +243,6 @@ final class EnergyFaults {
                     out.changed(
                             "weaken",
                             "cooled to " + t + " °C",
-                            p,
                             s,
                             new Action.CoolDown(c.energies(), new Temperature(t), c.standing()),
                             Set.of("L8"),
@@ -278,7 +251,6 @@ final class EnergyFaults {
                 out.changed(
                         "weaken",
                         "a wish to cool",
-                        p,
                         s,
                         new Action.CoolDown(c.energies(), null, null),
                         Set.of("L8"),
@@ -291,7 +263,6 @@ final class EnergyFaults {
                 out.fault(
                         "drop",
                         "not set safe",
-                        p,
                         List.of(new Edit.Delete(s.id())),
                         Set.of("T13"),
                         cut < 0 ? Set.of() : Set.of(r.steps().get(cut).id()));
@@ -351,7 +322,6 @@ final class EnergyFaults {
             out.fault(
                     "insert",
                     "run of " + e.name() + " and hands in after it",
-                    p,
                     List.of(
                             new Edit.InsertBefore(s.id(), clear),
                             new Edit.InsertBefore(s.id(), run)),
@@ -360,7 +330,6 @@ final class EnergyFaults {
             out.fault(
                     "insert",
                     "run of " + e.name() + " with nobody cleared",
-                    p,
                     List.of(new Edit.InsertBefore(s.id(), run)),
                     r.first(0, (x, a) -> a.handsIn()) < place ? Set.of("L5") : Set.of(),
                     Set.of("zz-run"));
@@ -378,7 +347,6 @@ final class EnergyFaults {
                 out.fault(
                         "insert",
                         "a clean mode the machine lacks",
-                        p,
                         List.of(
                                 new Edit.InsertBefore(s.id(), clear),
                                 new Edit.InsertBefore(s.id(), mode)),
@@ -416,7 +384,6 @@ final class EnergyFaults {
                     out.fault(
                             "move",
                             late.id() + " before " + early.id(),
-                            p,
                             List.of(new Edit.Move(late.id(), early.id())),
                             Set.of("L2"),
                             Set.of(late.id()));
@@ -430,7 +397,6 @@ final class EnergyFaults {
                 out.fault(
                         "move",
                         "live before " + s.id(),
-                        p,
                         List.of(new Edit.Move(r.steps().get(live).id(), s.id())),
                         Set.of("L5", "T11"),
                         Set.of(r.steps().get(live).id()));
@@ -445,17 +411,5 @@ final class EnergyFaults {
         Energy e = energy(id);
         EnergyStage st = stage(s.action(), e);
         return st != null && e.kind().path(p.people()).contains(st);
-    }
-
-    private static Action withEnergies(Action a, List<String> rest) {
-        return switch (a) {
-            case Action.Operate o -> new Action.Operate(o.mode(), rest, o.items());
-            case Action.Isolate x -> new Action.Isolate(rest);
-            case Action.Lock l -> new Action.Lock(rest, l.locks(), l.secondMeasure());
-            case Action.Relieve x -> new Action.Relieve(rest);
-            case Action.Prove x -> new Action.Prove(rest);
-            case Action.CoolDown c -> new Action.CoolDown(rest, c.below(), c.standing());
-            default -> a;
-        };
     }
 }

@@ -6,16 +6,19 @@ import java.util.Map;
 import java.util.Set;
 import orthopur.chemical.Chemical;
 import orthopur.machine.MachineSheet;
+import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
-import orthopur.procedure.EditRefused;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 
 /** All the faults of one correct procedure. */
 public final class Injector {
     private final List<Mutant> mutants = new ArrayList<>();
+    private final Procedure from;
 
-    private Injector() {}
+    private Injector(Procedure from) {
+        this.from = from;
+    }
 
     /**
      * @param procedure one that passes on this sheet
@@ -23,7 +26,7 @@ public final class Injector {
      */
     public static List<Mutant> mutants(
             Procedure procedure, MachineSheet sheet, Map<String, Chemical> chemicals) {
-        Injector in = new Injector();
+        Injector in = new Injector(procedure);
         Reading reading = new Reading(procedure, sheet, chemicals);
         new EnergyFaults(reading, in).make();
         new PartFaults(reading, in).make();
@@ -33,41 +36,22 @@ public final class Injector {
     }
 
     /** A fault of which one of these rules has to speak, at one of these steps. */
-    void fault(
-            String kind,
-            String what,
-            Procedure from,
-            List<Edit> edits,
-            Set<String> rules,
-            Set<String> steps) {
-        try {
-            mutants.add(new Mutant(from.apply(edits), kind, what, rules, steps, false));
-        } catch (EditRefused e) {
-            throw new IllegalStateException(what, e);
-        }
+    void fault(String kind, String what, List<Edit> edits, Set<String> rules, Set<String> steps) {
+        whole(kind, what, from.apply(edits), rules, steps);
     }
 
-    /** The same with one step changed. */
-    void changed(
-            String kind,
-            String what,
-            Procedure from,
-            Step step,
-            orthopur.procedure.Action action,
-            Set<String> rules,
-            Set<String> steps) {
-        fault(
-                kind,
-                what,
-                from,
-                List.of(new Edit.Change(step.id(), step.with(action))),
-                rules,
-                steps);
+    /** One step changed; the rule speaks at that step. */
+    void changed(String kind, String what, Step s, Action action, String... rules) {
+        changed(kind, what, s, action, Set.of(rules), Set.of(s.id()));
+    }
+
+    void changed(String kind, String what, Step s, Action a, Set<String> rules, Set<String> steps) {
+        fault(kind, what, List.of(new Edit.Change(s.id(), s.with(a))), rules, steps);
     }
 
     /** A change of which nothing may be stopped. */
-    void benign(String kind, String what, Procedure from, List<Edit> edits) {
-        mutants.add(new Mutant(from.apply(edits), kind, what, Set.of(), Set.of(), true));
+    void benign(String kind, String what, Edit edit) {
+        mutants.add(new Mutant(from.apply(List.of(edit)), kind, what, Set.of(), Set.of(), true));
     }
 
     /** A whole other procedure. */

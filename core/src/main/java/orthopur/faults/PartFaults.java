@@ -41,16 +41,13 @@ final class PartFaults {
                         out.changed(
                                 "other-chemical",
                                 "a detergent as a film",
-                                p,
                                 s,
                                 new Action.Coat(a.items(), "sudmere-n"),
-                                Set.of("T8"),
-                                Set.of(s.id()));
+                                "T8");
                 case Action.FunctionTest a when !a.checks().isEmpty() ->
                         out.changed(
                                 "forget",
                                 "nothing measured in the test run",
-                                p,
                                 s,
                                 new Action.FunctionTest(),
                                 Set.of("T9"),
@@ -68,16 +65,7 @@ final class PartFaults {
             if (part == null) {
                 continue;
             }
-            List<String> rest = Reading.without(a.items(), item);
-            List<Edit> edits =
-                    rest.isEmpty()
-                            ? List.of(new Edit.Delete(s.id()))
-                            : List.of(
-                                    new Edit.Change(
-                                            s.id(),
-                                            s.with(
-                                                    new Action.Remove(
-                                                            rest, a.count(), a.destination()))));
+            List<Edit> edits = Reading.left(s, item);
             Set<String> behind = new HashSet<>();
             for (Step later : r.steps().subList(place, r.steps().size())) {
                 if (later.action() instanceof Action.Remove x
@@ -89,7 +77,7 @@ final class PartFaults {
             }
             boolean covers = !part.covers().isEmpty();
             if (!behind.isEmpty()) {
-                out.fault("forget", part.name() + " stays on", p, edits, Set.of("T1"), behind);
+                out.fault("forget", part.name() + " stays on", edits, Set.of("T1"), behind);
             } else if (covers
                     && p.steps().stream()
                             .noneMatch(
@@ -103,18 +91,16 @@ final class PartFaults {
                 out.fault(
                         "forget",
                         part.name() + " stays on",
-                        p,
                         edits,
                         contact ? Set.of("C6") : Set.of("C1"),
                         Set.of());
             } else {
-                out.fault("forget", part.name() + " stays on", p, edits, Set.of(), Set.of());
+                out.fault("forget", part.name() + " stays on", edits, Set.of(), Set.of());
             }
             for (int n = 1; n < part.count(); n++) {
                 out.fault(
                         "count",
                         n + " of " + part.count() + " " + part.name() + " put back",
-                        p,
                         recount(part, n),
                         part.guard() ? Set.of("T11", "T2") : Set.of("T2"),
                         Set.of(s.id()));
@@ -123,11 +109,10 @@ final class PartFaults {
                 out.changed(
                         "count",
                         "one more than there are of " + part.name(),
-                        p,
                         s,
                         new Action.Remove(a.items(), part.count() + 1, a.destination()),
-                        Set.of("T2", "T12"),
-                        Set.of(s.id()));
+                        "T2",
+                        "T12");
             }
             for (String front : part.behind()) {
                 front(place, s, item, front);
@@ -136,11 +121,9 @@ final class PartFaults {
                 out.changed(
                         "weaken",
                         part.name() + " laid on the table",
-                        p,
                         s,
                         new Action.Remove(a.items(), a.count(), "table"),
-                        Set.of("T4"),
-                        Set.of(s.id()));
+                        "T4");
             }
         }
     }
@@ -183,7 +166,6 @@ final class PartFaults {
                 out.fault(
                         "move",
                         item + " off before " + front,
-                        p,
                         List.of(new Edit.Move(s.id(), f.id())),
                         Set.of("T1"),
                         Set.of(s.id()));
@@ -196,11 +178,9 @@ final class PartFaults {
             out.changed(
                     "swap",
                     item + " before " + front,
-                    p,
                     s,
                     new Action.Remove(swapped, a.count(), a.destination()),
-                    Set.of("T1"),
-                    Set.of(s.id()));
+                    "T1");
         }
     }
 
@@ -210,20 +190,10 @@ final class PartFaults {
             if (part == null) {
                 continue;
             }
-            List<String> rest = Reading.without(a.items(), item);
-            List<Edit> edits =
-                    rest.isEmpty()
-                            ? List.of(new Edit.Delete(s.id()))
-                            : List.of(
-                                    new Edit.Change(
-                                            s.id(),
-                                            s.with(
-                                                    new Action.Install(
-                                                            rest, a.count(), a.pattern()))));
+            List<Edit> edits = Reading.left(s, item);
             out.fault(
                     "forget",
                     part.name() + " stays off",
-                    p,
                     edits,
                     part.guard() ? Set.of("T11") : Set.of("T2"),
                     Set.of());
@@ -231,11 +201,9 @@ final class PartFaults {
                 out.changed(
                         "weaken",
                         "not said how " + part.name() + " is fastened",
-                        p,
                         s,
                         new Action.Install(a.items(), a.count(), null),
-                        Set.of("T10"),
-                        Set.of(s.id()));
+                        "T10");
             }
             for (String front : a.items()) {
                 Part f = r.part(front);
@@ -246,11 +214,9 @@ final class PartFaults {
                     out.changed(
                             "swap",
                             front + " on before " + item,
-                            p,
                             s,
                             new Action.Install(swapped, a.count(), a.pattern()),
-                            Set.of("T3"),
-                            Set.of(s.id()));
+                            "T3");
                 }
             }
         }
@@ -268,7 +234,6 @@ final class PartFaults {
             out.fault(
                     "weaken",
                     "one person for two",
-                    p,
                     List.of(new Edit.Change(s.id(), alone)),
                     Set.of("L10"),
                     Set.of(s.id()));
@@ -290,28 +255,18 @@ final class PartFaults {
                     behind.add(later.id());
                 }
             }
-            List<String> rest = Reading.without(a.items(), item);
-            List<Edit> edits =
-                    rest.isEmpty()
-                            ? List.of(new Edit.Delete(s.id()))
-                            : List.of(new Edit.Change(s.id(), s.with(new Action.Shift(rest))));
+            List<Edit> edits = Reading.left(s, item);
             boolean contact =
                     part.covers().stream()
                             .flatMap(c -> r.surfaces(c).stream())
                             .anyMatch(c -> c.zone() == 1 && c.frequency().dueIn(p.kind()));
             if (!behind.isEmpty()) {
-                out.fault(
-                        "forget", part.name() + " not moved aside", p, edits, Set.of("T1"), behind);
+                out.fault("forget", part.name() + " not moved aside", edits, Set.of("T1"), behind);
             } else if (contact) {
                 out.fault(
-                        "forget",
-                        part.name() + " not moved aside",
-                        p,
-                        edits,
-                        Set.of("C6"),
-                        Set.of());
+                        "forget", part.name() + " not moved aside", edits, Set.of("C6"), Set.of());
             } else {
-                out.fault("forget", part.name() + " not moved aside", p, edits, Set.of(), Set.of());
+                out.fault("forget", part.name() + " not moved aside", edits, Set.of(), Set.of());
             }
         }
     }
@@ -319,15 +274,10 @@ final class PartFaults {
     private void returned(int place, Step s, Action.Return a) {
         int live = r.first(place, (x, y) -> y instanceof Action.Restore);
         for (String item : a.items()) {
-            List<String> rest = Reading.without(a.items(), item);
-            List<Edit> edits =
-                    rest.isEmpty()
-                            ? List.of(new Edit.Delete(s.id()))
-                            : List.of(new Edit.Change(s.id(), s.with(new Action.Return(rest))));
+            List<Edit> edits = Reading.left(s, item);
             out.fault(
                     "forget",
                     item + " not moved back",
-                    p,
                     edits,
                     Set.of("T14", "T11"),
                     live < 0 ? Set.of() : Set.of(r.steps().get(live).id()));
@@ -336,7 +286,6 @@ final class PartFaults {
             out.fault(
                     "move",
                     s.id() + " after it is live",
-                    p,
                     List.of(new Edit.Move(r.steps().get(live).id(), s.id())),
                     Set.of("T14", "T11", "L5"),
                     Set.of(r.steps().get(live).id()));
@@ -350,14 +299,11 @@ final class PartFaults {
                             .filter(c -> c.id().equals(check))
                             .map(c -> r.part(c.part()))
                             .anyMatch(x -> x != null && (!x.removable() || moved(x.id())));
-            List<String> rest = Reading.without(a.checks(), check);
+            List<Edit> less = Reading.left(s, check);
             out.fault(
                     "forget",
                     check + " not checked",
-                    p,
-                    rest.isEmpty()
-                            ? List.of(new Edit.Delete(s.id()))
-                            : List.of(new Edit.Change(s.id(), s.with(new Action.Measure(rest)))),
+                    less,
                     touched ? Set.of("T9") : Set.of(),
                     Set.of());
         }
@@ -369,14 +315,11 @@ final class PartFaults {
 
     private void marked(int place, Step s, Action.Mark a) {
         for (String item : a.items()) {
-            List<String> rest = Reading.without(a.items(), item);
+            List<Edit> less = Reading.left(s, item);
             out.fault(
                     "forget",
                     item + " not marked",
-                    p,
-                    rest.isEmpty()
-                            ? List.of(new Edit.Delete(s.id()))
-                            : List.of(new Edit.Change(s.id(), s.with(new Action.Mark(rest)))),
+                    less,
                     Set.of("T5"),
                     r.at(place, Action.Remove.class, r.surfaces(item)));
         }
@@ -390,21 +333,18 @@ final class PartFaults {
             out.changed(
                     "count",
                     n + " of " + times + " positions",
-                    p,
                     s,
                     new Action.Index(a.items(), n, a.powered()),
                     Set.of("T12"),
                     off);
         }
-        out.fault("drop", "not indexed", p, List.of(new Edit.Delete(s.id())), Set.of("T12"), off);
+        out.fault("drop", "not indexed", List.of(new Edit.Delete(s.id())), Set.of("T12"), off);
         out.changed(
                 "weaken",
                 "indexed under power",
-                p,
                 s,
                 new Action.Index(a.items(), a.times(), true),
-                Set.of("L6"),
-                Set.of(s.id()));
+                "L6");
     }
 
     private void fetched(Step s, Action.Prepare a) {
@@ -426,7 +366,6 @@ final class PartFaults {
                         out.changed(
                                 "forget",
                                 tool + " not fetched",
-                                p,
                                 s,
                                 new Action.Prepare(rest),
                                 aid ? Set.of("L14") : Set.of("T6"),
@@ -441,19 +380,10 @@ final class PartFaults {
         out.changed(
                 "other-chemical",
                 "a detergent as grease",
-                p,
                 s,
                 new Action.Lubricate(a.items(), "sudmere-n"),
-                Set.of("T8"),
-                Set.of(s.id()));
-        out.changed(
-                "weaken",
-                "grease not named",
-                p,
-                s,
-                new Action.Lubricate(a.items(), null),
-                Set.of("T8"),
-                Set.of(s.id()));
+                "T8");
+        out.changed("weaken", "grease not named", s, new Action.Lubricate(a.items(), null), "T8");
         for (Part dry : r.sheet().parts()) {
             boolean never =
                     !dry.fitting().lubrication().isEmpty()
@@ -464,11 +394,9 @@ final class PartFaults {
                 out.changed(
                         "forget",
                         dry.name() + " greased though it stays dry",
-                        p,
                         s,
                         new Action.Lubricate(more, a.chemical()),
-                        Set.of("T8"),
-                        Set.of(s.id()));
+                        "T8");
             }
         }
         for (String item : a.items()) {
@@ -476,19 +404,8 @@ final class PartFaults {
             if (part != null
                     && part.fitting().lubrication().stream()
                             .anyMatch(x -> !x.never() && x.frequency().dueIn(p.kind()))) {
-                List<String> rest = Reading.without(a.items(), item);
-                out.fault(
-                        "forget",
-                        item + " not greased",
-                        p,
-                        rest.isEmpty()
-                                ? List.of(new Edit.Delete(s.id()))
-                                : List.of(
-                                        new Edit.Change(
-                                                s.id(),
-                                                s.with(new Action.Lubricate(rest, a.chemical())))),
-                        Set.of("T8"),
-                        Set.of());
+                List<Edit> less = Reading.left(s, item);
+                out.fault("forget", item + " not greased", less, Set.of("T8"), Set.of());
             }
         }
     }
@@ -527,7 +444,6 @@ final class PartFaults {
             out.fault(
                     "weaken",
                     "caution left out at " + s.id(),
-                    p,
                     List.of(new Edit.Change(s.id(), bare)),
                     Set.of("L13"),
                     Set.of(s.id()));
@@ -546,7 +462,6 @@ final class PartFaults {
             out.fault(
                     "weaken",
                     "one person for two at " + s.id(),
-                    p,
                     List.of(new Edit.Change(s.id(), alone)),
                     Set.of("L10"),
                     Set.of(s.id()));

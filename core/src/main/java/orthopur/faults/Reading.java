@@ -14,6 +14,7 @@ import orthopur.machine.Part;
 import orthopur.machine.Passage;
 import orthopur.machine.Surface;
 import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 
@@ -147,5 +148,31 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
 
     static List<String> without(List<String> all, String one) {
         return all.stream().filter(x -> !x.equals(one)).toList();
+    }
+
+    /** One thing left out of a step; the step itself where nothing else is in it. */
+    static List<Edit> left(Step s, String name) {
+        Action less =
+                switch (s.action()) {
+                    case Action.Measure a -> new Action.Measure(without(a.checks(), name));
+                    case Action.Unlock a -> new Action.Unlock(without(a.energies(), name));
+                    case Action.Operate a ->
+                            new Action.Operate(a.mode(), without(a.energies(), name), a.items());
+                    case Action.Isolate a -> new Action.Isolate(without(a.energies(), name));
+                    case Action.Lock a ->
+                            new Action.Lock(
+                                    without(a.energies(), name), a.locks(), a.secondMeasure());
+                    case Action.Relieve a -> new Action.Relieve(without(a.energies(), name));
+                    case Action.Prove a -> new Action.Prove(without(a.energies(), name));
+                    case Action.CoolDown a ->
+                            new Action.CoolDown(
+                                    without(a.energies(), name), a.below(), a.standing());
+                    default -> s.action().withItems(without(s.action().items(), name));
+                };
+        boolean empty =
+                less.items().isEmpty()
+                        && less.energies().isEmpty()
+                        && !(less instanceof Action.Measure m && !m.checks().isEmpty());
+        return List.of(empty ? new Edit.Delete(s.id()) : new Edit.Change(s.id(), s.with(less)));
     }
 }

@@ -66,13 +66,7 @@ final class SolutionFaults {
             for (double f : SHARES) {
                 double mg = Math.floor(least.mgPerL() * f * 100) / 100;
                 out.changed(
-                        "weaken",
-                        mg + " mg/L",
-                        p,
-                        s,
-                        with(a, x.withStrength(new Strength(mg))),
-                        Set.of("S1"),
-                        here);
+                        "weaken", mg + " mg/L", s, with(a, x.withStrength(new Strength(mg))), "S1");
             }
         }
         if (c.label().most() instanceof Strength most) {
@@ -80,11 +74,9 @@ final class SolutionFaults {
                 out.changed(
                         "strengthen",
                         most.mgPerL() * f + " mg/L",
-                        p,
                         s,
                         with(a, x.withStrength(new Strength(most.mgPerL() * f))),
-                        Set.of("S2"),
-                        here);
+                        "S2");
             }
         }
         Temperature least =
@@ -95,34 +87,22 @@ final class SolutionFaults {
             out.changed(
                     "weaken",
                     "cold",
-                    p,
                     s,
                     with(a, x.withTemperature(new Temperature(least.celsius() * f))),
-                    Set.of("S1"),
-                    here);
+                    "S1");
         }
         if (x.temperature() != null) {
             out.changed(
                     "other-unit",
                     "°F for °C",
-                    p,
                     s,
                     with(a, x.withTemperature(Temperature.ofFahrenheit(x.temperature().celsius()))),
-                    Set.of("S1"),
-                    here);
+                    "S1");
         }
-        out.changed(
-                "other-unit",
-                "% for mg/L",
-                p,
-                s,
-                with(a, x.withStrength(new Share(2))),
-                Set.of("S1"),
-                here);
+        out.changed("other-unit", "% for mg/L", s, with(a, x.withStrength(new Share(2))), "S1");
         out.changed(
                 "not-stated",
                 "strength",
-                p,
                 s,
                 with(
                         a,
@@ -133,23 +113,19 @@ final class SolutionFaults {
                                 x.ph(),
                                 x.volume(),
                                 x.vessel())),
-                Set.of("S1"),
-                here);
+                "S1");
         out.changed(
                 "not-stated",
                 "temperature",
-                p,
                 s,
                 with(
                         a,
                         new Solution(
                                 x.chemical(), x.strength(), null, x.ph(), x.volume(), x.vessel())),
-                Set.of("S1"),
-                here);
+                "S1");
         out.changed(
                 "not-stated",
                 "product",
-                p,
                 s,
                 with(
                         a,
@@ -160,12 +136,10 @@ final class SolutionFaults {
                                 x.ph(),
                                 x.volume(),
                                 x.vessel())),
-                Set.of("S1"),
-                here);
+                "S1");
         out.changed(
                 "not-stated",
                 "how much is made",
-                p,
                 s,
                 with(
                         a,
@@ -176,13 +150,11 @@ final class SolutionFaults {
                                 x.ph(),
                                 null,
                                 x.vessel())),
-                Set.of("S12"),
-                here);
+                "S12");
         if (c.kind() == ChemicalKind.CHLORINE) {
             out.changed(
                     "not-stated",
                     "pH",
-                    p,
                     s,
                     with(
                             a,
@@ -193,13 +165,11 @@ final class SolutionFaults {
                                     null,
                                     x.volume(),
                                     x.vessel())),
-                    Set.of("S1"),
-                    here);
+                    "S1");
             for (double ph : new double[] {10.1, 11, 12.5}) {
                 out.changed(
                         "weaken",
                         "pH " + ph,
-                        p,
                         s,
                         with(
                                 a,
@@ -210,8 +180,7 @@ final class SolutionFaults {
                                         new Ph(ph),
                                         x.volume(),
                                         x.vessel())),
-                        Set.of("S1"),
-                        here);
+                        "S1");
             }
         }
         for (Chemical other : r.chemicals().values()) {
@@ -221,7 +190,6 @@ final class SolutionFaults {
                 out.changed(
                         "other-chemical",
                         other.name() + " for the sanitizer",
-                        p,
                         s,
                         with(
                                 a,
@@ -243,7 +211,6 @@ final class SolutionFaults {
                 out.changed(
                         "weaken",
                         seconds + " s of contact",
-                        p,
                         s,
                         new Action.Sanitize(
                                 a.items(),
@@ -251,18 +218,15 @@ final class SolutionFaults {
                                 a.method(),
                                 Duration.ofSeconds(seconds),
                                 a.readings()),
-                        Set.of("S3"),
-                        here);
+                        "S3");
             }
         }
         out.changed(
                 "not-stated",
                 "contact",
-                p,
                 s,
                 new Action.Sanitize(a.items(), x, a.method(), null, a.readings()),
-                Set.of("S3"),
-                here);
+                "S3");
         for (Action.Reading reading :
                 List.of(Action.Reading.STRENGTH, Action.Reading.TEMPERATURE)) {
             Set<Action.Reading> fewer = new HashSet<>(a.readings());
@@ -270,27 +234,22 @@ final class SolutionFaults {
             out.changed(
                     "forget",
                     reading + " not read",
-                    p,
                     s,
                     new Action.Sanitize(a.items(), x, a.method(), a.contact(), fewer),
-                    Set.of("S9"),
-                    here);
+                    "S9");
         }
         for (double t : new double[] {60, 65, 70, 74, 76.9}) {
             out.changed(
                     "other-chemical",
                     "water at " + t + " °C",
-                    p,
                     s,
                     with(a, new Solution(null, null, new Temperature(t), null, x.volume(), null)),
-                    Set.of("S8"),
-                    here);
+                    "S8");
         }
         for (long t : new long[] {1, 10, 20, 29}) {
             out.changed(
                     "other-chemical",
                     "hot water for " + t + " s",
-                    p,
                     s,
                     new Action.Sanitize(
                             a.items(),
@@ -298,23 +257,20 @@ final class SolutionFaults {
                             a.method(),
                             Duration.ofSeconds(t),
                             a.readings()),
-                    Set.of("S8"),
-                    here);
+                    "S8");
         }
         out.benign(
                 "lengthen",
                 "longer contact",
-                p,
-                List.of(
-                        new Edit.Change(
-                                s.id(),
-                                s.with(
-                                        new Action.Sanitize(
-                                                a.items(),
-                                                x,
-                                                a.method(),
-                                                Duration.ofMinutes(20),
-                                                a.readings())))));
+                new Edit.Change(
+                        s.id(),
+                        s.with(
+                                new Action.Sanitize(
+                                        a.items(),
+                                        x,
+                                        a.method(),
+                                        Duration.ofMinutes(20),
+                                        a.readings()))));
         acid(place, s, a, c);
         clash(s, a, c);
     }
@@ -348,7 +304,6 @@ final class SolutionFaults {
                     out.fault(
                             "insert",
                             other.name() + " on " + item + " after chlorine",
-                            p,
                             List.of(new Edit.InsertBefore(next, acid)),
                             Set.of("S4"),
                             Set.of("zz-acid"));
@@ -436,7 +391,6 @@ final class SolutionFaults {
             out.fault(
                     "other-place",
                     c.name() + " onto " + other.name() + " in a tub",
-                    p,
                     List.of(
                             new Edit.InsertBefore(s.id(), out1),
                             new Edit.InsertBefore(s.id(), fill),
@@ -459,27 +413,22 @@ final class SolutionFaults {
             out.changed(
                     "weaken",
                     "cold wash",
-                    p,
                     s,
                     wash(a, x.withTemperature(new Temperature(least.celsius() * f))),
-                    Set.of("S7"),
-                    here);
+                    "S7");
         }
         out.changed(
                 "not-stated",
                 "wash temperature",
-                p,
                 s,
                 wash(
                         a,
                         new Solution(
                                 x.chemical(), x.strength(), null, x.ph(), x.volume(), x.vessel())),
-                Set.of("S7"),
-                here);
+                "S7");
         out.changed(
                 "not-stated",
                 "strength of the wash",
-                p,
                 s,
                 wash(
                         a,
@@ -490,26 +439,21 @@ final class SolutionFaults {
                                 x.ph(),
                                 x.volume(),
                                 x.vessel())),
-                Set.of("S12"),
-                here);
+                "S12");
         if (c.label().least() instanceof Share low && c.label().most() instanceof Share high) {
             out.changed(
                     "weaken",
                     "thin wash",
-                    p,
                     s,
                     wash(a, x.withStrength(new Share(low.percent() * 0.9))),
-                    Set.of("S15"),
-                    here);
+                    "S15");
             if (high.percent() < 90) {
                 out.changed(
                         "strengthen",
                         "thick wash",
-                        p,
                         s,
                         wash(a, x.withStrength(new Share(high.percent() * 1.1))),
-                        Set.of("S15"),
-                        here);
+                        "S15");
             }
         }
         for (Chemical other : r.chemicals().values()) {
@@ -565,34 +509,24 @@ final class SolutionFaults {
             out.changed(
                     "other-chemical",
                     other.name() + " where the sheet forbids it",
-                    p,
                     s,
                     changed,
-                    Set.of("S6"),
-                    Set.of(s.id()));
+                    "S6");
         }
         if (material) {
             out.changed(
                     "other-chemical",
                     other.name() + " on a material that does not bear it",
-                    p,
                     s,
                     changed,
-                    Set.of("S5"),
-                    Set.of(s.id()));
+                    "S5");
         }
         if (other.kind() == ChemicalKind.CAUSTIC || other.kind() == ChemicalKind.ACID) {
             boolean first =
                     r.steps().stream().noneMatch(y -> other.id().equals(y.action().chemical()));
             if (first && !p.ppe().containsAll(other.ppe())) {
                 out.changed(
-                        "other-chemical",
-                        other.name() + " without its gloves",
-                        p,
-                        s,
-                        changed,
-                        Set.of("L12"),
-                        Set.of(s.id()));
+                        "other-chemical", other.name() + " without its gloves", s, changed, "L12");
             }
         }
     }
@@ -616,13 +550,7 @@ final class SolutionFaults {
                                         });
         if (broken) {
             out.changed(
-                    "other-way",
-                    m + " where the sheet forbids it at " + s.id(),
-                    p,
-                    s,
-                    changed,
-                    Set.of("S6"),
-                    Set.of(s.id()));
+                    "other-way", m + " where the sheet forbids it at " + s.id(), s, changed, "S6");
         }
     }
 
@@ -639,14 +567,12 @@ final class SolutionFaults {
                 out.changed(
                         "weaken",
                         "short soak",
-                        p,
                         s,
                         new Action.Soak(
                                 a.items(),
                                 a.solution(),
                                 Duration.ofSeconds((long) (needed.toSeconds() * f))),
-                        Set.of("S15"),
-                        Set.of(s.id()));
+                        "S15");
             }
         }
         int collect = r.first(place, (x, y) -> y instanceof Action.Collect);
@@ -654,7 +580,6 @@ final class SolutionFaults {
             out.fault(
                     "drop",
                     "soak never collected",
-                    p,
                     List.of(new Edit.Delete(r.steps().get(collect).id())),
                     Set.of("C21"),
                     Set.of());
@@ -669,46 +594,37 @@ final class SolutionFaults {
                         out.changed(
                                 "weaken",
                                 f + " × the volume",
-                                p,
                                 s,
                                 new Action.ChaseOut(
                                         a.items(),
                                         Volume.ofLitres(k.volume().litres() * f),
                                         a.product()),
-                                Set.of("C15"),
-                                Set.of(s.id()));
+                                "C15");
                     }
                     out.changed(
                             "not-stated",
                             "how much is thrown away",
-                            p,
                             s,
                             new Action.ChaseOut(a.items(), null, a.product()),
-                            Set.of("C15"),
-                            Set.of(s.id()));
+                            "C15");
                     out.changed(
                             "swap",
                             "another side's product",
-                            p,
                             s,
                             new Action.ChaseOut(a.items(), a.volume(), "another drink"),
-                            Set.of("C17"),
-                            Set.of(s.id()));
+                            "C17");
                     out.changed(
                             "not-stated",
                             "the product",
-                            p,
                             s,
                             new Action.ChaseOut(a.items(), a.volume(), null),
-                            Set.of("C17"),
-                            Set.of(s.id()));
+                            "C17");
                 }
             }
         }
         out.fault(
                 "drop",
                 "not chased out",
-                p,
                 List.of(new Edit.Delete(s.id())),
                 Set.of("C15"),
                 Set.of());
@@ -726,7 +642,6 @@ final class SolutionFaults {
             out.fault(
                     "drop",
                     "not washed out: " + a.places(),
-                    p,
                     List.of(new Edit.Delete(s.id())),
                     Set.of("C23"),
                     Set.of(r.steps().get(use).id()));

@@ -90,6 +90,29 @@ public sealed interface Action {
         return List.of();
     }
 
+    /** The same with other items; itself where it names none. */
+    default Action withItems(List<String> items) {
+        return switch (this) {
+            case Remove a -> new Remove(items, a.count(), a.destination());
+            case Install a -> new Install(items, a.count(), a.pattern());
+            case Shift a -> new Shift(items);
+            case Return a -> new Return(items);
+            case Mark a -> new Mark(items);
+            case Index a -> new Index(items, a.times(), a.powered());
+            case DryClean a -> new DryClean(items);
+            case Wash a -> new Wash(items, a.solution(), a.method(), a.tool(), a.direction());
+            case Soak a -> new Soak(items, a.solution(), a.dwell());
+            case Collect a -> new Collect(items);
+            case Rinse a -> new Rinse(items, a.water(), a.method(), a.endPoint());
+            case Inspect a -> new Inspect(items);
+            case Sanitize a ->
+                    new Sanitize(items, a.solution(), a.method(), a.contact(), a.readings());
+            case Dry a -> new Dry(items, a.method(), a.time());
+            case Lubricate a -> new Lubricate(items, a.chemical());
+            default -> this;
+        };
+    }
+
     /** The liquid that the step uses, if it uses one. */
     default @Nullable Solution solution() {
         return null;

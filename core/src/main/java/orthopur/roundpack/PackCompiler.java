@@ -8,6 +8,7 @@ import java.util.Set;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Check;
+import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.mixing.SanitizerLimit;
@@ -41,12 +42,18 @@ public final class PackCompiler {
         this.phases = Phases.of(procedure);
     }
 
+    /** For the machine as it is fitted: what only another option has is not on the tablet. */
     public static RoundPack compile(
-            Procedure procedure,
+            Procedure written,
             int version,
-            MachineSheet sheet,
+            MachineSheet whole,
             Context context,
             List<Instrument> instruments) {
+        Configuration fitted = Configuration.fitted(whole);
+        MachineSheet sheet = fitted.of(whole);
+        Procedure procedure =
+                written.withSteps(
+                        written.steps().stream().filter(s -> fitted.holds(s.when())).toList());
         PackCompiler c = new PackCompiler(procedure, sheet, context);
         List<PackStep> steps = new ArrayList<>();
         for (int i = 0; i < procedure.steps().size(); i++) {
@@ -93,7 +100,7 @@ public final class PackCompiler {
                 timer(a),
                 a instanceof Action.Collect c ? soakOf(place, c.items()) : null,
                 a instanceof Action.Sanitize z ? reading(z) : null,
-                a instanceof Action.Measure m ? checks(m) : List.of(),
+                checks(a),
                 a instanceof Action.Prepare p ? p.things() : List.of(),
                 where(a));
     }
@@ -160,6 +167,10 @@ public final class PackCompiler {
                                             : ", " + s.solution().vessel()),
                             seconds(s.dwell()),
                             false);
+            case Action.Circulate c when c.dwell() != null ->
+                    new Timer(sheet.names(c.items()) + " circulating", seconds(c.dwell()), false);
+            case Action.CoolDown c when c.standing() != null ->
+                    new Timer(sheet.names(c.energies()) + " cooling", seconds(c.standing()), false);
             case Action.Dry d when d.time() != null ->
                     new Timer(sheet.names(d.items()) + " drying", seconds(d.time()), false);
             case Action.Sanitize z when z.contact() != null ->
@@ -222,9 +233,15 @@ public final class PackCompiler {
                 planned);
     }
 
-    private List<CheckPlan> checks(Action.Measure m) {
+    private List<CheckPlan> checks(Action a) {
+        List<String> made =
+                switch (a) {
+                    case Action.Measure m -> m.checks();
+                    case Action.FunctionTest t -> t.checks();
+                    default -> List.of();
+                };
         return sheet.sheet().checks().stream()
-                .filter(c -> m.checks().contains(c.id()))
+                .filter(c -> made.contains(c.id()))
                 .map(c -> new CheckPlan(c.id(), c.name(), c.least(), c.most(), c.unit()))
                 .toList();
     }
@@ -232,8 +249,13 @@ public final class PackCompiler {
     private List<String> where(Action a) {
         Set<String> parts = new LinkedHashSet<>();
         for (String item : a.items()) {
+            int passage = sheet.passageNamed(item);
             int s = sheet.surfaceNamed(item);
-            parts.add(s < 0 ? item : sheet.part(sheet.ownerOf(s)).id());
+            if (passage >= 0) {
+                sheet.wettedIn(passage).forEach(w -> parts.add(sheet.part(sheet.ownerOf(w)).id()));
+            } else {
+                parts.add(s < 0 ? item : sheet.part(sheet.ownerOf(s)).id());
+            }
         }
         if (a instanceof Action.Measure m) {
             sheet.sheet().checks().stream()

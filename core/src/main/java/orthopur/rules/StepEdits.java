@@ -41,21 +41,17 @@ public final class StepEdits {
     public static @Nullable Edit addItems(Step step, List<String> more) {
         List<String> items = new ArrayList<>(step.action().items());
         more.stream().filter(i -> !items.contains(i)).forEach(items::add);
-        Action wider =
+        boolean treats =
                 switch (step.action()) {
-                    case Action.DryClean a -> new Action.DryClean(items);
-                    case Action.Wash a ->
-                            new Action.Wash(
-                                    items, a.solution(), a.method(), a.tool(), a.direction());
-                    case Action.Rinse a ->
-                            new Action.Rinse(items, a.water(), a.method(), a.endPoint());
-                    case Action.Inspect a -> new Action.Inspect(items);
-                    case Action.Sanitize a ->
-                            new Action.Sanitize(
-                                    items, a.solution(), a.method(), a.contact(), a.readings());
-                    case Action.Dry a -> new Action.Dry(items, a.method(), a.time());
-                    default -> null;
+                    case Action.DryClean a -> true;
+                    case Action.Wash a -> true;
+                    case Action.Rinse a -> true;
+                    case Action.Inspect a -> true;
+                    case Action.Sanitize a -> true;
+                    case Action.Dry a -> true;
+                    default -> false;
                 };
+        Action wider = treats ? step.action().withItems(items) : null;
         return wider == null ? null : new Edit.Change(step.id(), step.with(wider));
     }
 

@@ -112,6 +112,15 @@ final class Browser implements AutoCloseable {
                         """);
     }
 
+    /** Begins, or goes on with, the round of a procedure from the floor's first screen. */
+    void round(Pattern title) {
+        page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(title))
+                .getByRole(AriaRole.BUTTON)
+                .first()
+                .click();
+    }
+
     /** The words at the head of the floor's step. */
     String floorStep() {
         return page.locator(".floor-verb").innerText();

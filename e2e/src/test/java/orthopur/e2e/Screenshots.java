@@ -31,11 +31,20 @@ public final class Screenshots {
             b.button(Pattern.compile("^Step 21 Sanitize")).click();
             b.page.getByLabel("Strength").waitFor();
             take(b, "workbench-step");
+            b.go("/procedures/qk-ov1-draft/1");
+            b.button(Pattern.compile("^Mend all")).waitFor();
+            take(b, "workbench-oven");
+            b.go("/rulebook?find=chlorine");
+            b.page.getByRole(AriaRole.TABLE).waitFor();
+            take(b, "rulebook");
+            b.go("/chemicals");
+            b.page.locator(".can").first().waitFor();
+            take(b, "chemicals");
             b.go("/floor");
-            b.button("Start the round").waitFor();
+            b.button("Start the round").first().waitFor();
             b.page.setViewportSize(1024, 768);
             take(b, "floor-machines");
-            b.button("Start the round").click();
+            b.round(Pattern.compile("Disc slicer, end of shift"));
             b.page.locator(".floor-verb").waitFor();
             while (!b.floorStep().contains("Remove")) {
                 b.plainStep();

@@ -10,9 +10,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
+import orthopur.machine.Configuration;
+import orthopur.machine.MachineSheet;
+import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Remedy;
 import orthopur.procedure.Step;
+import orthopur.roundpack.PackCompiler;
+import orthopur.roundpack.RoundPack;
 import orthopur.runthrough.Finding;
 import orthopur.verdict.Verdict;
 
@@ -62,6 +67,29 @@ class AllDemosTest {
             }
         }
         assertTrue(offered > 1, name + " offers " + offered);
+    }
+
+    /** The tablet gets the machine as it is fitted, and every piece that comes off comes back. */
+    @ParameterizedTest
+    @FieldSource("APPROVED")
+    void theTabletGetsWhatIsFitted(String name) {
+        Procedure p = DemoSite.procedure(name);
+        MachineSheet sheet = DemoSite.sheet(p.sheet());
+        RoundPack pack = PackCompiler.compile(p, 1, sheet, DemoSite.CONTEXT, List.of());
+        assertEquals(p.steps().size(), pack.steps().size());
+        Set<String> off = new HashSet<>();
+        Set<String> on = new HashSet<>();
+        pack.steps().forEach(s -> s.off().forEach(x -> off.add(x.key())));
+        pack.steps().forEach(s -> s.on().forEach(x -> on.add(x.key())));
+        assertEquals(off, on);
+        Configuration fitted = Configuration.fitted(sheet);
+        Set<String> there = new HashSet<>();
+        fitted.of(sheet).parts().forEach(x -> there.add(x.id()));
+        pack.parts().forEach(t -> assertTrue(there.contains(t.part()), t.part()));
+        pack.steps().forEach(s -> assertTrue(!s.title().isBlank(), s.id()));
+        long readings =
+                p.steps().stream().filter(s -> s.action() instanceof Action.Sanitize).count();
+        assertEquals(readings, pack.steps().stream().filter(s -> s.reading() != null).count());
     }
 
     @Test

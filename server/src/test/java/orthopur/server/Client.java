@@ -50,6 +50,11 @@ public final class Client {
         }
     }
 
+    /** Text as a tree. */
+    public static JsonNode json(String text) throws java.io.IOException {
+        return JSON.readTree(text);
+    }
+
     public Answer read(String path) {
         return send(get(path), null);
     }

@@ -44,6 +44,10 @@ public final class CleanVessel extends BookRule {
                         v == null
                                 ? "What the day left in it goes onto the parts."
                                 : "The sanitizer is spent on the soil, and the part takes the rest up again.")
+                .under(
+                        m.exposed().isEmpty()
+                                ? null
+                                : out.onItem(m.surfaceIds(m.exposed()).getFirst(), "S13"))
                 .deny(sanitizes ? m.exposed() : List.of())
                 .propose(
                         "Wash it out first",

@@ -35,7 +35,7 @@ public final class InstallOrder extends BookRule {
                 boolean inTime = here >= 0 && here < m.parts().indexOf(p);
                 // One of several missing is a matter of the count (T2), not of the order.
                 boolean allOff = m.night().off(q) == other.count();
-                if (before && !overridden && allOff && !inTime) {
+                if (before && !overridden && allOff && !inTime && comes(m, other.id())) {
                     late.add(other.id());
                 }
             }
@@ -43,6 +43,12 @@ public final class InstallOrder extends BookRule {
                 report(m, part, late, out);
             }
         }
+    }
+
+    /** What never comes back at all is missing (T2), not late. */
+    private static boolean comes(Moment m, String part) {
+        return m.action().items().contains(part)
+                || m.later(a -> a instanceof Action.Install && a.items().contains(part));
     }
 
     private void report(Moment m, Part part, List<String> late, Findings out) {

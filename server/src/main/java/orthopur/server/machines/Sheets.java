@@ -16,9 +16,12 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
+import orthopur.formats.FormatError;
 import orthopur.formats.SheetFormat;
 import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
+import orthopur.machine.SiteFit;
 import orthopur.runthrough.Context;
 import orthopur.server.platform.Said;
 
@@ -105,6 +108,10 @@ public class Sheets {
      */
     @Transactional
     public void add(MachineSheet sheet) {
+        List<Problem> problems = SiteFit.check(sheet, surroundings().chemicals());
+        if (!problems.isEmpty()) {
+            throw new FormatError(problems);
+        }
         int inserted =
                 db.insertInto(SHEET)
                         .set(SHEET.CODE, sheet.code())

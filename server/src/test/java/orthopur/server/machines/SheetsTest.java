@@ -93,4 +93,19 @@ class SheetsTest {
                                 "{\"revision\":2,\"pin\":\"4711\"}")
                         .status());
     }
+
+    @Test
+    void aSheetThatNothingOfThisSiteMayCleanIsRefusedWithEveryReason() throws Exception {
+        String golden =
+                text().replace("\"QK-SL1\"", "\"QK-AU1\"")
+                        .replace(
+                                "\"id\" : \"collar-face\"",
+                                "\"banned\" : [\"halvern-h12\", \"palimar-q10\", \"ozelle-p5\","
+                                        + " \"ambrivo-i175\"], \"id\" : \"collar-face\"");
+        Client.Answer a = Client.ilse(mvc).post_("/api/files", golden);
+        assertEquals(422, a.status(), a.body().toString());
+        assertTrue(
+                a.body().toString().contains("owns nothing that sanitizes"), a.body().toString());
+        assertThrows(Said.class, () -> sheets.newest("QK-AU1"));
+    }
 }

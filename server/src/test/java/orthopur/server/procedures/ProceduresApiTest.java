@@ -196,4 +196,61 @@ class ProceduresApiTest {
                 maren.post_("/api/procedures/qk-sl1-end-of-shift/versions", "{\"from\":1}")
                         .status());
     }
+
+    /**
+     * Every edit that is offered on every demo draft, applied as a client would, is judged better.
+     */
+    @Test
+    void everyOfferedEditOnEveryDraftHelpsOverTheApi() throws Exception {
+        int tried = 0;
+        for (String name : List.of("qk-sl1", "qk-sw1", "qk-ov1", "qk-fl1", "qk-ds1")) {
+            ObjectNode draft = (ObjectNode) Client.json(file(name + "-draft"));
+            JsonNode before = ilse.post_("/api/verify", draft.toString()).body();
+            for (JsonNode finding : before.get("findings")) {
+                for (JsonNode remedy : finding.get("remedies")) {
+                    ObjectNode mended = draft.deepCopy();
+                    mended.set("steps", applied(draft.withArray("steps"), remedy.get("edits")));
+                    JsonNode after = ilse.post_("/api/verify", mended.toString()).body();
+                    int stops = after.get("stops").asInt() - before.get("stops").asInt();
+                    int fixes = after.get("fixes").asInt() - before.get("fixes").asInt();
+                    assertTrue(
+                            stops < 0 || stops == 0 && fixes < 0,
+                            name + " " + remedy.get("label") + " " + stops + " " + fixes);
+                    tried++;
+                }
+            }
+        }
+        assertTrue(tried > 20, "tried " + tried);
+    }
+
+    private static ArrayNode applied(ArrayNode steps, JsonNode edits) {
+        List<JsonNode> now = new ArrayList<>();
+        steps.forEach(now::add);
+        for (JsonNode e : edits) {
+            JsonNode moved = e.get("step");
+            if (!e.get("edit").asText().equals("insert-before")) {
+                int at = place(now, e.get("id"));
+                JsonNode old = now.remove(at);
+                if (e.get("edit").asText().equals("change")) {
+                    now.add(at, moved);
+                }
+                moved = old;
+            }
+            if (e.get("edit").asText().matches("insert-before|move")) {
+                now.add(e.has("before") ? place(now, e.get("before")) : now.size(), moved);
+            }
+        }
+        ArrayNode result = steps.arrayNode();
+        now.forEach(result::add);
+        return result;
+    }
+
+    private static int place(List<JsonNode> steps, JsonNode id) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).get("id").equals(id)) {
+                return i;
+            }
+        }
+        throw new AssertionError("no step " + id);
+    }
 }
