@@ -2,6 +2,7 @@ import "./chemicals.css";
 import { useQuery } from "@tanstack/react-query";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../app/filters";
+import { useSite } from "../app/session";
 
 type Chemical = Schemas["ChemicalView"];
 
@@ -10,6 +11,7 @@ export default function Chemicals() {
   const [filter, set] = useFilters();
   const word = filter("find");
   const use = filter("for");
+  const site = useSite();
   const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
   if (chemicals.isError) {
     return (
@@ -35,7 +37,7 @@ export default function Chemicals() {
   return (
     <main className="page">
       <div className="page-head">
-        <h1>Chemicals</h1>
+        <h1>Chemicals and vessels</h1>
         <p className="quiet">The label on the can stands above what is written here.</p>
       </div>
       <div className="filters">
@@ -95,6 +97,30 @@ export default function Chemicals() {
           </li>
         ))}
       </ul>
+      {site.data && site.data.vessels.length > 0 && use === "" && word === "" && (
+        <section className="vessels" aria-label="Sinks, buckets and baths">
+          <h2>Sinks, buckets and baths</h2>
+          <p className="quiet">A step that makes more than a vessel holds is found before it runs over.</p>
+          <table className="table">
+            <thead>
+              <tr>
+                <th scope="col">Name in procedures</th>
+                <th scope="col">What it is</th>
+                <th scope="col">To the brim</th>
+              </tr>
+            </thead>
+            <tbody>
+              {site.data.vessels.map((v) => (
+                <tr key={v.name}>
+                  <td>{v.name}</td>
+                  <td>{v.kind}</td>
+                  <td>{v.brim}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
     </main>
   );
 }

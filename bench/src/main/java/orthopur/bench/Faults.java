@@ -60,7 +60,7 @@ public final class Faults {
         List<Chemical> chemicals =
                 ChemicalsFormat.read(Files.readString(demo.resolve("chemicals.json")));
         Site site = Site.read(Files.readString(demo.resolve("site.json")));
-        Context context = new Context(PublicCodes.book(), chemicals, site.mains().hardness());
+        Context context = site.context(PublicCodes.book(), chemicals);
         Map<String, Chemical> byId =
                 chemicals.stream().collect(Collectors.toMap(Chemical::id, Function.identity()));
         Tally tally = new Tally();

@@ -33,10 +33,7 @@ final class SiteFiles {
         this.root = root;
         this.chemicals = ChemicalsFormat.read(read(root.resolve("chemicals.json")));
         this.context =
-                new Context(
-                        PublicCodes.book(),
-                        chemicals,
-                        Site.read(read(root.resolve("site.json"))).mains().hardness());
+                Site.read(read(root.resolve("site.json"))).context(PublicCodes.book(), chemicals);
     }
 
     static SiteFiles around(Path file) {

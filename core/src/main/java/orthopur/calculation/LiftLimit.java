@@ -39,7 +39,11 @@ final class LiftLimit implements Calculation {
                                     in.read("horizontal", UnitText::length).centimetres(),
                                     in.read("vertical", UnitText::length).centimetres(),
                                     in.read("travel", UnitText::length).centimetres(),
-                                    in.number("asymmetry", "deg", 0, 180),
+                                    in.number(
+                                            "asymmetry",
+                                            in.text("asymmetry").endsWith("°") ? "°" : "deg",
+                                            0,
+                                            180),
                                     Lifting.Coupling.valueOf(
                                             in.choice("coupling", "good", "fair", "poor")
                                                     .toUpperCase(Locale.ROOT)),

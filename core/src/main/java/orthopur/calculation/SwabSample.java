@@ -36,6 +36,13 @@ final class SwabSample implements Calculation {
                                 .filter(s -> !s.isEmpty())
                                 .distinct()
                                 .toList());
+        if (sites.size() == 1 && sites.getFirst().matches("[0-9]{1,3}")) {
+            int many = Integer.parseInt(sites.getFirst());
+            sites.clear();
+            for (int i = 1; i <= many; i++) {
+                sites.add("site " + i);
+            }
+        }
         if (sites.isEmpty() || sites.size() > 1000) {
             throw new RefusedInput("sites", "The input sites names no site.", "1 to 1,000 names");
         }

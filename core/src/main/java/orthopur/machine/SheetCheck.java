@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import orthopur.Nullable;
 
 /**
  * Checks a sheet before any procedure is run against it: ids that stand twice or name nothing,
@@ -28,6 +29,8 @@ public final class SheetCheck {
         c.references();
         c.circles();
         c.energies();
+        c.options();
+        c.passages();
         return List.copyOf(c.problems);
     }
 
@@ -169,6 +172,69 @@ public final class SheetCheck {
             }
             if (energy.fedBy() != null && !known.contains(energy.fedBy())) {
                 say(at + "/fedBy", "There is no energy \"" + energy.fedBy() + "\" on this sheet.");
+            }
+        }
+    }
+
+    /**
+     * A condition that no option fulfils would take its part out of every judgement, unseen; so
+     * each has to name an option of this sheet.
+     */
+    private void options() {
+        Set<String> known = new HashSet<>();
+        for (int g = 0; g < sheet.optionGroups().size(); g++) {
+            OptionGroup group = sheet.optionGroups().get(g);
+            group.options().forEach(o -> known.add(group.id() + "=" + o.id()));
+            if (!known.contains(group.id() + "=" + group.fitted())) {
+                say(
+                        "/optionGroups/" + g + "/fitted",
+                        "\"" + group.fitted() + "\" is no option of " + group.name() + ".");
+            }
+        }
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            Part part = sheet.parts().get(p);
+            condition(known, part.when(), "/parts/" + p + "/when");
+            for (int i = 0; i < part.fitting().after().size(); i++) {
+                known(part.fitting().after().get(i), "/parts/" + p + "/assembly/after/" + i);
+            }
+            if (part.fitting().pair() != null) {
+                known(part.fitting().pair(), "/parts/" + p + "/assembly/pair");
+            }
+        }
+        for (int e = 0; e < sheet.energies().size(); e++) {
+            condition(known, sheet.energies().get(e).when(), "/energies/" + e + "/when");
+        }
+    }
+
+    private void condition(Set<String> known, @Nullable String when, String pointer) {
+        if (when != null && !known.contains(when)) {
+            say(pointer, "The sheet has no option \"" + when + "\"; it would never be there.");
+        }
+    }
+
+    private void known(String part, String pointer) {
+        if (!parts.containsKey(part)) {
+            say(pointer, "There is no part \"" + part + "\" on this sheet.");
+        }
+    }
+
+    private void passages() {
+        Set<String> ids = new HashSet<>(parts.keySet());
+        ids.addAll(owners.keySet());
+        for (int k = 0; k < sheet.passages().size(); k++) {
+            Passage passage = sheet.passages().get(k);
+            unique(ids, passage.id(), "/passages/" + k + "/id");
+            if (passage.volume().litres() <= 0) {
+                say("/passages/" + k + "/volume", passage.name() + " holds 0 L; it holds more.");
+            }
+            for (int i = 0; i < passage.surfaces().size(); i++) {
+                if (!owners.containsKey(passage.surfaces().get(i))) {
+                    say(
+                            "/passages/" + k + "/surfaces/" + i,
+                            "There is no surface \""
+                                    + passage.surfaces().get(i)
+                                    + "\" on this sheet.");
+                }
             }
         }
     }

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Configuration;
+import orthopur.machine.Vessel;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Strength;
 import orthopur.rulebook.RuleBook;
@@ -21,6 +22,7 @@ public final class Context {
     private final @Nullable Hardness hardness;
     private final Configuration configuration;
     private final @Nullable Integer youngest;
+    private final List<Vessel> vessels;
 
     /**
      * @param hardness of the mains; null where it was never measured
@@ -32,7 +34,8 @@ public final class Context {
                         .collect(Collectors.toUnmodifiableMap(Chemical::id, Function.identity())),
                 hardness,
                 new Configuration(Map.of()),
-                null);
+                null,
+                List.of());
     }
 
     private Context(
@@ -40,17 +43,19 @@ public final class Context {
             Map<String, Chemical> chemicals,
             @Nullable Hardness hardness,
             Configuration configuration,
-            @Nullable Integer youngest) {
+            @Nullable Integer youngest,
+            List<Vessel> vessels) {
         this.book = book;
         this.chemicals = chemicals;
         this.hardness = hardness;
         this.configuration = configuration;
         this.youngest = youngest;
+        this.vessels = vessels;
     }
 
     /** The same for another way in which the machine is fitted. */
     public Context in(Configuration other) {
-        return new Context(book, chemicals, hardness, other, youngest);
+        return new Context(book, chemicals, hardness, other, youngest, vessels);
     }
 
     /** How the machine is fitted in this run. */
@@ -65,12 +70,22 @@ public final class Context {
 
     /** The same with a crew whose youngest is this old. */
     public Context withYoungest(int years) {
-        return new Context(book, chemicals, hardness, configuration, years);
+        return new Context(book, chemicals, hardness, configuration, years, vessels);
+    }
+
+    /** The same with the sinks, buckets and baths of the site. */
+    public Context withVessels(List<Vessel> others) {
+        return new Context(book, chemicals, hardness, configuration, youngest, List.copyOf(others));
+    }
+
+    /** The vessel that a procedure means by a name, or null where the site does not list it. */
+    public @Nullable Vessel vessel(@Nullable String name) {
+        return vessels.stream().filter(v -> v.name().equals(name)).findFirst().orElse(null);
     }
 
     /** The same by another rule book. */
     public Context by(RuleBook other) {
-        return new Context(other, chemicals, hardness, configuration, youngest);
+        return new Context(other, chemicals, hardness, configuration, youngest, vessels);
     }
 
     public RuleBook book() {

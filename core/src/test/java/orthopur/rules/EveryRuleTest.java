@@ -25,6 +25,7 @@ import orthopur.machine.Heat;
 import orthopur.machine.Limit;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Passage;
+import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Solution;
@@ -34,10 +35,12 @@ import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;
+import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Severity;
 import orthopur.testbench.Bench;
 import orthopur.testbench.Rig;
+import orthopur.verdict.Verifier;
 
 /**
  * Every rule beyond the first: on a small machine one procedure that breaks it – the right rule, at
@@ -854,6 +857,35 @@ class EveryRuleTest {
                 Bench.without("sanitize"));
         rule(plain, "R1@sanitize", "FIX", Bench.without("record"), Bench.good());
         rule(plain.version(2), "R6@end", "FIX", Bench.good(), Bench.sheetVersion(2, Bench.good()));
+    }
+
+    /** 60 L fit into a sink of 60 L; 60.1 L run over. */
+    @Test
+    void moreThanTheVesselHoldsIsS12() {
+        Context c =
+                Bench.CONTEXT.withVessels(
+                        List.of(new Vessel("sink", "sink", "sink", new Volume(60))));
+        for (double litres : new double[] {60, 60.1}) {
+            Solution soap =
+                    new Solution(
+                            "soap",
+                            new Share(1),
+                            new Temperature(45),
+                            null,
+                            new Volume(litres),
+                            "sink");
+            Procedure p =
+                    Bench.before(
+                            "stop",
+                            "out",
+                            new Action.DrawOff(List.of(), List.of("sink"), true),
+                            Bench.with("wash", new Action.Wash(Bench.allParts(), soap, CLOTH)));
+            List<String> told =
+                    Verifier.verify(p, Bench.SHEET, c).findings().stream()
+                            .map(Finding::rule)
+                            .toList();
+            assertEquals(litres > 60 ? List.of("S12") : List.of(), told);
+        }
     }
 
     /** Cold water that sanitizes nothing is not mistaken for hot-water sanitizing. */

@@ -19,8 +19,7 @@ final class DemoSite {
     static final MachineSheet SLICER = SheetFormat.read(text("machines/QK-SL1.json"));
     static final List<Chemical> CHEMICALS = ChemicalsFormat.read(text("chemicals.json"));
     static final Site SITE = Site.read(text("site.json"));
-    static final Context CONTEXT =
-            new Context(PublicCodes.book(), CHEMICALS, SITE.mains().hardness());
+    static final Context CONTEXT = SITE.context(PublicCodes.book(), CHEMICALS);
 
     private DemoSite() {}
 

@@ -3,6 +3,7 @@ package orthopur.rules.chemistry;
 import java.util.ArrayList;
 import java.util.List;
 import orthopur.chemical.Chemical;
+import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
 import orthopur.rules.BookRule;
@@ -41,6 +42,22 @@ public final class Preparation extends BookRule {
         boolean already = v != null && v.full() && c.id().equals(v.chemical());
         if (solution.volume() == null && !already) {
             missing.add("how much is made");
+        }
+        Vessel vessel = m.context().vessel(solution.vessel());
+        if (vessel != null
+                && solution.volume() != null
+                && solution.volume().litres() > vessel.brim().litres()) {
+            out.report(info)
+                    .number("made", solution.volume().litres(), "L")
+                    .number("brim", vessel.brim().litres(), "L")
+                    .says(
+                            "Step %d makes %s in %s, which holds %s to the brim."
+                                    .formatted(
+                                            m.number(),
+                                            solution.volume().shown(),
+                                            vessel.name(),
+                                            vessel.brim().shown()),
+                            "It runs over, and whoever fills it to the brim has another strength than is written.");
         }
         if (!missing.isEmpty()) {
             out.report(info)

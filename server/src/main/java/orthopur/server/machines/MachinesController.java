@@ -147,12 +147,22 @@ class MachinesController {
         return new SurfaceView(s.id(), s.name(), s.zone(), s.end().shown());
     }
 
-    record SiteView(String name, String town, String zone) {}
+    record SiteView(String name, String town, String zone, List<VesselView> vessels) {}
+
+    record VesselView(String name, String kind, String brim) {}
 
     @GetMapping("/site")
     SiteView site() {
         Site s = sheets.surroundings().site();
-        return new SiteView(s.name(), s.town(), s.zone());
+        return new SiteView(
+                s.name(),
+                s.town(),
+                s.zone(),
+                s.vessels() == null
+                        ? List.of()
+                        : s.vessels().stream()
+                                .map(v -> new VesselView(v.name(), v.kind(), v.brim().shown()))
+                                .toList());
     }
 
     @GetMapping("/chemicals")

@@ -158,11 +158,7 @@ public class Sheets {
         if (s == null) {
             Site site = Site.read(get("site"));
             List<Chemical> chemicals = ChemicalsFormat.read(get("chemicals"));
-            s =
-                    new Surroundings(
-                            site,
-                            chemicals,
-                            new Context(siteBook.book(), chemicals, site.mains().hardness()));
+            s = new Surroundings(site, chemicals, site.context(siteBook.book(), chemicals));
             surroundings = s;
         }
         return s;

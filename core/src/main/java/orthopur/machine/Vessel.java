@@ -1,0 +1,11 @@
+package orthopur.machine;
+
+import orthopur.quantity.Volume;
+
+/**
+ * A sink, bucket or bath of the site.
+ *
+ * @param name as procedures call it
+ * @param brim what it holds before it runs over; parts that lie in it need room as well
+ */
+public record Vessel(String id, String name, String kind, Volume brim) {}
