@@ -26,6 +26,7 @@ import orthopur.quantity.Ph;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
 import orthopur.rulebook.PublicCodes;
 import orthopur.runthrough.Context;
 
@@ -167,22 +168,30 @@ final class LargeNight {
             removable.add("p" + i);
         }
         add(all, new Action.Remove(removable, null, "sink"));
-        int middle = steps - 11;
+        int middle = steps - 13;
         int share = Math.max(1, surfaces / 10);
-        Solution soap = new Solution("soap", new Share(1), new Temperature(45), null, null);
+        Solution soap =
+                new Solution("soap", new Share(1), new Temperature(45), null, new Volume(20));
         Solution plain = new Solution(null, null, null, null, null);
         Solution chlor =
-                new Solution("chlor", new Strength(100), new Temperature(18), new Ph(7.4), null);
+                new Solution(
+                        "chlor",
+                        new Strength(100),
+                        new Temperature(18),
+                        new Ph(7.4),
+                        new Volume(20));
         for (int i = 0; i < middle; i++) {
-            // Each group goes through all kinds before the next one begins.
+            // Each group is scraped once and goes through the chain again and again.
             int group = i * 10 / Math.max(1, middle);
+            int first = (group * Math.max(1, middle) + 9) / 10;
+            int kind = i == first ? 0 : 1 + (i - first - 1) % 4;
             List<String> items = new ArrayList<>();
             for (int k = 0; k < share; k++) {
                 items.add("s" + (group * share + k) % surfaces);
             }
             add(
                     all,
-                    switch (i % 5) {
+                    switch (kind) {
                         case 0 -> new Action.DryClean(items);
                         case 1 -> new Action.Wash(items, soap, Action.Method.BRUSH);
                         case 2 ->
@@ -200,11 +209,13 @@ final class LargeNight {
                                                 Action.Reading.TEMPERATURE));
                     });
         }
+        add(all, new Action.Dry(removable, Action.Drying.AIR, Duration.ofMinutes(20)));
         add(all, new Action.WashHands());
         add(all, new Action.Install(removable, null));
         add(all, new Action.Clear(true, true, true));
         add(all, new Action.Unlock(power));
         add(all, new Action.Restore(power));
+        add(all, new Action.Record());
         return new Procedure(
                 "large",
                 "Large",

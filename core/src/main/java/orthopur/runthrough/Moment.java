@@ -1,8 +1,11 @@
 package orthopur.runthrough;
 
 import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import orthopur.Nullable;
 import orthopur.machine.EnergyStage;
@@ -22,6 +25,9 @@ public final class Moment {
     private final List<Integer> exposed;
     private final List<Integer> energies;
     private final List<Integer> passages;
+    private final BitSet namedHere = new BitSet();
+    private final BitSet exposedHere = new BitSet();
+    private final Map<Integer, Integer> places = new HashMap<>();
 
     Moment(Procedure procedure, int place, SheetIndex sheet, Context context, Night night) {
         this.procedure = procedure;
@@ -68,6 +74,12 @@ public final class Moment {
             }
         }
         this.exposed = List.copyOf(open);
+        surfaces.forEach(namedHere::set);
+        open.forEach(exposedHere::set);
+        int order = 0;
+        for (int p : parts) {
+            places.put(p, order++);
+        }
         this.passages = List.copyOf(passages);
         this.energies =
                 step().action().energies().stream()
@@ -126,6 +138,21 @@ public final class Moment {
         return exposed;
     }
 
+    /** Whether the step names this surface, reachable or not. */
+    public boolean names(int surface) {
+        return namedHere.get(surface);
+    }
+
+    /** Whether the step reaches this surface. */
+    public boolean reaches(int surface) {
+        return exposedHere.get(surface);
+    }
+
+    /** Place of a part among those that the step names, or -1. */
+    public int orderOf(int part) {
+        return places.getOrDefault(part, -1);
+    }
+
     /** Passages that the step names. */
     public List<Integer> passages() {
         return passages;
@@ -133,19 +160,17 @@ public final class Moment {
 
     /** Whether this step works on something that drips or splashes onto a surface. */
     public boolean above(int surface) {
-        String above = sheet.surface(surface).above();
+        if (!night.mounted(sheet.ownerOf(surface))) {
+            return false;
+        }
         int hops = 0;
-        while (above != null && hops++ < sheet.surfaceCount()) {
-            int a = sheet.surfaceNamed(above);
-            if (a < 0) {
-                return false;
-            }
-            boolean onMachine =
-                    night.mounted(sheet.ownerOf(a)) && night.mounted(sheet.ownerOf(surface));
-            if (onMachine && exposed.contains(a)) {
+        for (int a = sheet.above(surface); a >= 0; a = sheet.above(a)) {
+            if (exposedHere.get(a) && night.mounted(sheet.ownerOf(a))) {
                 return true;
             }
-            above = sheet.surface(a).above();
+            if (hops++ > sheet.surfaceCount()) {
+                return false;
+            }
         }
         return false;
     }
@@ -185,7 +210,7 @@ public final class Moment {
         }
         boolean ownMove = action() instanceof Action.Remove || action() instanceof Action.Install;
         for (int p : parts) {
-            if (sheet.zoneOf(energy).contains(p) && (ownMove || night.mounted(p))) {
+            if (sheet.inReach(energy, p) && (ownMove || night.mounted(p))) {
                 return true;
             }
         }

@@ -98,8 +98,7 @@ public final class RunThrough {
     }
 
     private void trace(Moment m) {
-        List<Integer> covered = new ArrayList<>(m.named());
-        covered.removeAll(m.exposed());
+        List<Integer> covered = m.named().stream().filter(s -> !m.reaches(s)).toList();
         List<Integer> zones = new ArrayList<>();
         for (int e = 0; e < sheet.energyCount(); e++) {
             if (m.handsInZone(e)) {
@@ -253,10 +252,10 @@ public final class RunThrough {
         if (!splashes(m.action())) {
             return;
         }
-        for (int s = 0; s < sheet.surfaceCount(); s++) {
+        for (int s : sheet.hanging()) {
             Facts f = night.facts[s];
             boolean clean = f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER;
-            if (clean && !m.named().contains(s) && m.above(s)) {
+            if (clean && !m.names(s) && m.above(s)) {
                 change(s, x -> x.dirtied(null));
             }
         }

@@ -1,6 +1,7 @@
 package orthopur.runthrough;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +22,10 @@ public final class SheetIndex {
     private final List<List<Integer>> surfacesOf = new ArrayList<>();
     private final List<List<Integer>> coversOf = new ArrayList<>();
     private final List<List<Integer>> zones = new ArrayList<>();
+    private final List<BitSet> reach = new ArrayList<>();
+    private final List<Integer> aboves = new ArrayList<>();
+    private final List<Integer> hanging = new ArrayList<>();
+    private final List<List<Integer>> onBefore = new ArrayList<>();
     private final Map<String, Integer> passages = new HashMap<>();
     private final List<List<Integer>> wetted = new ArrayList<>();
 
@@ -57,7 +62,39 @@ public final class SheetIndex {
         }
         for (Energy e : sheet.energies()) {
             energies.put(e.id(), zones.size());
-            zones.add(e.zone().stream().map(parts::get).filter(p -> p != null).toList());
+            List<Integer> zone = e.zone().stream().map(parts::get).filter(p -> p != null).toList();
+            zones.add(zone);
+            BitSet in = new BitSet();
+            zone.forEach(in::set);
+            reach.add(in);
+        }
+        for (int s = 0; s < surfaces.size(); s++) {
+            String above = surfaces.get(s).above();
+            Integer a = above == null ? null : surfaceIds.get(above);
+            aboves.add(a == null ? -1 : a);
+            if (a != null) {
+                hanging.add(s);
+            }
+        }
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            onBefore.add(new ArrayList<>());
+        }
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            Part part = sheet.parts().get(p);
+            // What is behind goes on before what is in front of it, unless the sheet turns it
+            // round.
+            for (String front : part.behind()) {
+                Integer f = parts.get(front);
+                if (f != null && !part.fitting().after().contains(front)) {
+                    onBefore.get(f).add(p);
+                }
+            }
+            for (String first : part.fitting().after()) {
+                Integer f = parts.get(first);
+                if (f != null) {
+                    onBefore.get(p).add(f);
+                }
+            }
         }
     }
 
@@ -106,6 +143,26 @@ public final class SheetIndex {
     /** Parts within reach of an energy. */
     public List<Integer> zoneOf(int energy) {
         return zones.get(energy);
+    }
+
+    /** Whether a part is within reach of an energy. */
+    public boolean inReach(int energy, int part) {
+        return reach.get(energy).get(part);
+    }
+
+    /** The surface that drips onto this one, or -1. */
+    public int above(int surface) {
+        return aboves.get(surface);
+    }
+
+    /** Surfaces that something drips onto. */
+    public List<Integer> hanging() {
+        return hanging;
+    }
+
+    /** Parts that have to be on before this one goes on. */
+    public List<Integer> onBefore(int part) {
+        return onBefore.get(part);
     }
 
     /** Place of a part, or -1. */

@@ -26,6 +26,9 @@ public final class MaterialBears extends BookRule {
             return;
         }
         for (MaterialTable.Row row : MaterialTable.ROWS) {
+            if (!row.kinds().contains(c.kind())) {
+                continue;
+            }
             List<Integer> hit =
                     m.exposed().stream()
                             .filter(

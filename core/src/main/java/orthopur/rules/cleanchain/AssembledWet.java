@@ -1,7 +1,8 @@
 package orthopur.rules.cleanchain;
 
-import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
@@ -26,16 +27,17 @@ public final class AssembledWet extends BookRule {
         if (!puts || m.procedure().schools().assembledFirst()) {
             return;
         }
-        List<Integer> wet = new ArrayList<>();
+        Set<Integer> found = new LinkedHashSet<>();
         for (int p : m.parts()) {
-            m.sheet().surfacesOf(p).forEach(s -> wet(m, s, wet));
+            m.sheet().surfacesOf(p).forEach(s -> wet(m, s, found));
             if (m.action() instanceof Action.Install) {
-                m.sheet().part(p).covers().forEach(id -> wet(m, m.sheet().surfaceNamed(id), wet));
+                m.sheet().part(p).covers().forEach(id -> wet(m, m.sheet().surfaceNamed(id), found));
             }
         }
-        if (wet.isEmpty()) {
+        if (found.isEmpty()) {
             return;
         }
+        List<Integer> wet = List.copyOf(found);
         List<String> ids = m.surfaceIds(wet);
         out.report(info)
                 .items(ids)
@@ -60,11 +62,8 @@ public final class AssembledWet extends BookRule {
                                                 "Let it drain and air-dry."))));
     }
 
-    private static void wet(Moment m, int s, List<Integer> wet) {
-        if (s >= 0
-                && m.sheet().surface(s).zone() == 1
-                && m.night().facts(s).wet()
-                && !wet.contains(s)) {
+    private static void wet(Moment m, int s, Set<Integer> wet) {
+        if (s >= 0 && m.sheet().surface(s).zone() == 1 && m.night().facts(s).wet()) {
             wet.add(s);
         }
     }

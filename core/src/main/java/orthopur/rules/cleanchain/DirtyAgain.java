@@ -30,11 +30,11 @@ public final class DirtyAgain extends BookRule {
         if (!scrapes && !splashes(m.action())) {
             return;
         }
-        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
-            Facts f = m.night().facts(s);
-            boolean done = f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER;
-            boolean scraped = scrapes && m.exposed().contains(s);
-            if (done && (scraped || (!m.named().contains(s) && m.above(s)))) {
+        if (scrapes) {
+            m.exposed().stream().filter(s -> done(m, s)).forEach(hit::add);
+        }
+        for (int s : m.sheet().hanging()) {
+            if (done(m, s) && !m.names(s) && m.above(s)) {
                 hit.add(s);
             }
         }
@@ -55,6 +55,11 @@ public final class DirtyAgain extends BookRule {
                                                 : "inspected"),
                         "What is loosened above lands below; it is dirty again and nobody looks any more.")
                 .deny(hit);
+    }
+
+    private static boolean done(Moment m, int surface) {
+        Facts f = m.night().facts(surface);
+        return f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER;
     }
 
     static boolean splashes(Action action) {

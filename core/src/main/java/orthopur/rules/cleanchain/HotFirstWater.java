@@ -31,13 +31,15 @@ public final class HotFirstWater extends BookRule {
     public void look(Moment m, Findings out) {
         Solution water = m.action().solution();
         Temperature most = m.context().book().temperature("first-water.highest");
+        if (water == null
+                || water.temperature() == null
+                || water.temperature().compareTo(most) <= 0) {
+            return;
+        }
         boolean sets =
                 m.sheet().sheet().soils().stream()
                         .anyMatch(s -> SETS.contains(s.toLowerCase(Locale.ROOT)));
-        if (!sets
-                || water == null
-                || water.temperature() == null
-                || water.temperature().compareTo(most) <= 0) {
+        if (!sets) {
             return;
         }
         List<Integer> dry =

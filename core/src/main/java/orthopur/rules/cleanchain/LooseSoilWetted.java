@@ -27,12 +27,8 @@ public final class LooseSoilWetted extends BookRule {
         }
         List<Integer> loose = new ArrayList<>();
         for (int s : m.exposed()) {
-            boolean inPassage =
-                    m.sheet().sheet().passages().stream()
-                            .anyMatch(p -> p.surfaces().contains(m.sheet().surface(s).id()));
-            if (m.night().facts(s).loose()
-                    && m.night().mounted(m.sheet().ownerOf(s))
-                    && !inPassage) {
+            boolean mounted = m.night().mounted(m.sheet().ownerOf(s));
+            if (m.night().facts(s).loose() && mounted && !inPassage(m, s)) {
                 loose.add(s);
             }
         }
@@ -56,6 +52,11 @@ public final class LooseSoilWetted extends BookRule {
                                                 0,
                                                 new Action.DryClean(ids),
                                                 "Scrape and brush off what is loose."))));
+    }
+
+    private static boolean inPassage(Moment m, int surface) {
+        String id = m.sheet().surface(surface).id();
+        return m.sheet().sheet().passages().stream().anyMatch(p -> p.surfaces().contains(id));
     }
 
     static boolean wets(Action action) {

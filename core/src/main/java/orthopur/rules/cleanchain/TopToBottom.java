@@ -24,13 +24,10 @@ public final class TopToBottom extends BookRule {
             return;
         }
         List<Integer> below = new ArrayList<>();
-        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+        for (int s : m.sheet().hanging()) {
             Facts f = m.night().facts(s);
             boolean washed = f.washed() != Facts.NEVER && f.inspected() == Facts.NEVER;
-            if (washed
-                    && !m.named().contains(s)
-                    && f.sanitized() == Facts.NEVER
-                    && soiledAbove(m, s)) {
+            if (washed && !m.names(s) && f.sanitized() == Facts.NEVER && soiledAbove(m, s)) {
                 below.add(s);
             }
         }

@@ -26,8 +26,9 @@ public final class ClearBeforeRun extends BookRule {
                                         || a.mode() == Action.Mode.CLEAN_MODE)
                         || m.action() instanceof Action.Index i && i.powered();
         // Before hands were in at all there is nobody to clear.
-        boolean handsWereIn = m.earlier(Action::handsIn);
-        if (runs && handsWereIn && !(m.night().peopleClear() && m.night().toolsOut())) {
+        if (runs
+                && !(m.night().peopleClear() && m.night().toolsOut())
+                && m.earlier(Action::handsIn)) {
             out.report(info)
                     .says(
                             "Step %d moves the machine and nobody has said that people are clear and tools are out since hands were last in."

@@ -26,7 +26,7 @@ final class DangerZone {
     }
 
     static List<String> partsInReach(Moment m, int e) {
-        return m.partIds(m.parts().stream().filter(m.sheet().zoneOf(e)::contains).toList());
+        return m.partIds(m.parts().stream().filter(p -> m.sheet().inReach(e, p)).toList());
     }
 
     /** "Step 4 has hands on blade and guard while motor is live, not yet proved harmless." */

@@ -40,6 +40,7 @@ public final class HandsInDangerZone implements Rule {
                     || out.onEnergy(energy.id(), "L1") != null) {
                 continue;
             }
+            int energyPlace = e;
             List<EnergyStage> path = m.night().path(e);
             boolean sharedCord = energy.kind() == EnergyKind.CORD && m.night().crew() > 1;
             String because =
@@ -52,7 +53,7 @@ public final class HandsInDangerZone implements Rule {
                     .items(
                             m.partIds(
                                     m.parts().stream()
-                                            .filter(m.sheet().zoneOf(e)::contains)
+                                            .filter(p -> m.sheet().inReach(energyPlace, p))
                                             .toList()))
                     .says(
                             "Step %d has hands on %s while %s is %s, not yet %s."

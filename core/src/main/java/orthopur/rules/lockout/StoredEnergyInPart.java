@@ -42,7 +42,7 @@ public final class StoredEnergyInPart implements Rule {
                 continue;
             }
             int holder = m.sheet().partNamed(energy.holder());
-            if (!m.parts().contains(holder) || out.onEnergy(energy.id(), "L4") != null) {
+            if (m.orderOf(holder) < 0 || out.onEnergy(energy.id(), "L4") != null) {
                 continue;
             }
             List<EnergyStage> path = m.night().path(e);

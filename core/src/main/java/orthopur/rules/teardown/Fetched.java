@@ -48,13 +48,17 @@ public final class Fetched extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        List<String> things = needed(m);
+        if (things.isEmpty()) {
+            return;
+        }
         List<String> prepared = new ArrayList<>();
         for (Step s : m.procedure().steps().subList(0, m.place())) {
             if (s.action() instanceof Action.Prepare p) {
                 prepared.addAll(p.things());
             }
         }
-        for (String thing : needed(m)) {
+        for (String thing : things) {
             if (!names(prepared, thing) && out.onCause(info.id(), thing) == null) {
                 report(m, thing, out);
             }

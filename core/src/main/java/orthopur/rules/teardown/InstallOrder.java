@@ -25,17 +25,12 @@ public final class InstallOrder extends BookRule {
         for (int p : m.parts()) {
             List<String> late = new ArrayList<>();
             Part part = m.sheet().part(p);
-            for (int q = 0; q < m.sheet().partCount(); q++) {
+            for (int q : m.sheet().onBefore(p)) {
                 Part other = m.sheet().part(q);
-                boolean before =
-                        other.behind().contains(part.id())
-                                || part.fitting().after().contains(other.id());
-                boolean overridden = other.fitting().after().contains(part.id());
-                int here = m.parts().indexOf(q);
-                boolean inTime = here >= 0 && here < m.parts().indexOf(p);
+                boolean inTime = m.orderOf(q) >= 0 && m.orderOf(q) < m.orderOf(p);
                 // One of several missing is a matter of the count (T2), not of the order.
                 boolean allOff = m.night().off(q) == other.count();
-                if (before && !overridden && allOff && !inTime && comes(m, other.id())) {
+                if (allOff && !inTime && comes(m, other.id())) {
                     late.add(other.id());
                 }
             }

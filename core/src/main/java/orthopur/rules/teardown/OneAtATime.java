@@ -31,7 +31,7 @@ public final class OneAtATime extends BookRule {
                 Part other = m.sheet().part(q);
                 if (group.equals(other.moving().oneAtATime())) {
                     siblings.add(other.id());
-                    left |= q != p && m.night().off(q) == 0 && !m.parts().contains(q);
+                    left |= q != p && m.night().off(q) == 0 && m.orderOf(q) < 0;
                 }
             }
             if (!left) {

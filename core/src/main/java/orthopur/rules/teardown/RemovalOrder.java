@@ -39,8 +39,7 @@ public final class RemovalOrder implements Rule {
             for (String front : m.sheet().part(p).behind()) {
                 int f = m.sheet().partNamed(front);
                 // Named in the same step, earlier in its list: taken off on the way.
-                boolean together =
-                        m.parts().contains(f) && m.parts().indexOf(f) < m.parts().indexOf(p);
+                boolean together = m.orderOf(f) >= 0 && m.orderOf(f) < m.orderOf(p);
                 if (f >= 0 && m.night().inTheWay(f) && !together) {
                     inFront.add(f);
                 }
