@@ -17,7 +17,6 @@ public final class Findings {
     private final List<Report> reports = new ArrayList<>();
     private final Map<Integer, Report> blame = new HashMap<>();
     private Set<Integer> denied = new HashSet<>();
-    private int washDenied = -2;
     private int place = -1;
     private @Nullable String stepId;
 
@@ -31,15 +30,6 @@ public final class Findings {
         place = -1;
         stepId = null;
         denied = new HashSet<>();
-    }
-
-    /** The wash of the current step does not count. */
-    public void denyWash() {
-        washDenied = place;
-    }
-
-    boolean deniesWash(int step) {
-        return washDenied == step;
     }
 
     boolean denied(int surface) {

@@ -39,6 +39,9 @@ public final class Moment {
         Set<Integer> surfaces = new LinkedHashSet<>();
         Set<Integer> passages = new LinkedHashSet<>();
         Set<Integer> filled = new java.util.HashSet<>();
+        Set<Integer> closed = new java.util.HashSet<>();
+        Set<Integer> direct = new java.util.HashSet<>();
+        boolean fills = fills(step().action());
         for (String item : step().action().items()) {
             int p = sheet.partNamed(item);
             int s = sheet.surfaceNamed(item);
@@ -47,16 +50,21 @@ public final class Moment {
                 passages.add(passage);
                 for (int wet : sheet.wettedIn(passage)) {
                     surfaces.add(wet);
-                    filled.add(wet);
+                    (fills ? filled : closed).add(wet);
                 }
             } else if (p >= 0) {
                 parts.add(p);
                 surfaces.addAll(sheet.surfacesOf(p));
+                if (sheet.passageCount() > 0) {
+                    direct.addAll(sheet.surfacesOf(p));
+                }
             } else if (s >= 0) {
                 parts.add(sheet.ownerOf(s));
                 surfaces.add(s);
+                direct.add(s);
             }
         }
+        closed.removeAll(direct);
         if (step().action() instanceof Action.Measure m) {
             for (String check : m.checks()) {
                 sheet.sheet().checks().stream()
@@ -69,7 +77,7 @@ public final class Moment {
         List<Integer> open = new ArrayList<>();
         for (int s : surfaces) {
             // What fills a passage reaches all that it wets, behind whatever cover.
-            if (filled.contains(s) || night.coverOf(s) < 0) {
+            if (filled.contains(s) || (!closed.contains(s) && night.coverOf(s) < 0)) {
                 open.add(s);
             }
         }
@@ -86,6 +94,20 @@ public final class Moment {
                         .map(sheet::energyNamed)
                         .filter(e -> e >= 0)
                         .toList();
+    }
+
+    /** Whether a step brings liquid that fills a passage; no cloth, brush or eye gets into one. */
+    private static boolean fills(Action action) {
+        return switch (action) {
+            case Action.Circulate a -> true;
+            case Action.Soak a -> true;
+            case Action.ChaseOut a -> true;
+            case Action.DrawOff a -> true;
+            case Action.Wash a -> a.method() == Action.Method.FLOOD;
+            case Action.Rinse a -> a.method() == Action.Method.FLOOD;
+            case Action.Sanitize a -> a.method() == Action.Method.FLOOD;
+            default -> false;
+        };
     }
 
     public Procedure procedure() {

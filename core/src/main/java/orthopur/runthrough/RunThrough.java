@@ -226,7 +226,7 @@ public final class RunThrough {
 
     private void wash(Moment m, Solution solution) {
         int at = m.place();
-        boolean cleans = detergent(solution) && !findings.deniesWash(m.place());
+        boolean cleans = detergent(solution);
         Set<Residue> left = left(context.chemical(solution.chemical()), Residue.DETERGENT);
         change(m.exposed(), f -> f.washedAt(at, cleans, left));
         refuse(m.exposed(), !cleans);

@@ -888,6 +888,43 @@ class EveryRuleTest {
         }
     }
 
+    /** A barrel that is closed: what fills it reaches its walls, a brush or an eye does not. */
+    @Test
+    void onlyLiquidGetsIntoAPassage() {
+        Rig barrel =
+                Rig.bench()
+                        .passage(
+                                new Passage(
+                                        "barrel",
+                                        "Barrel",
+                                        List.of("groove"),
+                                        new Volume(2),
+                                        null,
+                                        null,
+                                        null));
+        List<String> but = Bench.allParts().stream().filter(i -> !i.equals("shaft")).toList();
+        List<String> line = new ArrayList<>(but);
+        line.add("barrel");
+        Action.Wash brushed = new Action.Wash(line, Bench.soap(), Action.Method.BRUSH);
+        Action.Wash filled = new Action.Wash(line, Bench.soap(), Action.Method.FLOOD);
+        List<String> rules =
+                barrel.findings(Bench.with("wash", brushed)).stream().map(Finding::rule).toList();
+        assertTrue(rules.contains("C2") || rules.contains("C14"), rules.toString());
+        assertEquals(List.of(), barrel.findings(Bench.with("wash", filled)));
+    }
+
+    @Test
+    void hotWaterIsReadAsWell() {
+        Action.Sanitize hot = Bench.hotWater(80, 30);
+        Action.Sanitize unread =
+                new Action.Sanitize(
+                        hot.items(), hot.solution(), hot.method(), hot.contact(), Set.of());
+        assertEquals(List.of(), Rig.bench().findings(Bench.with("sanitize", hot)));
+        Finding f = Rig.bench().findings(Bench.with("sanitize", unread)).getFirst();
+        assertEquals("S9", f.rule());
+        assertEquals(1, f.remedies().size());
+    }
+
     /** Cold water that sanitizes nothing is not mistaken for hot-water sanitizing. */
     @Test
     void waterAloneBelowItsThresholdIsS1() {

@@ -10,6 +10,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 
 /** S9: a strength and a temperature reading is planned wherever something is sanitized. */
@@ -28,6 +29,11 @@ public final class PlannedReadings implements Rule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Sanitize hot
+                && RunThrough.hotWater(hot.solution(), m.context())
+                && !hot.readings().contains(Action.Reading.TEMPERATURE)) {
+            hotWater(m, hot, out);
+        }
         SanitizerUse u = SanitizerUse.of(m);
         if (u == null) {
             return;
@@ -62,5 +68,22 @@ public final class PlannedReadings implements Rule {
                                                                 u.step().method(),
                                                                 u.step().contact(),
                                                                 Set.copyOf(all))))));
+    }
+
+    /** Hot water has no strength; its temperature is all there is to read. */
+    private static void hotWater(Moment m, Action.Sanitize hot, Findings out) {
+        Set<Action.Reading> all = EnumSet.of(Action.Reading.TEMPERATURE);
+        all.addAll(hot.readings());
+        Action read =
+                new Action.Sanitize(
+                        hot.items(), hot.solution(), hot.method(), hot.contact(), Set.copyOf(all));
+        out.report(INFO)
+                .says(
+                        "Step %d sanitizes with hot water and plans no reading of its temperature."
+                                .formatted(m.number()),
+                        "Water cools on its way from the tap; nobody feels the difference from 77 to 70 °C.")
+                .propose(
+                        "Read the temperature",
+                        List.of(new Edit.Change(m.step().id(), m.step().with(read))));
     }
 }
