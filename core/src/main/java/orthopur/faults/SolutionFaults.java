@@ -295,7 +295,9 @@ final class SolutionFaults {
                                                     new Temperature(45),
                                                     null,
                                                     new Volume(2)),
-                                            Action.Method.CLOTH),
+                                            a.method() == Action.Method.FLOOD
+                                                    ? a.method()
+                                                    : Action.Method.CLOTH),
                                     "Descale it.",
                                     null,
                                     null,
