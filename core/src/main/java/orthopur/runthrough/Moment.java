@@ -27,7 +27,7 @@ public final class Moment {
     private final List<Integer> passages;
     private final BitSet namedHere = new BitSet();
     private final BitSet exposedHere = new BitSet();
-    private final Map<Integer, Integer> places = new HashMap<>();
+    private @Nullable Map<Integer, Integer> places;
 
     Moment(Procedure procedure, int place, SheetIndex sheet, Context context, Night night) {
         this.procedure = procedure;
@@ -84,10 +84,6 @@ public final class Moment {
         this.exposed = List.copyOf(open);
         surfaces.forEach(namedHere::set);
         open.forEach(exposedHere::set);
-        int order = 0;
-        for (int p : parts) {
-            places.put(p, order++);
-        }
         this.passages = List.copyOf(passages);
         this.energies =
                 step().action().energies().stream()
@@ -172,7 +168,16 @@ public final class Moment {
 
     /** Place of a part among those that the step names, or -1. */
     public int orderOf(int part) {
-        return places.getOrDefault(part, -1);
+        Map<Integer, Integer> all = places;
+        if (all == null) {
+            // Most steps are never asked for it.
+            all = new HashMap<>();
+            for (int p : parts) {
+                all.put(p, all.size());
+            }
+            places = all;
+        }
+        return all.getOrDefault(part, -1);
     }
 
     /** Passages that the step names. */
