@@ -477,23 +477,7 @@ final class PartFaults {
         List<String> bare =
                 p.ppe().stream().filter(x -> !x.equals("cut-resistant gloves")).toList();
         if (sharp && bare.size() < p.ppe().size()) {
-            out.whole(
-                    "weaken",
-                    "no cut-resistant gloves",
-                    new Procedure(
-                            p.id(),
-                            p.title(),
-                            p.sheet(),
-                            p.sheetVersion(),
-                            p.ruleBook(),
-                            p.kind(),
-                            p.schools(),
-                            p.people(),
-                            bare,
-                            p.scope(),
-                            p.steps()),
-                    Set.of("L9"),
-                    Set.of());
+            out.whole("weaken", "no cut-resistant gloves", p.withPpe(bare), Set.of("L9"), Set.of());
         }
     }
 }

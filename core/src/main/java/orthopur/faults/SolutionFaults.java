@@ -658,19 +658,7 @@ final class SolutionFaults {
         }
         for (String thing : c.ppe()) {
             List<String> rest = p.ppe().stream().filter(x -> !x.contains(thing)).toList();
-            Procedure bare =
-                    new Procedure(
-                            p.id(),
-                            p.title(),
-                            p.sheet(),
-                            p.sheetVersion(),
-                            p.ruleBook(),
-                            p.kind(),
-                            p.schools(),
-                            p.people(),
-                            rest,
-                            p.scope(),
-                            p.steps());
+            Procedure bare = p.withPpe(rest);
             out.whole(
                     "weaken",
                     "no " + thing + " for " + c.name(),

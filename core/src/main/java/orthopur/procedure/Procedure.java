@@ -70,6 +70,22 @@ public record Procedure(
                 others);
     }
 
+    /** The same with other protective equipment. */
+    public Procedure withPpe(List<String> other) {
+        return new Procedure(
+                id,
+                title,
+                sheet,
+                sheetVersion,
+                ruleBook,
+                kind,
+                schools,
+                people,
+                other,
+                scope,
+                steps);
+    }
+
     /** Place of a step from 0, or -1 where there is none of that id. */
     public int placeOf(String stepId) {
         for (int i = 0; i < steps.size(); i++) {
