@@ -107,6 +107,8 @@ final class LargeNight {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
+                null,
                 null,
                 false,
                 null);

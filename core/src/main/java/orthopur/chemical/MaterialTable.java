@@ -29,6 +29,15 @@ public final class MaterialTable {
         }
     }
 
+    /** Figure of the rule book with the sudden cooling that a material bears; null for any. */
+    public static @orthopur.Nullable String shockOf(String material) {
+        String m = material.toLowerCase(Locale.ROOT);
+        if (m.endsWith("glass")) {
+            return "shock.glass";
+        }
+        return m.contains("cast iron") || m.contains("enamel") ? "shock.pan" : null;
+    }
+
     private static final Set<ChemicalKind> CAUSTICS =
             Set.of(
                     ChemicalKind.CAUSTIC,

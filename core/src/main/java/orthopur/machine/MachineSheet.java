@@ -13,6 +13,8 @@ import orthopur.quantity.Temperature;
  * @param version counts up with every change
  * @param configuration which options are fitted, in plain words
  * @param optionGroups ways in which it can be fitted
+ * @param programs that it runs by itself
+ * @param washer how it is built, if it is a washer itself
  * @param safePosition where it is brought before it is made safe, in plain words
  * @param cleanMode whether it has a keyed mode for cleaning in motion
  * @param soils protein, starch, fat, sugar, allergens that it carries
@@ -35,6 +37,8 @@ public record MachineSheet(
         List<OptionGroup> optionGroups,
         List<Passage> passages,
         List<Fitting> fittings,
+        List<Program> programs,
+        @Nullable WasherType washer,
         @Nullable String safePosition,
         boolean cleanMode,
         @Nullable Outline outline) {
@@ -48,6 +52,7 @@ public record MachineSheet(
         optionGroups = Lists.orNone(optionGroups);
         passages = Lists.orNone(passages);
         fittings = Lists.orNone(fittings);
+        programs = Lists.orNone(programs);
     }
 
     /** The same sheet with other parts, energies, checks and passages. */
@@ -74,6 +79,8 @@ public record MachineSheet(
                 optionGroups,
                 somePassages,
                 fittings,
+                programs,
+                washer,
                 safePosition,
                 cleanMode,
                 outline);

@@ -12,6 +12,7 @@ import orthopur.quantity.Volume;
  * @param surfaces those that the liquid wets; what lies under a ring is not among them
  * @param product what runs in it, where the machine has more than one
  * @param empties how it empties
+ * @param chambers dead ends beside the flow, that are opened to it when it is cleaned
  */
 public record Passage(
         String id,
@@ -20,8 +21,10 @@ public record Passage(
         Volume volume,
         @Nullable Length bore,
         @Nullable String product,
-        @Nullable String empties) {
+        @Nullable String empties,
+        List<String> chambers) {
     public Passage {
+        chambers = Lists.orNone(chambers);
         surfaces = List.copyOf(surfaces);
     }
 }

@@ -31,6 +31,7 @@ public final class SheetCheck {
         c.energies();
         c.options();
         c.passages();
+        c.programs();
         return List.copyOf(c.problems);
     }
 
@@ -233,6 +234,36 @@ public final class SheetCheck {
                             "/passages/" + k + "/surfaces/" + i,
                             "There is no surface \""
                                     + passage.surfaces().get(i)
+                                    + "\" on this sheet.");
+                }
+            }
+        }
+    }
+
+    private void programs() {
+        Set<String> energies = new HashSet<>();
+        sheet.energies().forEach(e -> energies.add(e.id()));
+        for (int k = 0; k < sheet.programs().size(); k++) {
+            Program program = sheet.programs().get(k);
+            String at = "/programs/" + k;
+            for (int i = 0; i < program.cleans().size(); i++) {
+                if (!owners.containsKey(program.cleans().get(i))) {
+                    say(
+                            at + "/cleans/" + i,
+                            "There is no surface \""
+                                    + program.cleans().get(i)
+                                    + "\" on this sheet.");
+                }
+            }
+            for (int i = 0; i < program.needs().size(); i++) {
+                known(program.needs().get(i), at + "/needs/" + i);
+            }
+            for (int i = 0; i < program.energies().size(); i++) {
+                if (!energies.contains(program.energies().get(i))) {
+                    say(
+                            at + "/energies/" + i,
+                            "There is no energy \""
+                                    + program.energies().get(i)
                                     + "\" on this sheet.");
                 }
             }

@@ -1,5 +1,6 @@
 package orthopur.machine;
 
+import orthopur.Nullable;
 import orthopur.quantity.Volume;
 
 /**
@@ -7,5 +8,6 @@ import orthopur.quantity.Volume;
  *
  * @param name as procedures call it
  * @param brim what it holds before it runs over; parts that lie in it need room as well
+ * @param washer how it is built, if it is a washer
  */
-public record Vessel(String id, String name, String kind, Volume brim) {}
+public record Vessel(String id, String name, String kind, Volume brim, @Nullable Washer washer) {}

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import orthopur.Nullable;
+import orthopur.quantity.Pressure;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;
 
@@ -37,6 +38,7 @@ public sealed interface Action {
             case Rinse a -> "Rinse";
             case Wash a -> "Wash";
             case Circulate a -> "Circulate";
+            case RunProgram a -> "Run program";
             case DrawOff a -> "Draw off";
             case Sharpen a -> "Sharpen";
             case Replace a -> "Replace";
@@ -108,6 +110,9 @@ public sealed interface Action {
             case Sanitize a ->
                     new Sanitize(items, a.solution(), a.method(), a.contact(), a.readings());
             case Dry a -> new Dry(items, a.method(), a.time());
+            case Circulate a ->
+                    new Circulate(
+                            items, a.solution(), a.dwell(), a.velocity(), a.readings(), a.purged());
             case Lubricate a -> new Lubricate(items, a.chemical());
             default -> this;
         };
@@ -127,6 +132,17 @@ public sealed interface Action {
     /** Cleaning fittings that the step names. */
     default List<String> fittings() {
         return List.of();
+    }
+
+    /** Whether the machine moves under power during it. */
+    default boolean runs() {
+        return switch (this) {
+            case Operate a -> a.mode() == Mode.RUN || a.mode() == Mode.CLEAN_MODE;
+            case Index a -> a.powered();
+            // A washer of the site has nothing to do with the machine that is cleaned.
+            case RunProgram a -> a.program() != null;
+            default -> false;
+        };
     }
 
     /** Energies that the step names. */
@@ -301,13 +317,61 @@ public sealed interface Action {
      * Pump through passages; runs on unattended until it is drawn off.
      *
      * @param velocity in m/s
+     * @param readings of what returns
+     * @param purged side chambers that are opened to the flow
      */
     record Circulate(
             List<String> items,
             Solution solution,
             @Nullable Duration dwell,
-            @Nullable Double velocity)
-            implements Action {}
+            @Nullable Double velocity,
+            Set<Reading> readings,
+            List<String> purged)
+            implements Action {
+        public Circulate with(Set<Reading> others, List<String> chambers) {
+            return new Circulate(items, solution, dwell, velocity, others, chambers);
+        }
+    }
+
+    /**
+     * Run a program of the machine, or wash loose parts in a washer of the site.
+     *
+     * @param program of the machine's sheet; null for a washer of the site
+     * @param items parts that lie in the washer
+     * @param solution what washes, with the tank's temperature and the washer as its vessel
+     * @param lasting how long it runs
+     * @param finalRinse temperature of its last rinse
+     * @param pressure flow pressure of its last rinse
+     * @param complete what was seen to be in place in the washer
+     */
+    record RunProgram(
+            @Nullable String program,
+            List<String> items,
+            Solution solution,
+            @Nullable Duration lasting,
+            @Nullable Temperature finalRinse,
+            @Nullable Pressure pressure,
+            List<String> complete,
+            Set<Reading> readings)
+            implements Action {
+        public RunProgram withLasting(Duration longer) {
+            return new RunProgram(
+                    program, items, solution, longer, finalRinse, pressure, complete, readings);
+        }
+
+        public RunProgram withComplete(List<String> seen) {
+            return new RunProgram(
+                    program, items, solution, lasting, finalRinse, pressure, seen, readings);
+        }
+
+        /** With its temperature read. */
+        public RunProgram reading() {
+            Set<Reading> more = new java.util.TreeSet<>(readings);
+            more.add(Reading.TEMPERATURE);
+            return new RunProgram(
+                    program, items, solution, lasting, finalRinse, pressure, complete, more);
+        }
+    }
 
     /**
      * Empty sinks, buckets, baths or passages.

@@ -93,6 +93,11 @@ public final class ProcedureCheck {
                             unknown(at + "/fittings/" + k, "cleaning fitting", fitting, sheet));
                 }
             }
+            if (action instanceof Action.RunProgram run
+                    && run.program() != null
+                    && sheet.programs().stream().noneMatch(p -> p.id().equals(run.program()))) {
+                problems.add(unknown(at + "/program", "program", run.program(), sheet));
+            }
             condition(at + "/when", procedure.steps().get(i).when(), sheet, problems);
             String chemical = action.chemical();
             if (chemical != null && !chemicals.contains(chemical)) {

@@ -116,6 +116,15 @@ public final class UnitText {
         return OutOfRange.check("velocity", v, Double.MIN_VALUE, 100, "above 0 to 100 m/s");
     }
 
+    public static Pressure pressure(double value, String unit) {
+        return switch (plain(unit)) {
+            case "kpa" -> new Pressure(value);
+            case "bar" -> new Pressure(value * 100);
+            case "psi" -> new Pressure(value * 6.894757293168);
+            default -> throw unknown("pressure", value, unit, "kPa, bar, psi");
+        };
+    }
+
     public static Mass mass(double value, String unit) {
         return switch (plain(unit)) {
             case "g" -> new Mass(value / 1000);

@@ -9,6 +9,7 @@ public final class PublicCodes {
     private static final String FC_703 = "Food Code 2022, 4-703.11(C)";
     private static final String CFR_940 = "40 CFR 180.940(a)";
 
+    private static final String FC_WASHER = "Food Code 2022, 4-501.1";
     private static final String FC_602_C = "Food Code 2022, 4-602.11(C)";
     private static final String FC_602_D = "Food Code 2022, 4-602.11(D)(2)";
 
@@ -23,6 +24,10 @@ public final class PublicCodes {
                     "quat.hardness",
                     "quat.ceiling",
                     "paa.ceiling",
+                    "washer.rinse.most",
+                    "washer.rinse.pressure.most",
+                    "shock.glass",
+                    "shock.pan",
                     "clock.hours",
                     "room.row-1.highest",
                     "room.row-1.hours",
@@ -192,6 +197,78 @@ public final class PublicCodes {
                                 71,
                                 "°C",
                                 "Food Code 2022, 4-703.11(B)"),
+                        f(
+                                "washer.rack-single.tank",
+                                "Washer, stationary rack of one temperature: tank, least",
+                                74,
+                                "°C",
+                                FC_WASHER + "10(A)(1)"),
+                        f(
+                                "washer.rack-dual.tank",
+                                "Washer, stationary rack of two temperatures: tank, least",
+                                66,
+                                "°C",
+                                FC_WASHER + "10(A)(2)"),
+                        f(
+                                "washer.conveyor-single.tank",
+                                "Washer, conveyor of one tank: tank, least",
+                                71,
+                                "°C",
+                                FC_WASHER + "10(A)(3)"),
+                        f(
+                                "washer.conveyor-multi.tank",
+                                "Washer, conveyor of several tanks: tank, least",
+                                66,
+                                "°C",
+                                FC_WASHER + "10(A)(4)"),
+                        f(
+                                "washer.chemical.tank",
+                                "Washer that sanitizes by chemical: water, least",
+                                49,
+                                "°C",
+                                FC_WASHER + "10(B)"),
+                        f(
+                                "washer.rinse.least",
+                                "Washer, final rinse, least",
+                                82,
+                                "°C",
+                                FC_WASHER + "12(A)(2)"),
+                        f(
+                                "washer.rinse.rack-single",
+                                "Washer, stationary rack of one temperature: final rinse, least",
+                                74,
+                                "°C",
+                                FC_WASHER + "12(A)(1)"),
+                        f(
+                                "washer.rinse.most",
+                                "Washer, final rinse, most",
+                                90,
+                                "°C",
+                                FC_WASHER + "12(A)"),
+                        f(
+                                "washer.rinse.pressure.least",
+                                "Washer, flow pressure of the final rinse, least",
+                                35,
+                                "kPa",
+                                FC_WASHER + "13"),
+                        f(
+                                "washer.rinse.pressure.most",
+                                "Washer, flow pressure of the final rinse, most",
+                                200,
+                                "kPa",
+                                FC_WASHER + "13"),
+                        f(
+                                "shock.glass",
+                                "Hot glass bears water colder by, most",
+                                50,
+                                "K",
+                                "default of this program"),
+                        f(
+                                "shock.pan",
+                                "A hot pan of cast iron or enamel bears water colder by, most",
+                                120,
+                                "K",
+                                "default of this program"),
                         f("clock.hours", "In use with controlled food, most", 4, "h", FC_602_C),
                         f("room.row-1.highest", "Cold room, first row, up to", 5, "°C", FC_602_D),
                         f("room.row-1.hours", "Cold room, first row, hours", 24, "h", FC_602_D),

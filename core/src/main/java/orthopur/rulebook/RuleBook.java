@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import orthopur.quantity.Hardness;
+import orthopur.quantity.Pressure;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
@@ -73,6 +74,11 @@ public final class RuleBook {
     public Duration duration(String id) {
         Figure f = figure(id);
         return UnitText.duration(f.value(), f.unit());
+    }
+
+    public Pressure pressure(String id) {
+        Figure f = figure(id);
+        return UnitText.pressure(f.value(), f.unit());
     }
 
     public Hardness hardness(String id) {

@@ -2,6 +2,7 @@ package orthopur.rules;
 
 import java.util.List;
 import orthopur.rules.chemistry.CleanerByLabel;
+import orthopur.rules.chemistry.ColdOnHot;
 import orthopur.rules.chemistry.ContactTime;
 import orthopur.rules.chemistry.HotWaterSanitizing;
 import orthopur.rules.chemistry.MaterialBears;
@@ -10,11 +11,13 @@ import orthopur.rules.chemistry.OrganicList;
 import orthopur.rules.chemistry.PlannedReadings;
 import orthopur.rules.chemistry.Preparation;
 import orthopur.rules.chemistry.Registered;
+import orthopur.rules.chemistry.RinsePressure;
 import orthopur.rules.chemistry.SanitizerStrength;
 import orthopur.rules.chemistry.SolutionAge;
 import orthopur.rules.chemistry.StrengthCeiling;
 import orthopur.rules.chemistry.ToppedUp;
 import orthopur.rules.chemistry.WashTemperature;
+import orthopur.rules.chemistry.WasherTemperatures;
 import orthopur.rules.chemistry.WithinLimits;
 import orthopur.rules.cleanchain.AssembledBeforeSanitized;
 import orthopur.rules.cleanchain.AssembledWet;
@@ -31,6 +34,7 @@ import orthopur.rules.cleanchain.Inspected;
 import orthopur.rules.cleanchain.LineFlow;
 import orthopur.rules.cleanchain.LooseSoilWetted;
 import orthopur.rules.cleanchain.PassageCleaned;
+import orthopur.rules.cleanchain.ProgramRun;
 import orthopur.rules.cleanchain.RecontaminatedByHand;
 import orthopur.rules.cleanchain.RightProduct;
 import orthopur.rules.cleanchain.RinseEndPoint;
@@ -39,6 +43,8 @@ import orthopur.rules.cleanchain.SharpenedBetweenCleans;
 import orthopur.rules.cleanchain.SoakCollected;
 import orthopur.rules.cleanchain.TopToBottom;
 import orthopur.rules.cleanchain.UnderTheMachine;
+import orthopur.rules.cleanchain.WasherComplete;
+import orthopur.rules.cleanchain.WhatReturns;
 import orthopur.rules.lockout.Cautioned;
 import orthopur.rules.lockout.ClearBeforeLive;
 import orthopur.rules.lockout.ClearBeforeRun;
@@ -118,9 +124,12 @@ public final class AllRules {
                     new ToppedUp(),
                     new MaterialBears(),
                     new WithinLimits(),
+                    new ColdOnHot(),
                     new Registered(),
                     new SanitizerStrength(),
                     new HotWaterSanitizing(),
+                    new WasherTemperatures(),
+                    new RinsePressure(),
                     new StrengthCeiling(),
                     new ContactTime(),
                     new PlannedReadings(),
@@ -133,6 +142,8 @@ public final class AllRules {
                     new DetergentFilm(),
                     new SanitizedDirty(),
                     new CleanVessel(),
+                    new WasherComplete(),
+                    new ProgramRun(),
                     new AssembledBeforeSanitized(),
                     new RecontaminatedByHand(),
                     new DirtyAgain(),
@@ -143,6 +154,7 @@ public final class AllRules {
                     new SharpenedBetweenCleans(),
                     new Inspected(),
                     new LineFlow(),
+                    new WhatReturns(),
                     new RightProduct(),
                     new ChasedOut(),
                     new BrushesApart(),

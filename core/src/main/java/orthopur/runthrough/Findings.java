@@ -17,6 +17,7 @@ public final class Findings {
     private final List<Report> reports = new ArrayList<>();
     private final Map<Integer, Report> blame = new HashMap<>();
     private Set<Integer> denied = new HashSet<>();
+    private Set<Integer> unsanitized = new HashSet<>();
     private int place = -1;
     private @Nullable String stepId;
 
@@ -24,6 +25,7 @@ public final class Findings {
         this.place = place;
         this.stepId = stepId;
         denied = new HashSet<>();
+        unsanitized = new HashSet<>();
     }
 
     void leaveSteps() {
@@ -34,6 +36,11 @@ public final class Findings {
 
     boolean denied(int surface) {
         return denied.contains(surface);
+    }
+
+    /** Whether a step that both washes and sanitizes had only the latter denied. */
+    boolean unsanitized(int surface) {
+        return unsanitized.contains(surface);
     }
 
     /** A claim was granted: whatever denied an earlier one no longer explains anything. */
@@ -177,6 +184,13 @@ public final class Findings {
         public Report deny(List<Integer> surfaces) {
             denied.addAll(surfaces);
             // The first denial is the cause; a later one only adds to it.
+            surfaces.forEach(s -> blame.putIfAbsent(s, this));
+            return this;
+        }
+
+        /** Of a step that washes and sanitizes in one, only the sanitizing does not hold. */
+        public Report denySanitizing(List<Integer> surfaces) {
+            unsanitized.addAll(surfaces);
             surfaces.forEach(s -> blame.putIfAbsent(s, this));
             return this;
         }

@@ -2,6 +2,7 @@ package orthopur.runthrough;
 
 import orthopur.Nullable;
 import orthopur.machine.Heat;
+import orthopur.procedure.Action;
 import orthopur.quantity.Temperature;
 import orthopur.thermal.Cooling;
 
@@ -20,5 +21,45 @@ public final class Heats {
             return null;
         }
         return new Cooling(room, heat.start(), heat.perMinute()).minutesTo(limit);
+    }
+
+    /**
+     * What a cooling step brings it down to: as measured, or as its curve says; null if neither.
+     */
+    static @Nullable Temperature after(SheetIndex sheet, int energy, Action.CoolDown a) {
+        Heat heat = sheet.energy(energy).heat();
+        if (a.below() != null || heat == null) {
+            return a.below();
+        }
+        Temperature room = sheet.sheet().roomTemperature();
+        return a.standing() == null || heat.perMinute() == null
+                ? null
+                : new Cooling(room, heat.start(), heat.perMinute())
+                        .after(a.standing().toMillis() / 60_000.0);
+    }
+
+    /** The hottest that a part may still be before a step, or null where it was never hot. */
+    public static @Nullable Temperature of(Moment m, int part) {
+        Temperature hottest = null;
+        for (int e = 0; e < m.sheet().energyCount(); e++) {
+            Heat heat = m.sheet().energy(e).heat();
+            boolean holds = m.sheet().part(part).id().equals(m.sheet().energy(e).holder());
+            if (heat != null && (holds || m.sheet().inReach(e, part))) {
+                Temperature now = now(m, e, heat);
+                hottest = hottest == null || now.compareTo(hottest) > 0 ? now : hottest;
+            }
+        }
+        return hottest;
+    }
+
+    private static Temperature now(Moment m, int energy, Heat heat) {
+        Temperature room = m.sheet().sheet().roomTemperature();
+        Temperature now =
+                heat.perMinute() == null || heat.start().compareTo(room) <= 0
+                        ? heat.start()
+                        : new Cooling(room, heat.start(), heat.perMinute())
+                                .after(m.night().minutes());
+        Temperature measured = m.night().cooledTo(energy);
+        return measured != null && measured.compareTo(now) < 0 ? measured : now;
     }
 }

@@ -9,6 +9,10 @@ import java.util.Map;
 import java.util.Set;
 import orthopur.Nullable;
 import orthopur.machine.EnergyStage;
+import orthopur.machine.Program;
+import orthopur.machine.Vessel;
+import orthopur.machine.Washer;
+import orthopur.machine.WasherType;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
@@ -27,6 +31,7 @@ public final class Moment {
     private final List<Integer> passages;
     private final BitSet namedHere = new BitSet();
     private final BitSet exposedHere = new BitSet();
+    private final @Nullable Program program;
     private @Nullable Map<Integer, Integer> places;
 
     Moment(Procedure procedure, int place, SheetIndex sheet, Context context, Night night) {
@@ -42,6 +47,15 @@ public final class Moment {
         Set<Integer> closed = new java.util.HashSet<>();
         Set<Integer> direct = new java.util.HashSet<>();
         boolean fills = fills(step().action());
+        this.program = program(step().action(), sheet);
+        if (program != null) {
+            for (String cleaned : program.cleans()) {
+                int s = sheet.surfaceNamed(cleaned);
+                if (s >= 0) {
+                    surfaces.add(s);
+                }
+            }
+        }
         for (String item : step().action().items()) {
             int p = sheet.partNamed(item);
             int s = sheet.surfaceNamed(item);
@@ -86,10 +100,40 @@ public final class Moment {
         open.forEach(exposedHere::set);
         this.passages = List.copyOf(passages);
         this.energies =
-                step().action().energies().stream()
-                        .map(sheet::energyNamed)
-                        .filter(e -> e >= 0)
-                        .toList();
+                (program == null ? step().action().energies() : program.energies())
+                        .stream().map(sheet::energyNamed).filter(e -> e >= 0).toList();
+    }
+
+    private static @Nullable Program program(Action action, SheetIndex sheet) {
+        return action instanceof Action.RunProgram a
+                ? sheet.sheet().programs().stream()
+                        .filter(p -> p.id().equals(a.program()))
+                        .findFirst()
+                        .orElse(null)
+                : null;
+    }
+
+    /** The program of the machine that this step runs, or null. */
+    public @Nullable Program program() {
+        return program;
+    }
+
+    /** The washer of the site that this step washes in, or null. */
+    public @Nullable Washer washer() {
+        Vessel v =
+                action() instanceof Action.RunProgram a
+                        ? context.vessel(a.solution().vessel())
+                        : null;
+        return v == null ? null : v.washer();
+    }
+
+    /** How the washer is built that this step runs: of the site, or the machine itself. */
+    public @Nullable WasherType washerType() {
+        if (program != null) {
+            return program.purpose() == Program.Purpose.WASH ? sheet.sheet().washer() : null;
+        }
+        Washer w = washer();
+        return w == null ? null : w.type();
     }
 
     /** Whether a step brings liquid that fills a passage; no cloth, brush or eye gets into one. */

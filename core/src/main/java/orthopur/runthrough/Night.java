@@ -7,6 +7,7 @@ import orthopur.Nullable;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.machine.Part;
+import orthopur.quantity.Temperature;
 
 /**
  * How the machine stands at one moment of the night. Rules read it; only the fold in {@link
@@ -24,6 +25,7 @@ public final class Night {
     final int[] installedAt;
     final int[] ranAt;
     final boolean[] filled;
+    final @Nullable Temperature[] cooledTo;
     final Map<String, Integer> fitted = new HashMap<>();
     final Map<String, Vessel> vessels = new HashMap<>();
     double minutes;
@@ -47,6 +49,7 @@ public final class Night {
         ranAt = new int[sheet.energyCount()];
         java.util.Arrays.fill(ranAt, Facts.NEVER);
         filled = new boolean[sheet.passageCount()];
+        cooledTo = new Temperature[sheet.energyCount()];
     }
 
     /**
@@ -87,6 +90,11 @@ public final class Night {
     /** Whether sanitizer still stands in a passage or was never chased out of it. */
     public boolean filled(int passage) {
         return filled[passage];
+    }
+
+    /** The temperature that a heat was measured or waited down to, or null. */
+    public @Nullable Temperature cooledTo(int energy) {
+        return cooledTo[energy];
     }
 
     /** How many of a cleaning fitting are on. */

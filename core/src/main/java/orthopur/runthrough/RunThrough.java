@@ -10,6 +10,7 @@ import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.machine.EnergyStage;
+import orthopur.machine.Program;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Solution;
@@ -45,6 +46,86 @@ public final class RunThrough {
 
     public static Run of(Procedure procedure, SheetIndex sheet, Context context, List<Rule> rules) {
         return new RunThrough(procedure, sheet, context, rules).run();
+    }
+
+    /**
+     * Soil that nobody saw on some surfaces.
+     *
+     * @param place of the step after which it is there
+     */
+    private record Flaw(int place, List<Integer> surfaces) {}
+
+    /**
+     * Surfaces that are not as clean after a step as they are taken to be, if soil was left on some
+     * of them: those themselves and whatever they, the gloves or the liquid they lay in have
+     * touched since. Physics alone; no rule is asked.
+     *
+     * @param flawed surfaces on which soil was left
+     * @param since place of the step that is taken to have cleaned them
+     * @param until place of the step after which it was found
+     */
+    public static List<Integer> spread(
+            Procedure procedure,
+            SheetIndex sheet,
+            Context context,
+            List<Integer> flawed,
+            int since,
+            int until) {
+        Facts[] taken = facts(procedure, sheet, context, until, null);
+        Facts[] real = facts(procedure, sheet, context, until, new Flaw(since, flawed));
+        List<Integer> spread = new ArrayList<>();
+        for (int s = 0; s < taken.length; s++) {
+            boolean worse =
+                    taken[s].soil() != real[s].soil()
+                            || (taken[s].sanitized() != Facts.NEVER
+                                    && real[s].sanitized() == Facts.NEVER);
+            if (worse) {
+                spread.add(s);
+            }
+        }
+        return spread;
+    }
+
+    private static Facts[] facts(
+            Procedure procedure,
+            SheetIndex sheet,
+            Context context,
+            int until,
+            @Nullable Flaw flaw) {
+        RunThrough r = new RunThrough(procedure, sheet, context, List.of());
+        for (int i = 0; i <= until; i++) {
+            if (context.configuration().holds(procedure.steps().get(i).when())) {
+                r.step(new Moment(procedure, i, sheet, context, r.night));
+                if (flaw != null) {
+                    r.contact(procedure.steps().get(i).action());
+                }
+            }
+            if (flaw != null && flaw.place() == i) {
+                flaw.surfaces().forEach(s -> r.change(s, f -> f.dirtied(null)));
+            }
+        }
+        return r.night.facts;
+    }
+
+    /** What is put on soils what it lies on, and takes soil from it. */
+    private void contact(Action action) {
+        if (!(action instanceof Action.Install || action instanceof Action.Return)) {
+            return;
+        }
+        for (String item : action.items()) {
+            int p = sheet.partNamed(item);
+            if (p < 0) {
+                continue;
+            }
+            List<Integer> under = sheet.part(p).covers().stream().map(sheet::surfaceNamed).toList();
+            List<Integer> own = sheet.surfacesOf(p);
+            if (own.stream().anyMatch(s -> night.facts[s].soil())) {
+                change(under, Facts::touched);
+            }
+            if (under.stream().anyMatch(s -> s >= 0 && night.facts[s].soil())) {
+                change(own, Facts::touched);
+            }
+        }
     }
 
     private Run run() {
@@ -87,7 +168,11 @@ public final class RunThrough {
             rule.look(m, findings);
         }
         effect(m);
-        boolean treats = !partMove(m.action()) && m.action().handsIn();
+        boolean treats =
+                !partMove(m.action())
+                        && (m.action().handsIn()
+                                || m.action() instanceof Action.Circulate
+                                || m.action() instanceof Action.RunProgram);
         effects.add(
                 new Run.StepEffect(
                         surfaceChanges,
@@ -205,8 +290,13 @@ public final class RunThrough {
                     if (cooled(a, e)) {
                         energy(e, () -> night.advance(e, EnergyStage.COOLED));
                     }
+                    Temperature to = Heats.after(sheet, e, a);
+                    if (to != null) {
+                        night.cooledTo[e] = to;
+                    }
                 }
             }
+            case Action.RunProgram a -> program(m, a);
             case Action.Isolate a -> advance(m);
             case Action.Lock a -> advance(m);
             case Action.Relieve a -> advance(m);
@@ -230,6 +320,30 @@ public final class RunThrough {
         Set<Residue> left = left(context.chemical(solution.chemical()), Residue.DETERGENT);
         change(m.exposed(), f -> f.washedAt(at, cleans, left));
         refuse(m.exposed(), !cleans);
+    }
+
+    /** The machine, or a washer, washes and rinses by itself; its last rinse may sanitize. */
+    private void program(Moment m, Action.RunProgram a) {
+        int at = m.place();
+        m.energies().forEach(e -> run(e, at));
+        Program program = m.program();
+        if (program != null && program.purpose() != Program.Purpose.WASH) {
+            return;
+        }
+        for (int s : m.exposed()) {
+            boolean washed = !findings.denied(s) && detergent(a.solution());
+            boolean sanitized = washed && m.washerType() != null && !findings.unsanitized(s);
+            change(
+                    s,
+                    f -> {
+                        Facts rinsed = f.washedAt(at, washed, Set.of()).rinsedAt(at, false);
+                        return sanitized ? rinsed.sanitizedAt(at, true, Set.of()) : rinsed;
+                    });
+            refuse(List.of(s), !washed);
+            if (sanitized) {
+                findings.granted(s);
+            }
+        }
     }
 
     /** What this product leaves until it is rinsed off. */

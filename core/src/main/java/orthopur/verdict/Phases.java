@@ -35,6 +35,7 @@ public final class Phases {
             case Action.Mark a -> Phase.TAKE_APART;
             case Action.Sharpen a -> now == Phase.MAKE_SAFE ? Phase.TAKE_APART : now;
             case Action.Circulate a -> Phase.WASH;
+            case Action.RunProgram a -> Phase.WASH;
             case Action.Replace a -> Phase.PUT_TOGETHER;
             case Action.Lubricate a -> Phase.PUT_TOGETHER;
             case Action.Coat a -> Phase.PUT_TOGETHER;

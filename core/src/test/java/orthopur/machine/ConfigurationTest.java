@@ -40,7 +40,9 @@ class ConfigurationTest {
 
     @Test
     void aPassageThatLosesASurfaceIsNotThere() {
-        Passage wet = new Passage("p", "P", List.of("flap-1"), new Volume(1), null, null, null);
+        Passage wet =
+                new Passage(
+                        "p", "P", List.of("flap-1"), new Volume(1), null, null, null, List.of());
         MachineSheet sheet = Records.with(SHEET, "passages", List.of(wet));
         assertEquals(List.of(), with("fixed").of(sheet).passages());
         assertEquals(List.of(wet), with("folds").of(sheet).passages());

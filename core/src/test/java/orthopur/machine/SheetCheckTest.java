@@ -83,7 +83,8 @@ class SheetCheckTest {
                                         new Volume(0),
                                         null,
                                         null,
-                                        null)));
+                                        null,
+                                        List.of())));
         List<String> found = SheetCheck.check(slips).stream().map(Problem::pointer).toList();
         assertEquals(
                 List.of(

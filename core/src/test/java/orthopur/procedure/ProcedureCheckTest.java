@@ -28,7 +28,8 @@ class ProcedureCheckTest {
                                     new Volume(1),
                                     null,
                                     null,
-                                    null))
+                                    null,
+                                    List.of()))
                     .sheet();
 
     private static List<String> problems(Procedure p) {

@@ -249,7 +249,7 @@ public final class Bench {
         return p.apply(List.of(new Edit.Change(id, Records.with(step(p, id), component, value))));
     }
 
-    private static Step step(Procedure p, String id) {
+    public static Step step(Procedure p, String id) {
         return p.steps().get(p.placeOf(id));
     }
 
@@ -362,6 +362,8 @@ public final class Bench {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
+                null,
                 null,
                 false,
                 null);

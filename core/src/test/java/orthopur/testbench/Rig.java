@@ -19,7 +19,10 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.OptionGroup;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
+import orthopur.machine.Program;
 import orthopur.machine.Surface;
+import orthopur.machine.Vessel;
+import orthopur.machine.WasherType;
 import orthopur.procedure.Procedure;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Temperature;
@@ -30,13 +33,15 @@ import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
 
 /** The machine of the bench with one thing changed. */
-public record Rig(MachineSheet sheet, List<Chemical> chemicals, Integer years) {
+public record Rig(
+        MachineSheet sheet, List<Chemical> chemicals, Integer years, List<Vessel> vessels) {
     public static Rig bench() {
-        return new Rig(Bench.SHEET, List.of(Bench.CHLORINE, Bench.DETERGENT), null);
+        return new Rig(Bench.SHEET, List.of(Bench.CHLORINE, Bench.DETERGENT), null, List.of());
     }
 
     public Verdict verify(Procedure p) {
-        Context c = new Context(PublicCodes.book(), chemicals, new Hardness(310));
+        Context c =
+                new Context(PublicCodes.book(), chemicals, new Hardness(310)).withVessels(vessels);
         return Verifier.verify(p, sheet, years == null ? c : c.withYoungest(years));
     }
 
@@ -45,7 +50,7 @@ public record Rig(MachineSheet sheet, List<Chemical> chemicals, Integer years) {
     }
 
     private Rig sheet(String component, Object value) {
-        return new Rig(with(sheet, component, value), chemicals, years);
+        return new Rig(with(sheet, component, value), chemicals, years, vessels);
     }
 
     private Rig part(String id, UnaryOperator<Part> change) {
@@ -165,6 +170,14 @@ public record Rig(MachineSheet sheet, List<Chemical> chemicals, Integer years) {
         return sheet("passages", List.of(passage));
     }
 
+    public Rig program(Program program, WasherType type) {
+        return sheet("programs", List.of(program)).sheet("washer", type);
+    }
+
+    public Rig vessel(Vessel vessel) {
+        return new Rig(sheet, chemicals, years, List.of(vessel));
+    }
+
     /** A group of two options; the part is there with the first, which is fitted. */
     public Rig option(String group, String first, String second, String part) {
         OptionGroup g =
@@ -180,7 +193,7 @@ public record Rig(MachineSheet sheet, List<Chemical> chemicals, Integer years) {
     }
 
     public Rig youngest(int age) {
-        return new Rig(sheet, chemicals, age);
+        return new Rig(sheet, chemicals, age, vessels);
     }
 
     /** With a product more, or another of the same id. */
@@ -188,6 +201,6 @@ public record Rig(MachineSheet sheet, List<Chemical> chemicals, Integer years) {
         List<Chemical> all = new ArrayList<>(chemicals);
         all.removeIf(c -> c.id().equals(other.id()));
         all.add(other);
-        return new Rig(sheet, all, years);
+        return new Rig(sheet, all, years, vessels);
     }
 }

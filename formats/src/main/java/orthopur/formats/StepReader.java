@@ -123,7 +123,19 @@ final class StepReader {
                             list(d.items()),
                             solution(),
                             quantity("dwell", d.dwell(), UnitText::duration),
-                            quantity("velocity", d.velocity(), UnitText::velocity));
+                            quantity("velocity", d.velocity(), UnitText::velocity),
+                            readings(),
+                            list(d.purged()));
+            case "run-program" ->
+                    new Action.RunProgram(
+                            d.program(),
+                            list(d.items()),
+                            solution(),
+                            quantity("dwell", d.dwell(), UnitText::duration),
+                            quantity("finalRinse", d.finalRinse(), UnitText::temperature),
+                            quantity("pressure", d.pressure(), UnitText::pressure),
+                            list(d.complete()),
+                            readings());
             case "draw-off" ->
                     new Action.DrawOff(list(d.items()), list(d.places()), yes(d.washedOut()));
             case "sharpen" -> new Action.Sharpen(list(d.items()), yes(d.powered()));
@@ -300,7 +312,12 @@ final class StepReader {
                         new Field("direction", d.direction()),
                         new Field("velocity", d.velocity()),
                         new Field("pattern", d.pattern()),
-                        new Field("product", d.product()));
+                        new Field("product", d.product()),
+                        new Field("purged", d.purged()),
+                        new Field("program", d.program()),
+                        new Field("finalRinse", d.finalRinse()),
+                        new Field("pressure", d.pressure()),
+                        new Field("complete", d.complete()));
         for (Field f : given) {
             boolean empty = f.value() == null || (f.value() instanceof List<?> l && l.isEmpty());
             if (!empty && !info.fields().contains(f.name())) {

@@ -2,6 +2,7 @@ package orthopur.formats;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
@@ -32,6 +33,8 @@ final class StepWriter {
     private Double velocity;
     private String pattern;
     private String product;
+    private List<String> purged;
+    private Action.RunProgram program;
     private Solution liquid;
     private Enum<?> method;
     private Enum<?> endPoint;
@@ -91,6 +94,15 @@ final class StepWriter {
                 velocity == null ? null : new Quantity(velocity, "m/s"),
                 pattern,
                 product,
+                some(purged),
+                program == null ? null : program.program(),
+                program == null || program.finalRinse() == null
+                        ? null
+                        : Quantity.of(program.finalRinse()),
+                program == null || program.pressure() == null
+                        ? null
+                        : new Quantity(program.pressure().kilopascals(), "kPa"),
+                program == null ? null : some(program.complete()),
                 s.when(),
                 s.minutes(),
                 s.people(),
@@ -137,7 +149,16 @@ final class StepWriter {
                 liquid = a.solution();
                 dwell = a.dwell();
                 velocity = a.velocity();
+                readings = written(a.readings());
+                purged = a.purged();
                 yield "circulate";
+            }
+            case Action.RunProgram a -> {
+                program = a;
+                liquid = a.solution();
+                dwell = a.lasting();
+                readings = written(a.readings());
+                yield "run-program";
             }
             case Action.DrawOff a -> {
                 places = a.places();
@@ -199,7 +220,7 @@ final class StepWriter {
                 liquid = a.solution();
                 method = a.method();
                 contact = a.contact();
-                readings = a.readings().stream().sorted().map(QuantityModule::written).toList();
+                readings = written(a.readings());
                 yield "sanitize";
             }
             case Action.Dry a -> {
@@ -232,6 +253,10 @@ final class StepWriter {
             }
             case Action.Record a -> "record";
         };
+    }
+
+    private static List<String> written(Set<Action.Reading> readings) {
+        return readings.stream().sorted().map(QuantityModule::written).toList();
     }
 
     private static List<String> some(List<String> l) {

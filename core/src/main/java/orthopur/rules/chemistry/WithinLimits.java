@@ -53,7 +53,9 @@ public final class WithinLimits extends BookRule {
             case NO_IMMERSION -> action instanceof Action.Soak || method == Action.Method.IMMERSE;
             case NO_HOSE -> method == Action.Method.HOSE || method == Action.Method.PRESSURE;
             case NO_PRESSURE -> method == Action.Method.PRESSURE;
-            case NO_MACHINE_WASH -> method == Action.Method.WASHER;
+            case NO_MACHINE_WASH ->
+                    method == Action.Method.WASHER
+                            || action instanceof Action.RunProgram p && p.program() == null;
             case NO_ABRASIVE ->
                     action instanceof Action.Wash w
                             && w.tool() != null

@@ -28,7 +28,8 @@ public final class CleanVessel extends BookRule {
             return;
         }
         Night.Vessel v = m.night().vessel(name);
-        boolean sanitizes = m.action() instanceof Action.Sanitize;
+        boolean sanitizes =
+                m.action() instanceof Action.Sanitize || m.action() instanceof Action.RunProgram;
         if (v != null && !(sanitizes && v.soiled())) {
             return;
         }

@@ -20,13 +20,8 @@ public final class ClearBeforeRun extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        boolean runs =
-                m.action() instanceof Action.Operate a
-                                && (a.mode() == Action.Mode.RUN
-                                        || a.mode() == Action.Mode.CLEAN_MODE)
-                        || m.action() instanceof Action.Index i && i.powered();
         // Before hands were in at all there is nobody to clear.
-        if (runs
+        if (m.action().runs()
                 && !(m.night().peopleClear() && m.night().toolsOut())
                 && m.earlier(Action::handsIn)) {
             out.report(info)

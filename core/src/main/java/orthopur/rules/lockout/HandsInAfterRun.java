@@ -28,6 +28,7 @@ public final class HandsInAfterRun extends BookRule {
     public void look(Moment m, Findings out) {
         switch (m.action()) {
             case Action.Operate a when a.mode() == Action.Mode.RUN -> guards(m, out);
+            case Action.RunProgram a when a.runs() -> guards(m, out);
             case Action.Operate a when a.mode() == Action.Mode.CLEAN_MODE -> cleanMode(m, out);
             case Action.Index a when a.powered() -> indexed(m, out);
             default -> after(m, out);

@@ -1,0 +1,71 @@
+package orthopur.rules.chemistry;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.chemical.MaterialTable;
+import orthopur.procedure.Solution;
+import orthopur.quantity.Temperature;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Heats;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** S6: no cold water on hot glass or a hot pan. */
+public final class ColdOnHot extends BookRule {
+    public ColdOnHot() {
+        super("S6", Severity.STOP, "No cold water on hot glass or a hot pan", "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Solution liquid = m.action().solution();
+        if (liquid == null || !m.action().handsIn()) {
+            return;
+        }
+        // A temperature that is not stated can be anything down to freezing.
+        double water = liquid.temperature() == null ? 0 : liquid.temperature().celsius();
+        List<Integer> hit = new ArrayList<>();
+        Temperature hottest = null;
+        double bears = 0;
+        for (int s : m.exposed()) {
+            Double most = bears(m, s);
+            Temperature hot = most == null ? null : Heats.of(m, m.sheet().ownerOf(s));
+            if (most != null && hot != null && hot.celsius() - water > most) {
+                hit.add(s);
+                hottest = hot;
+                bears = most;
+            }
+        }
+        if (hottest == null) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(hit);
+        out.report(info)
+                .items(ids)
+                .number("surface", hottest.celsius(), "°C")
+                .number("greatest difference", bears, "K")
+                .says(
+                        "Step %d brings water at %s onto %s, still at up to %s; it bears a difference of %s K."
+                                .formatted(
+                                        m.number(),
+                                        liquid.temperature() == null
+                                                ? "a temperature it does not state"
+                                                : liquid.temperature().shown(),
+                                        m.sheet().names(ids),
+                                        hottest.shown(),
+                                        bears),
+                        "Hot glass bursts and a hot pan warps when cold water meets it.");
+    }
+
+    private static @Nullable Double bears(Moment m, int surface) {
+        for (String material : m.sheet().surface(surface).materials()) {
+            String figure = MaterialTable.shockOf(material);
+            if (figure != null) {
+                return m.context().book().number(figure);
+            }
+        }
+        return null;
+    }
+}

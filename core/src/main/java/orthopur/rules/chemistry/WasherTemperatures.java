@@ -1,0 +1,84 @@
+package orthopur.rules.chemistry;
+
+import orthopur.Nullable;
+import orthopur.machine.WasherType;
+import orthopur.procedure.Action;
+import orthopur.quantity.Temperature;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** S8 for washers: the final rinse sanitizes, the tank washes, each by its temperature. */
+public final class WasherTemperatures extends BookRule {
+    public WasherTemperatures() {
+        super(
+                "S8",
+                Severity.STOP,
+                "A washer's final rinse and tank at their temperatures",
+                "Food Code 2022, 4-501.110 and .112");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        WasherType type = m.washerType();
+        if (!(m.action() instanceof Action.RunProgram a) || type == null) {
+            return;
+        }
+        if (type == WasherType.CHEMICAL) {
+            out.report(info)
+                    .items(m.surfaceIds(m.named()))
+                    .says(
+                            "Step %d washes in a machine that sanitizes by a chemical, whose strength no step reads."
+                                    .formatted(m.number()),
+                            "Washed is not sanitized: sanitize in a step of its own, with its reading.")
+                    .denySanitizing(m.named());
+        } else {
+            finalRinse(m, a, type, out);
+        }
+        Temperature tank = a.solution().temperature();
+        Temperature tankLeast = m.context().book().temperature(type.tankFigure());
+        if (tank == null || !tank.atLeast(tankLeast)) {
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(m.surfaceIds(m.named()))
+                    .number("least in the tank", tankLeast.celsius(), "°C")
+                    .says(
+                            "Step %d washes with the tank at %s; this washer needs at least %s."
+                                    .formatted(m.number(), shown(tank), tankLeast.shown()),
+                            "A cool tank leaves fat on the ware and cools the last rinse.");
+        }
+    }
+
+    private void finalRinse(Moment m, Action.RunProgram a, WasherType type, Findings out) {
+        Temperature least = m.context().book().temperature(type.rinseFigure());
+        Temperature most = m.context().book().temperature("washer.rinse.most");
+        Temperature rinse = a.finalRinse();
+        boolean hot = rinse != null && rinse.atLeast(least) && rinse.compareTo(most) <= 0;
+        if (!hot) {
+            out.report(info)
+                    .items(m.surfaceIds(m.named()))
+                    .number("least", least.celsius(), "°C")
+                    .number("most", most.celsius(), "°C")
+                    .says(
+                            "Step %d rinses at %s in the end; %s to %s sanitizes."
+                                    .formatted(
+                                            m.number(), shown(rinse), least.shown(), most.shown()),
+                            "Below it the last rinse only wets; above it the water turns to mist before it wets.")
+                    .denySanitizing(m.named());
+        } else if (!a.readings().contains(Action.Reading.TEMPERATURE)) {
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(m.surfaceIds(m.named()))
+                    .says(
+                            "Step %d plans no reading of the final rinse.".formatted(m.number()),
+                            "Washed in a machine counts as sanitized only with its readings in.")
+                    .denySanitizing(m.named())
+                    .propose("Read its temperature", change(m, m.step().with(a.reading())));
+        }
+    }
+
+    private static String shown(@Nullable Temperature t) {
+        return t == null ? "a temperature it does not state" : t.shown();
+    }
+}

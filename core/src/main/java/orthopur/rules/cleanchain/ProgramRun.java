@@ -1,0 +1,46 @@
+package orthopur.rules.cleanchain;
+
+import java.time.Duration;
+import orthopur.machine.Program;
+import orthopur.procedure.Action;
+import orthopur.quantity.Show;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C21: a program of the machine runs to its end; stopped early it has cleaned nothing. */
+public final class ProgramRun extends BookRule {
+    public ProgramRun() {
+        super("C21", Severity.STOP, "A program runs to its end", "machine manual");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        Program program = m.program();
+        if (!(m.action() instanceof Action.RunProgram a) || program == null) {
+            return;
+        }
+        Duration least = program.earliestEnd();
+        if (a.lasting() != null && a.lasting().compareTo(least) >= 0) {
+            return;
+        }
+        out.report(info)
+                .items(m.surfaceIds(m.named()))
+                .number("earliest end", least.toSeconds(), "s")
+                .says(
+                        "Step %d runs %s for %s; it ends after %s at the earliest."
+                                .formatted(
+                                        m.number(),
+                                        program.name(),
+                                        a.lasting() == null
+                                                ? "a time it does not state"
+                                                : Show.duration(a.lasting()),
+                                        Show.duration(least)),
+                        "What it loosened is still there when it is stopped before its last rinse.")
+                .deny(m.named())
+                .propose(
+                        "Let it run for " + Show.duration(least),
+                        change(m, m.step().with(a.withLasting(least))));
+    }
+}

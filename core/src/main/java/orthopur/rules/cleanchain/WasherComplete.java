@@ -1,0 +1,73 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.machine.Program;
+import orthopur.machine.Washer;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C23 for washers: strainers, arms and curtains are in place before it is relied on. */
+public final class WasherComplete extends BookRule {
+    public WasherComplete() {
+        super(
+                "C23",
+                Severity.STOP,
+                "A washer is clean and complete before it washes anything",
+                "Food Code 2022, 4-501.14");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.RunProgram a)) {
+            return;
+        }
+        Program program = m.program();
+        List<String> missing = program == null ? unsaid(m, a) : off(m, program);
+        if (missing.isEmpty()) {
+            return;
+        }
+        Findings.Report r =
+                out.report(info)
+                        .items(m.surfaceIds(m.named()))
+                        .says(
+                                program == null
+                                        ? "Step %d washes in %s and does not say that these are in place: %s."
+                                                .formatted(
+                                                        m.number(),
+                                                        a.solution().vessel(),
+                                                        String.join(", ", missing))
+                                        : "Step %d runs %s without %s."
+                                                .formatted(
+                                                        m.number(),
+                                                        program.name(),
+                                                        m.sheet().names(missing)),
+                                "Without its strainers, arms and curtains the soil goes round instead of out.")
+                        .deny(m.named());
+        Washer washer = m.washer();
+        if (program == null && washer != null) {
+            r.propose(
+                    "Check that they are in place",
+                    change(m, m.step().with(a.withComplete(washer.insides()))));
+        }
+    }
+
+    private static List<String> unsaid(Moment m, Action.RunProgram a) {
+        Washer washer = m.washer();
+        return washer == null
+                ? List.of()
+                : washer.insides().stream().filter(i -> !a.complete().contains(i)).toList();
+    }
+
+    private static List<String> off(Moment m, Program program) {
+        return program.needs().stream()
+                .filter(
+                        id -> {
+                            int p = m.sheet().partNamed(id);
+                            return p >= 0 && (m.night().off(p) > 0 || m.night().aside(p));
+                        })
+                .toList();
+    }
+}

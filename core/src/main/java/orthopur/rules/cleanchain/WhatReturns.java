@@ -1,0 +1,60 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import java.util.Set;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C24: circulation counts from when what returns is as strong as what is sent. */
+public final class WhatReturns extends BookRule {
+    public WhatReturns() {
+        super(
+                "C24",
+                Severity.FIX,
+                "What returns is as strong as what is sent; side chambers are purged",
+                "trade practice for cleaning in place");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Circulate a)) {
+            return;
+        }
+        if (a.solution().chemical() != null && !a.readings().contains(Action.Reading.STRENGTH)) {
+            Set<Action.Reading> more = new java.util.TreeSet<>(a.readings());
+            more.add(Action.Reading.STRENGTH);
+            out.report(info)
+                    .says(
+                            "Step %d circulates and nobody reads the strength of what comes back."
+                                    .formatted(m.number()),
+                            "The water that stood in the line thins the first of it; the time counts once both ends read alike.")
+                    .propose(
+                            "Read what returns",
+                            change(m, m.step().with(a.with(more, a.purged()))));
+        }
+        for (int p : m.passages()) {
+            List<String> dead =
+                    m.sheet().passage(p).chambers().stream()
+                            .filter(c -> !a.purged().contains(c))
+                            .toList();
+            if (!dead.isEmpty()) {
+                List<String> all = new java.util.ArrayList<>(a.purged());
+                all.addAll(dead);
+                out.report(info)
+                        .says(
+                                "Step %d circulates through %s and does not purge %s."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().passage(p).name(),
+                                                String.join(", ", dead)),
+                                "A dead end beside the flow keeps what stood in it.")
+                        .propose(
+                                "Purge the side chambers",
+                                change(m, m.step().with(a.with(a.readings(), all))));
+            }
+        }
+    }
+}
