@@ -21,6 +21,25 @@ public final class Findings {
     private int place = -1;
     private @Nullable String stepId;
 
+    /** As it stands between two steps; the two go their own ways afterwards. */
+    Findings copy() {
+        Findings other = new Findings();
+        Map<Report, Report> twins = new java.util.IdentityHashMap<>();
+        for (Report r : reports) {
+            Report twin = other.new Report(r);
+            twins.put(r, twin);
+            other.reports.add(twin);
+        }
+        twins.forEach((r, twin) -> twin.root = r.root == null ? null : twins.get(r.root));
+        for (Map.Entry<Integer, Report> b : blame.entrySet()) {
+            Report twin = twins.get(b.getValue());
+            if (twin != null) {
+                other.blame.put(b.getKey(), twin);
+            }
+        }
+        return other;
+    }
+
     void enter(int place, String stepId) {
         this.place = place;
         this.stepId = stepId;
@@ -132,6 +151,21 @@ public final class Findings {
             this.stepId = stepId;
             this.severity = rule.severity();
             this.source = rule.source();
+        }
+
+        private Report(Report other) {
+            this.rule = other.rule;
+            this.place = other.place;
+            this.stepId = other.stepId;
+            this.items.addAll(other.items);
+            this.energies.addAll(other.energies);
+            this.numbers.addAll(other.numbers);
+            this.proposals.addAll(other.proposals);
+            this.message = other.message;
+            this.because = other.because;
+            this.source = other.source;
+            this.severity = other.severity;
+            this.cause = other.cause;
         }
 
         public Report at(int place, String stepId) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import orthopur.Nullable;
 import orthopur.machine.EnergyStage;
 import orthopur.machine.Program;
@@ -247,7 +248,7 @@ public final class Moment {
     }
 
     /** Whether a step before this one, of those that hold in this configuration, did something. */
-    public boolean earlier(java.util.function.Predicate<Action> did) {
+    public boolean earlier(Predicate<Action> did) {
         for (int i = 0; i < place; i++) {
             Step s = procedure.steps().get(i);
             if (context.configuration().holds(s.when()) && did.test(s.action())) {
@@ -258,14 +259,41 @@ public final class Moment {
     }
 
     /** Whether a later step does something. */
-    public boolean later(java.util.function.Predicate<Action> does) {
-        for (int i = place + 1; i < procedure.steps().size(); i++) {
-            Step s = procedure.steps().get(i);
-            if (context.configuration().holds(s.when()) && does.test(s.action())) {
-                return true;
-            }
+    public boolean later(Predicate<Action> does) {
+        return firstLater(does) >= 0;
+    }
+
+    /**
+     * Place of the first later step that does something, or -1. Rules look ahead by this alone: the
+     * question is kept, and a run is taken up again only where its answer is still the same.
+     */
+    public int firstLater(Predicate<Action> does) {
+        Ahead asked = new Ahead(place, does, Ahead.find(procedure, context, place, does));
+        night.asked.add(asked);
+        return asked.found();
+    }
+
+    /**
+     * A look ahead.
+     *
+     * @param place of the step at which it was asked
+     * @param found place of the step that answered it, or -1
+     */
+    record Ahead(int place, Predicate<Action> does, int found) {
+        boolean holdsFor(Procedure other, Context context) {
+            return found == find(other, context, place, does);
         }
-        return false;
+
+        private static int find(
+                Procedure procedure, Context context, int place, Predicate<Action> does) {
+            for (int i = place + 1; i < procedure.steps().size(); i++) {
+                Step s = procedure.steps().get(i);
+                if (context.configuration().holds(s.when()) && does.test(s.action())) {
+                    return i;
+                }
+            }
+            return -1;
+        }
     }
 
     public List<Integer> energies() {

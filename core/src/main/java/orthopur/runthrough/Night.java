@@ -1,5 +1,6 @@
 package orthopur.runthrough;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +27,10 @@ public final class Night {
     final int[] ranAt;
     final boolean[] filled;
     final @Nullable Temperature[] cooledTo;
+
+    /** What rules have asked of later steps, for taking the run up again. */
+    final List<Moment.Ahead> asked = new ArrayList<>();
+
     final Map<String, Integer> fitted = new HashMap<>();
     final Map<String, Vessel> vessels = new HashMap<>();
     double minutes;
@@ -50,6 +55,34 @@ public final class Night {
         java.util.Arrays.fill(ranAt, Facts.NEVER);
         filled = new boolean[sheet.passageCount()];
         cooledTo = new Temperature[sheet.energyCount()];
+    }
+
+    /** As it stands now; the two go their own ways afterwards. */
+    Night copy() {
+        Night n = new Night(sheet, crew);
+        copy(facts, n.facts);
+        copy(cooledTo, n.cooledTo);
+        copy(off, n.off);
+        copy(stage, n.stage);
+        copy(visited, n.visited);
+        copy(installedAt, n.installedAt);
+        copy(ranAt, n.ranAt);
+        copy(aside, n.aside);
+        copy(locked, n.locked);
+        copy(filled, n.filled);
+        n.asked.addAll(asked);
+        n.fitted.putAll(fitted);
+        n.vessels.putAll(vessels);
+        n.minutes = minutes;
+        n.glovesSoiledAt = glovesSoiledAt;
+        n.toolsOut = toolsOut;
+        n.peopleClear = peopleClear;
+        n.guardsOn = guardsOn;
+        return n;
+    }
+
+    private static void copy(Object from, Object to) {
+        System.arraycopy(from, 0, to, 0, java.lang.reflect.Array.getLength(from));
     }
 
     /**

@@ -27,25 +27,126 @@ public final class RunThrough {
     private final Context context;
     private final List<Rule> rules;
     private final Night night;
-    private final Findings findings = new Findings();
+    private final Findings findings;
     private final List<Run.StepEffect> effects = new ArrayList<>();
     private final List<Ending.Trace> traces = new ArrayList<>();
+    private final List<Checkpoint> checkpoints = new ArrayList<>();
+    private final boolean keeps;
 
     private List<Run.SurfaceChange> surfaceChanges = new ArrayList<>();
     private List<Integer> refused = new ArrayList<>();
     private List<Run.EnergyChange> energyChanges = new ArrayList<>();
     private List<Run.PartChange> partChanges = new ArrayList<>();
 
-    private RunThrough(Procedure procedure, SheetIndex sheet, Context context, List<Rule> rules) {
+    private RunThrough(
+            Procedure procedure,
+            SheetIndex sheet,
+            Context context,
+            List<Rule> rules,
+            Night night,
+            Findings findings,
+            boolean keeps) {
         this.procedure = procedure;
         this.sheet = sheet;
         this.context = context;
         this.rules = rules;
-        this.night = new Night(sheet, procedure.people());
+        this.night = night;
+        this.findings = findings;
+        this.keeps = keeps;
+    }
+
+    private RunThrough(
+            Procedure procedure,
+            SheetIndex sheet,
+            Context context,
+            List<Rule> rules,
+            boolean keeps) {
+        this(
+                procedure,
+                sheet,
+                context,
+                rules,
+                new Night(sheet, procedure.people()),
+                new Findings(),
+                keeps);
     }
 
     public static Run of(Procedure procedure, SheetIndex sheet, Context context, List<Rule> rules) {
-        return new RunThrough(procedure, sheet, context, rules).run();
+        return new RunThrough(procedure, sheet, context, rules, false).run(0);
+    }
+
+    /** The same, kept so that it can be taken up again after an edit. */
+    public static Resumable resumable(
+            Procedure procedure, SheetIndex sheet, Context context, List<Rule> rules) {
+        RunThrough r = new RunThrough(procedure, sheet, context, rules, true);
+        return new Resumable(r, r.run(0));
+    }
+
+    /** How everything stood before a step. */
+    private record Checkpoint(int place, Night night, Findings findings) {}
+
+    /** A run that is taken up again from the step on that an edit has changed. */
+    public static final class Resumable {
+        /** Steps between two places at which it can be taken up. */
+        private static final int APART = 8;
+
+        private final RunThrough past;
+        private final Run run;
+
+        private Resumable(RunThrough past, Run run) {
+            this.past = past;
+            this.run = run;
+        }
+
+        /** Of the procedure as it was. */
+        public Run run() {
+            return run;
+        }
+
+        /**
+         * The run of an edited procedure: equal to a whole run, but that findings have no remedies,
+         * since those of earlier steps may look at later ones.
+         */
+        public Run after(Procedure edited) {
+            Checkpoint from = past.checkpoints.getFirst();
+            int place = firstChange(edited);
+            for (Checkpoint c : past.checkpoints) {
+                from = c.place() <= place ? c : from;
+            }
+            RunThrough r =
+                    new RunThrough(
+                            edited,
+                            past.sheet,
+                            past.context,
+                            past.rules,
+                            from.night().copy(),
+                            from.findings().copy(),
+                            false);
+            r.effects.addAll(past.effects.subList(0, from.place()));
+            r.traces.addAll(past.traces.subList(0, from.place()));
+            Run whole = r.run(from.place());
+            return whole.withFindings(
+                    whole.findings().stream().map(f -> f.withRemedies(List.of())).toList());
+        }
+
+        /** The first step that is another, or at which a look ahead is answered otherwise. */
+        private int firstChange(Procedure edited) {
+            Procedure was = past.procedure;
+            if (!edited.withSteps(List.of()).equals(was.withSteps(List.of()))) {
+                return 0;
+            }
+            int same = 0;
+            int both = Math.min(edited.steps().size(), was.steps().size());
+            while (same < both && edited.steps().get(same).equals(was.steps().get(same))) {
+                same++;
+            }
+            for (Moment.Ahead a : past.night.asked) {
+                if (a.place() < same && !a.holdsFor(edited, past.context)) {
+                    same = a.place();
+                }
+            }
+            return same;
+        }
     }
 
     /**
@@ -92,7 +193,7 @@ public final class RunThrough {
             Context context,
             int until,
             @Nullable Flaw flaw) {
-        RunThrough r = new RunThrough(procedure, sheet, context, List.of());
+        RunThrough r = new RunThrough(procedure, sheet, context, List.of(), false);
         for (int i = 0; i <= until; i++) {
             if (context.configuration().holds(procedure.steps().get(i).when())) {
                 r.step(new Moment(procedure, i, sheet, context, r.night));
@@ -128,8 +229,14 @@ public final class RunThrough {
         }
     }
 
-    private Run run() {
-        for (int i = 0; i < procedure.steps().size(); i++) {
+    private Run run(int from) {
+        if (keeps && procedure.steps().isEmpty()) {
+            checkpoints.add(new Checkpoint(0, night.copy(), findings.copy()));
+        }
+        for (int i = from; i < procedure.steps().size(); i++) {
+            if (keeps && i % Resumable.APART == 0) {
+                checkpoints.add(new Checkpoint(i, night.copy(), findings.copy()));
+            }
             Step step = procedure.steps().get(i);
             if (context.configuration().holds(step.when())) {
                 step(new Moment(procedure, i, sheet, context, night));

@@ -30,6 +30,9 @@ public final class Verifier {
 
     private Verifier() {}
 
+    /** The machine as it is fitted in one configuration. */
+    private record Fitted(SheetIndex sheet, Context context) {}
+
     /**
      * @throws IllegalArgumentException when the procedure was written for another machine
      */
@@ -46,21 +49,18 @@ public final class Verifier {
         Configuration fitted = Configuration.fitted(sheet);
         List<Configuration> others =
                 Configuration.all(sheet, mattering(procedure, sheet), MOST_COMBINATIONS);
-        List<Remedies.Fitted> runs = new ArrayList<>();
-        runs.add(new Remedies.Fitted(new SheetIndex(fitted.of(sheet)), context.in(fitted)));
+        List<Fitted> runs = new ArrayList<>();
+        runs.add(new Fitted(new SheetIndex(fitted.of(sheet)), context.in(fitted)));
         if (others != null) {
             others.stream()
                     .filter(c -> !c.equals(fitted))
-                    .forEach(
-                            c ->
-                                    runs.add(
-                                            new Remedies.Fitted(
-                                                    new SheetIndex(c.of(sheet)), context.in(c))));
+                    .forEach(c -> runs.add(new Fitted(new SheetIndex(c.of(sheet)), context.in(c))));
         }
-        List<Run> done =
+        List<RunThrough.Resumable> kept =
                 runs.stream()
-                        .map(r -> RunThrough.of(procedure, r.sheet(), r.context(), rules))
+                        .map(r -> RunThrough.resumable(procedure, r.sheet(), r.context(), rules))
                         .toList();
+        List<Run> done = kept.stream().map(RunThrough.Resumable::run).toList();
         List<Finding> findings = new ArrayList<>();
         if (others == null) {
             findings.add(tooMany(procedure, sheet));
@@ -70,9 +70,7 @@ public final class Verifier {
             String where = i == 0 ? "" : runs.get(i).context().configuration().shown(sheet);
             merge(findings, known, done.get(i), where);
         }
-        Run run =
-                done.getFirst()
-                        .withFindings(Remedies.proven(findings, procedure, runs, done, rules));
+        Run run = done.getFirst().withFindings(Remedies.proven(findings, procedure, kept));
         return new Verdict(
                 run.findings(),
                 run.count(Severity.STOP),
@@ -86,7 +84,7 @@ public final class Verifier {
     }
 
     private static List<Verdict.ByConfiguration> configurations(
-            List<Remedies.Fitted> runs, List<Run> done, MachineSheet sheet) {
+            List<Fitted> runs, List<Run> done, MachineSheet sheet) {
         List<Verdict.ByConfiguration> all = new ArrayList<>();
         for (int i = 0; i < runs.size(); i++) {
             all.add(

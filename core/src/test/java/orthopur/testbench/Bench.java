@@ -481,4 +481,40 @@ public final class Bench {
                     null, null, null, null, null, surfaces);
         }
     }
+
+    /** Drops, moves and doubles steps by numbers; any list of numbers is some broken procedure. */
+    public static Procedure broken(Procedure of, List<Integer> hits) {
+        Procedure p = of;
+        for (int hit : hits) {
+            int n = p.steps().size();
+            if (n < 3) {
+                return p;
+            }
+            String one = p.steps().get(hit % n).id();
+            String other = p.steps().get(hit / 7 % n).id();
+            List<Edit> edits = new ArrayList<>();
+            switch (hit % 3) {
+                case 0 -> edits.add(new Edit.Delete(one));
+                case 1 -> {
+                    if (!one.equals(other)) {
+                        edits.add(new Edit.Move(one, other));
+                    }
+                }
+                default ->
+                        edits.add(
+                                new Edit.InsertBefore(
+                                        other,
+                                        new Step(
+                                                p.freshId(0),
+                                                p.steps().get(hit % n).action(),
+                                                "",
+                                                null,
+                                                null,
+                                                1,
+                                                1)));
+            }
+            p = p.apply(edits);
+        }
+        return p;
+    }
 }

@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -13,7 +12,6 @@ import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Remedy;
 import orthopur.runthrough.Finding;
@@ -21,53 +19,17 @@ import orthopur.testbench.Bench;
 
 /** What holds for any procedure, however broken. */
 class VerdictPropertiesTest {
-    /** Drops, moves and doubles steps by numbers; any list of numbers is some broken procedure. */
-    private static Procedure broken(List<Integer> hits) {
-        Procedure p = Bench.good();
-        for (int hit : hits) {
-            int n = p.steps().size();
-            if (n < 3) {
-                return p;
-            }
-            String one = p.steps().get(hit % n).id();
-            String other = p.steps().get(hit / 7 % n).id();
-            List<Edit> edits = new ArrayList<>();
-            switch (hit % 3) {
-                case 0 -> edits.add(new Edit.Delete(one));
-                case 1 -> {
-                    if (!one.equals(other)) {
-                        edits.add(new Edit.Move(one, other));
-                    }
-                }
-                default ->
-                        edits.add(
-                                new Edit.InsertBefore(
-                                        other,
-                                        new orthopur.procedure.Step(
-                                                p.freshId(0),
-                                                p.steps().get(hit % n).action(),
-                                                "",
-                                                null,
-                                                null,
-                                                1,
-                                                1)));
-            }
-            p = p.apply(edits);
-        }
-        return p;
-    }
-
     @Property(tries = 300)
     void theSameInputGivesTheSameVerdict(
             @ForAll @Size(max = 5) List<@IntRange(max = 500) Integer> hits) {
-        Procedure p = broken(hits);
+        Procedure p = Bench.broken(Bench.good(), hits);
         assertEquals(Bench.verify(p), Bench.verify(p));
     }
 
     @Property(tries = 150)
     void everyOfferedRemedyLowersTheCount(
             @ForAll @Size(max = 4) List<@IntRange(max = 500) Integer> hits) {
-        Procedure p = broken(hits);
+        Procedure p = Bench.broken(Bench.good(), hits);
         Verdict v = Bench.verify(p);
         for (Finding f : v.findings()) {
             for (Remedy r : f.remedies()) {
@@ -83,7 +45,7 @@ class VerdictPropertiesTest {
     @Property(tries = 300)
     void consequencesPointAtARootBeforeThemAndRootsAtNothing(
             @ForAll @Size(max = 6) List<@IntRange(max = 500) Integer> hits) {
-        List<Finding> all = Bench.verify(broken(hits)).findings();
+        List<Finding> all = Bench.verify(Bench.broken(Bench.good(), hits)).findings();
         for (int i = 0; i < all.size(); i++) {
             Integer under = all.get(i).under();
             if (under != null) {
@@ -97,7 +59,7 @@ class VerdictPropertiesTest {
     @Property(tries = 200)
     void everyFindingSaysWhatAndWhyAndWhereFrom(
             @ForAll @Size(max = 5) List<@IntRange(max = 500) Integer> hits) {
-        for (Finding f : Bench.verify(broken(hits)).findings()) {
+        for (Finding f : Bench.verify(Bench.broken(Bench.good(), hits)).findings()) {
             assertTrue(f.message().endsWith(".") && f.message().length() > 20, f.message());
             assertFalse(f.because().isBlank() || f.source().isBlank(), f.rule());
             assertTrue(f.step() >= 0);
@@ -110,7 +72,7 @@ class VerdictPropertiesTest {
      */
     @Property(tries = 200)
     void coverageAndRibbonAgree(@ForAll @Size(max = 5) List<@IntRange(max = 500) Integer> hits) {
-        Verdict v = Bench.verify(broken(hits));
+        Verdict v = Bench.verify(Bench.broken(Bench.good(), hits));
         int reached =
                 v.ribbon().surfaces().stream()
                         .filter(t -> t.due() && t.end())

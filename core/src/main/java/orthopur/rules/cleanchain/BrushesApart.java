@@ -1,8 +1,6 @@
 package orthopur.rules.cleanchain;
 
-import java.util.List;
 import orthopur.procedure.Action;
-import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -46,17 +44,20 @@ public final class BrushesApart extends BookRule {
     }
 
     private static @orthopur.Nullable Integer usedOnFloor(Moment m, String tool) {
-        // Used there later tonight it was there last night.
-        List<Step> steps = m.procedure().steps();
-        for (int i = 0; i < steps.size(); i++) {
-            if (i != m.place()
-                    && steps.get(i).action() instanceof Action.Wash w
-                    && tool.equalsIgnoreCase(w.tool())
-                    && w.items().stream().anyMatch(item -> roomSurface(m, item))) {
+        for (int i = 0; i < m.place(); i++) {
+            if (onFloor(m, tool, m.procedure().steps().get(i).action())) {
                 return i;
             }
         }
-        return null;
+        // Used there later tonight it was there last night.
+        int later = m.firstLater(a -> onFloor(m, tool, a));
+        return later < 0 ? null : later;
+    }
+
+    private static boolean onFloor(Moment m, String tool, Action a) {
+        return a instanceof Action.Wash w
+                && tool.equalsIgnoreCase(w.tool())
+                && w.items().stream().anyMatch(item -> roomSurface(m, item));
     }
 
     private static boolean roomSurface(Moment m, String item) {
