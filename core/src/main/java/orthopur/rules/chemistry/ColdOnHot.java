@@ -21,7 +21,9 @@ public final class ColdOnHot extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         Solution liquid = m.action().solution();
-        if (liquid == null || !m.action().handsIn()) {
+        if (liquid == null
+                || !m.action().handsIn()
+                || m.sheet().sheet().energies().stream().allMatch(e -> e.heat() == null)) {
             return;
         }
         // A temperature that is not stated can be anything down to freezing.
