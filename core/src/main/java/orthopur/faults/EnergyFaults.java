@@ -38,7 +38,33 @@ final class EnergyFaults {
             }
             around(i, s);
         }
+        r.sheet().energies().forEach(this::forgotten);
         order();
+    }
+
+    /** An energy that nobody ever thought of; hands go into its reach all the same. */
+    private void forgotten(Energy e) {
+        Procedure without = p;
+        for (Step s : p.steps()) {
+            boolean safe =
+                    stage(s.action(), e) != null
+                            && s.action().energies().contains(e.id())
+                            && without.steps().stream().anyMatch(x -> x.id().equals(s.id()));
+            if (safe) {
+                without = without.apply(Reading.left(s, e.id()));
+            }
+        }
+        Step hands = r.handsIn(0, e);
+        if (hands != null && !e.keepLive() && without != p) {
+            out.whole(
+                    "forget-energy",
+                    e.name() + " is never made safe",
+                    without,
+                    e.kind() == EnergyKind.SUPPLIED || e.kind() == EnergyKind.CORD
+                            ? Set.of("L3")
+                            : Set.of("L3", "L4", "L8"),
+                    Set.of());
+        }
     }
 
     /** Which stage of the path of 29 CFR 1910.147(d) an action is. */

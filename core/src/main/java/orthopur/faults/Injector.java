@@ -32,6 +32,7 @@ public final class Injector {
         new PartFaults(reading, in).make();
         new CleaningFaults(reading, in).make();
         new SolutionFaults(reading, in).make();
+        new UpkeepFaults(reading, in).make();
         return List.copyOf(in.mutants);
     }
 

@@ -1,7 +1,10 @@
 package orthopur.remedy;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import orthopur.procedure.Edit;
 import orthopur.procedure.EditRefused;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Remedy;
@@ -23,19 +26,27 @@ public final class Remedies {
     public static List<Finding> proven(
             List<Finding> findings, Procedure procedure, List<RunThrough.Resumable> before) {
         List<Finding> proven = new ArrayList<>();
+        // Several findings may propose the same; it is run once.
+        Map<List<Edit>, Boolean> known = new HashMap<>();
         for (Finding f : findings) {
             List<Remedy> kept =
-                    f.remedies().stream().filter(r -> helps(r, procedure, before)).toList();
+                    f.remedies().stream()
+                            .filter(
+                                    r ->
+                                            known.computeIfAbsent(
+                                                    r.edits(),
+                                                    edits -> helps(edits, procedure, before)))
+                            .toList();
             proven.add(f.withRemedies(kept));
         }
         return proven;
     }
 
     private static boolean helps(
-            Remedy remedy, Procedure procedure, List<RunThrough.Resumable> before) {
+            List<Edit> edits, Procedure procedure, List<RunThrough.Resumable> before) {
         Procedure mended;
         try {
-            mended = procedure.apply(remedy.edits());
+            mended = procedure.apply(edits);
         } catch (EditRefused e) {
             return false;
         }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Pressure;
 import orthopur.quantity.Strength;
@@ -14,11 +15,17 @@ import orthopur.quantity.UnitText;
 public final class RuleBook {
     private final String version;
     private final Map<String, Figure> figures = new LinkedHashMap<>();
+    private final Consumer<String> asked;
 
     /**
      * @throws IllegalArgumentException when an id stands twice
      */
     public RuleBook(String version, List<Figure> figures) {
+        this(version, figures, id -> {});
+    }
+
+    private RuleBook(String version, List<Figure> figures, Consumer<String> asked) {
+        this.asked = asked;
         this.version = version;
         for (Figure f : figures) {
             if (this.figures.put(f.id(), f) != null) {
@@ -41,6 +48,11 @@ public final class RuleBook {
                 figures.values().stream().map(f -> changed.getOrDefault(f.id(), f)).toList());
     }
 
+    /** The same book that tells which of its figures somebody asks for. */
+    public RuleBook watched(Consumer<String> each) {
+        return new RuleBook(version, figures(), each);
+    }
+
     public String version() {
         return version;
     }
@@ -55,6 +67,7 @@ public final class RuleBook {
      */
     public Figure figure(String id) {
         Figure f = figures.get(id);
+        asked.accept(id);
         if (f == null) {
             throw new IllegalStateException("The rule book lacks the figure " + id + ".");
         }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import orthopur.Nullable;
+import orthopur.machine.Regime;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Remedy;
 
@@ -108,7 +109,7 @@ public final class Findings {
     }
 
     /** All findings, roots in the order of their steps, each followed by what follows from it. */
-    List<Finding> all() {
+    List<Finding> all(Regime regime) {
         List<Report> roots =
                 reports.stream()
                         .filter(r -> r.rootOf() == r)
@@ -119,10 +120,10 @@ public final class Findings {
         List<Finding> all = new ArrayList<>();
         for (Report root : roots) {
             int index = all.size();
-            all.add(root.finding().under(null));
+            all.add(root.finding(regime).under(null));
             for (Report r : reports) {
                 if (r != root && r.rootOf() == root) {
-                    all.add(r.finding().under(index));
+                    all.add(r.finding(regime).under(index));
                 }
             }
         }
@@ -255,7 +256,7 @@ public final class Findings {
             return items;
         }
 
-        private Finding finding() {
+        private Finding finding(Regime regime) {
             return new Finding(
                     rule.id(),
                     severity,
@@ -266,7 +267,7 @@ public final class Findings {
                     message,
                     List.copyOf(numbers),
                     because,
-                    source,
+                    regime.cite(source),
                     null,
                     List.copyOf(proposals));
         }

@@ -257,7 +257,7 @@ public final class RunThrough {
             }
         }
         return new Run(
-                findings.all(),
+                findings.all(sheet.sheet().regime()),
                 List.copyOf(effects),
                 List.of(night.facts),
                 new Run.Coverage(reached, due),

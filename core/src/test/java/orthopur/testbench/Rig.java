@@ -11,6 +11,7 @@ import orthopur.machine.Assembly;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.Fitting;
+import orthopur.machine.Frequency;
 import orthopur.machine.Handling;
 import orthopur.machine.Hazard;
 import orthopur.machine.Heat;
@@ -20,6 +21,7 @@ import orthopur.machine.OptionGroup;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
 import orthopur.machine.Program;
+import orthopur.machine.Regime;
 import orthopur.machine.Surface;
 import orthopur.machine.Vessel;
 import orthopur.machine.WasherType;
@@ -136,6 +138,14 @@ public record Rig(
 
     public Rig highest(String surface, double celsius) {
         return surface(surface, s -> with(s, "highest", new Temperature(celsius)));
+    }
+
+    public Rig regime(Regime regime) {
+        return sheet("regime", regime);
+    }
+
+    public Rig frequency(String surface, Frequency frequency) {
+        return surface(surface, s -> with(s, "frequency", frequency));
     }
 
     public Rig family(String family) {
