@@ -90,7 +90,8 @@ public record Uncovered(String item, String name, String what, Frequency frequen
     }
 
     private static boolean oils(Procedure p, Part part, Frequency frequency) {
-        return frequency.dueIn(p.kind())
+        // Oiling has a list of its own, which is no clean of any depth.
+        return (p.kind() == Frequency.EVENT || frequency.dueIn(p.kind()))
                 && p.steps().stream()
                         .anyMatch(
                                 s ->

@@ -1,12 +1,18 @@
 package orthopur.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import orthopur.chemical.Chemical;
+import orthopur.chemical.Label;
 import orthopur.machine.Problem;
+import orthopur.quantity.Share;
+import orthopur.quantity.Strength;
 
 /** The site's chemicals as JSON: {@code {"chemicals": […]}}. */
 public final class ChemicalsFormat {
@@ -22,18 +28,105 @@ public final class ChemicalsFormat {
         List<Chemical> all = Documents.bind("chemicals", tree, Book.class).chemicals();
         List<Problem> problems = new ArrayList<>();
         Set<String> ids = new HashSet<>();
+        Set<String> names = new HashSet<>();
         for (int i = 0; i < all.size(); i++) {
-            if (!ids.add(all.get(i).id())) {
+            String at = "/chemicals/" + i;
+            Chemical c = all.get(i);
+            if (!ids.add(c.id())) {
+                problems.add(new Problem(at + "/id", "The id \"" + c.id() + "\" stands twice."));
+            }
+            // Two cans of one name cannot be told apart on the shelf, whatever their ids are.
+            if (!names.add(c.name().strip().toLowerCase(Locale.ROOT))) {
                 problems.add(
                         new Problem(
-                                "/chemicals/" + i + "/id",
-                                "The id \"" + all.get(i).id() + "\" stands twice."));
+                                at + "/name",
+                                "Another product is called \"" + c.name() + "\" already."));
             }
+            label(c, at + "/label", problems);
         }
         if (!problems.isEmpty()) {
             throw new FormatError(problems);
         }
         return all;
+    }
+
+    private static void label(Chemical c, String at, List<Problem> problems) {
+        Label l = c.label();
+        boolean turned =
+                switch (l.least()) {
+                    case Strength least when l.most() instanceof Strength most ->
+                            least.mgPerL() > most.mgPerL();
+                    case Share least when l.most() instanceof Share most ->
+                            least.percent() > most.percent();
+                    case null, default -> false;
+                };
+        if (turned) {
+            problems.add(
+                    new Problem(
+                            at + "/most",
+                            "The strongest use solution, "
+                                    + l.most().shown()
+                                    + ", is weaker than the weakest, "
+                                    + l.least().shown()
+                                    + "."));
+        }
+        if (l.leastTemperature() != null
+                && l.highestTemperature() != null
+                && l.leastTemperature().compareTo(l.highestTemperature()) > 0) {
+            problems.add(
+                    new Problem(
+                            at + "/highestTemperature",
+                            "The highest temperature, "
+                                    + l.highestTemperature().shown()
+                                    + ", is below the least, "
+                                    + l.leastTemperature().shown()
+                                    + "."));
+        }
+    }
+
+    /**
+     * The list with one product, given as its own document, in place of the one of the same id or
+     * behind the others.
+     *
+     * @throws FormatError with every error by a pointer into that document
+     */
+    public static List<Chemical> with(List<Chemical> all, String product) {
+        JsonNode tree = Json.tree(product);
+        String id = idOf(product);
+        List<Chemical> others = all.stream().filter(c -> !c.id().equals(id)).toList();
+        ObjectNode whole = (ObjectNode) Json.tree(write(others));
+        ((ArrayNode) whole.get("chemicals")).add(tree);
+        String at = "/chemicals/" + others.size();
+        try {
+            List<Chemical> read = new ArrayList<>(read(whole.toString()));
+            Chemical changed = read.removeLast();
+            int place =
+                    all.indexOf(
+                            all.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null));
+            read.add(place < 0 ? read.size() : place, changed);
+            return List.copyOf(read);
+        } catch (FormatError e) {
+            throw new FormatError(
+                    e.problems().stream()
+                            .map(
+                                    p ->
+                                            new Problem(
+                                                    p.pointer().startsWith(at)
+                                                            ? p.pointer().substring(at.length())
+                                                            : p.pointer(),
+                                                    p.message()))
+                            .toList());
+        }
+    }
+
+    /** The id that a product's document gives, or nothing. */
+    public static String idOf(String product) {
+        return Json.tree(product).path("id").asText();
+    }
+
+    /** One product as a document of its own. */
+    public static String one(Chemical chemical) {
+        return Json.write(chemical);
     }
 
     public static String write(List<Chemical> chemicals) {

@@ -1,8 +1,14 @@
 package orthopur.formats;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.machine.Problem;
 import orthopur.machine.Vessel;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Ph;
@@ -33,6 +39,42 @@ public record Site(
      * @throws FormatError with every error by pointer
      */
     public static Site read(String text) {
-        return Documents.bind("site", Json.tree(text), Site.class);
+        Site site = Documents.bind("site", Json.tree(text), Site.class);
+        List<Problem> problems = new ArrayList<>();
+        Set<String> names = new HashSet<>();
+        List<Vessel> all = site.vessels() == null ? List.of() : site.vessels();
+        for (int i = 0; i < all.size(); i++) {
+            if (!names.add(all.get(i).name().strip().toLowerCase(Locale.ROOT))) {
+                problems.add(
+                        new Problem(
+                                "/vessels/" + i + "/name",
+                                "Another vessel is called \"" + all.get(i).name() + "\" already."));
+            }
+        }
+        if (!problems.isEmpty()) {
+            throw new FormatError(problems);
+        }
+        return site;
+    }
+
+    /**
+     * The same site with other vessels.
+     *
+     * @param list a JSON list of them
+     * @throws FormatError with every error by pointer
+     */
+    public Site withVessels(String list) {
+        ObjectNode tree = (ObjectNode) Json.tree(Json.write(this));
+        tree.set("vessels", Json.tree(list));
+        return read(tree.toString());
+    }
+
+    public String write() {
+        return Json.write(this);
+    }
+
+    /** The vessels alone, as a JSON list. */
+    public String vesselList() {
+        return Json.write(vessels == null ? List.of() : vessels);
     }
 }

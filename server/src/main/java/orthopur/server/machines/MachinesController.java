@@ -6,15 +6,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
-import orthopur.chemical.Chemical;
-import orthopur.chemical.MaterialTable;
 import orthopur.formats.Site;
 import orthopur.machine.Check;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Outline;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
-import orthopur.quantity.Show;
 
 @RestController
 @RequestMapping("/api")
@@ -66,26 +63,6 @@ class MachinesController {
             @Nullable String verify) {}
 
     record CheckView(String id, String name) {}
-
-    record ChemicalView(
-            String id,
-            String name,
-            String kind,
-            boolean sanitizes,
-            boolean washes,
-            String directions,
-            @Nullable String registration,
-            @Nullable String stock,
-            @Nullable String least,
-            @Nullable String most,
-            @Nullable String contact,
-            List<String> uses,
-            List<String> organisms,
-            List<String> ppe,
-            List<String> neverWith,
-            List<String> notOn,
-            double pricePerLitre,
-            int shelfLifeDays) {}
 
     @GetMapping("/machines")
     List<MachineRow> machines() {
@@ -163,43 +140,5 @@ class MachinesController {
                         : s.vessels().stream()
                                 .map(v -> new VesselView(v.name(), v.kind(), v.brim().shown()))
                                 .toList());
-    }
-
-    @GetMapping("/chemicals")
-    List<ChemicalView> chemicals() {
-        return sheets.surroundings().chemicals().stream()
-                .map(
-                        (Chemical c) ->
-                                new ChemicalView(
-                                        c.id(),
-                                        c.name(),
-                                        c.kind().shown(),
-                                        c.kind().sanitizes(),
-                                        c.kind().washes(),
-                                        c.label().directions(),
-                                        c.registration(),
-                                        c.stock() == null
-                                                ? null
-                                                : Show.number(c.stock().percent())
-                                                        + " "
-                                                        + c.stock().basis().shown(),
-                                        c.label().least() == null
-                                                ? null
-                                                : c.label().least().shown(),
-                                        c.label().most() == null ? null : c.label().most().shown(),
-                                        c.label().contact() == null
-                                                ? null
-                                                : Show.duration(c.label().contact()),
-                                        c.uses(),
-                                        c.organisms(),
-                                        c.ppe(),
-                                        c.neverWith(),
-                                        MaterialTable.ROWS.stream()
-                                                .filter(r -> r.kinds().contains(c.kind()))
-                                                .map(r -> r.material() + ": " + r.why())
-                                                .toList(),
-                                        c.pricePerLitre(),
-                                        c.shelfLifeDays()))
-                .toList();
     }
 }

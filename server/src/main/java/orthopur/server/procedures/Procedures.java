@@ -17,6 +17,7 @@ import org.jooq.DSLContext;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import orthopur.coverage.Uncovered;
 import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.formats.FormatError;
 import orthopur.formats.ProcedureDocument;
@@ -125,13 +126,18 @@ public class Procedures {
 
     /** Judges every approved procedure by another book; R6 is left aside, for it is the change. */
     public Effect effect(RuleBook other) {
+        return effect(sheets.surroundings().context().by(other));
+    }
+
+    /** Judges every approved procedure in other surroundings; R6 is left aside. */
+    public Effect effect(Context other) {
         List<Effect.Lost> lost = new ArrayList<>();
         List<ApprovedRow> rows = approved();
         Context now = sheets.surroundings().context();
         for (ApprovedRow row : rows) {
             Approved a = approvedVersion(row.id());
             Set<String> before = told(Verifier.verify(a.procedure(), a.sheet(), now));
-            Verdict v = Verifier.verify(a.procedure(), a.sheet(), now.by(other));
+            Verdict v = Verifier.verify(a.procedure(), a.sheet(), other);
             List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
             if (!fresh.isEmpty()) {
                 int stops = (int) roots(v).filter(f -> f.severity() == Severity.STOP).count();
@@ -145,6 +151,33 @@ public class Procedures {
             }
         }
         return new Effect(rows.size(), lost);
+    }
+
+    /** What the sheet of each machine asks for and no approved procedure covers (F2). */
+    List<Bare> uncovered() {
+        List<Bare> all = new ArrayList<>();
+        List<ApprovedRow> rows = approved();
+        for (MachineSheet sheet : sheets.all()) {
+            List<Procedure> here =
+                    rows.stream()
+                            .filter(r -> r.machine().equals(sheet.code()))
+                            .map(r -> approvedVersion(r.id()).procedure())
+                            .toList();
+            List<String> items =
+                    Uncovered.of(sheet, here).stream().map(Uncovered::message).toList();
+            if (!items.isEmpty()) {
+                all.add(new Bare(sheet.code(), sheet.name(), items));
+            }
+        }
+        return all;
+    }
+
+    /** A machine with what is not covered on it, in words. */
+    record Bare(String code, String name, List<String> items) {}
+
+    /** Every approved procedure with the sheet it was approved against. */
+    public List<Approved> allApproved() {
+        return approved().stream().map(r -> approvedVersion(r.id())).toList();
     }
 
     private static Set<String> told(Verdict v) {

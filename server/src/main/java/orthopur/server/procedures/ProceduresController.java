@@ -177,6 +177,11 @@ class ProceduresController {
                 m.verdict().fixes());
     }
 
+    @GetMapping("/uncovered")
+    List<Procedures.Bare> uncovered() {
+        return procedures.uncovered();
+    }
+
     @GetMapping("/actions")
     List<ActionCatalog.ActionInfo> actions() {
         return ActionCatalog.all();

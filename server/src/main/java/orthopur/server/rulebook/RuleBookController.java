@@ -1,6 +1,9 @@
 package orthopur.server.rulebook;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,10 +14,15 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
+import orthopur.examples.Examples;
+import orthopur.machine.Regime;
+import orthopur.procedure.Procedure;
 import orthopur.rulebook.Figure;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
 import orthopur.rules.AllRules;
+import orthopur.runthrough.Context;
+import orthopur.runthrough.Finding;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.server.machines.Sheets;
@@ -43,6 +51,7 @@ class RuleBookController {
 
     /**
      * @param shipped the figure of the public codes
+     * @param cited how its source is cited, by regime
      * @param override the site asks for less than the codes
      */
     record FigureView(
@@ -52,6 +61,7 @@ class RuleBookController {
             double shipped,
             String unit,
             String source,
+            Map<String, String> cited,
             boolean lowerIsStricter,
             boolean set,
             boolean override) {}
@@ -61,6 +71,59 @@ class RuleBookController {
             List<FigureView> figures,
             List<RuleInfo> rules,
             List<SiteBook.Change> changes) {}
+
+    /**
+     * One of the two examples of a rule.
+     *
+     * @param message what the rule says; absent where it is kept
+     */
+    record ExampleView(
+            String procedure, String what, @Nullable String message, @Nullable String because) {}
+
+    /**
+     * @param machine on which it is shown; absent where no machine of this site shows the rule
+     * @param figures that the rule compares with, by id
+     */
+    record ExamplesView(
+            String rule,
+            @Nullable String machine,
+            @Nullable ExampleView broken,
+            @Nullable ExampleView kept,
+            List<String> figures) {}
+
+    /** Figures as a reader tries them, by id. */
+    record Tries(Map<String, Double> figures) {}
+
+    /** Runs the two examples of a rule, by the site's book with the figures that are tried. */
+    @PostMapping("/rules/{id}/examples")
+    ExamplesView examples(@PathVariable String id, @RequestBody Tries in) {
+        if (AllRules.list().stream().noneMatch(r -> r.info().id().equals(id))) {
+            throw Said.notFound("There is no rule " + id + ".");
+        }
+        in.figures().forEach(RuleBookController::known);
+        Context shipped = sheets.surroundings().context().by(PublicCodes.book());
+        List<Examples.Source> sources =
+                procedures.allApproved().stream()
+                        .map(a -> new Examples.Source(a.procedure(), a.sheet()))
+                        .toList();
+        Examples.Example e = Examples.find(id, sources, shipped);
+        if (e == null) {
+            return new ExamplesView(id, null, null, null, List.of());
+        }
+        Context tried = shipped.by(Examples.tried(site.book(), in.figures()));
+        return new ExamplesView(
+                id,
+                e.sheet().code(),
+                view(e, e.broken(), e.what(), tried),
+                view(e, e.kept(), "as it is approved", tried),
+                List.copyOf(Examples.figures(e, shipped)));
+    }
+
+    private static ExampleView view(Examples.Example e, Procedure p, String what, Context tried) {
+        Finding f = Examples.judge(e, p, tried).finding();
+        return new ExampleView(
+                p.title(), what, f == null ? null : f.message(), f == null ? null : f.because());
+    }
 
     /** The figure as it might become. */
     record Try(double value) {}
@@ -78,6 +141,15 @@ class RuleBookController {
                 site.changes());
     }
 
+    /** How the source is cited under each regime. */
+    private static Map<String, String> cited(String source) {
+        Map<String, String> all = new LinkedHashMap<>();
+        for (Regime r : Regime.values()) {
+            all.put(r.name().toLowerCase(Locale.ROOT), r.cite(source));
+        }
+        return all;
+    }
+
     private static FigureView view(Figure f) {
         Figure shipped = PublicCodes.book().figure(f.id());
         return new FigureView(
@@ -87,6 +159,7 @@ class RuleBookController {
                 shipped.value(),
                 f.unit(),
                 f.source(),
+                cited(f.source()),
                 f.lowerIsStricter(),
                 f.value() != shipped.value(),
                 shipped.loosenedBy(f.value()));

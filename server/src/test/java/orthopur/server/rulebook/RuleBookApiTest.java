@@ -115,4 +115,45 @@ class RuleBookApiTest {
                         .get("stops")
                         .asInt());
     }
+
+    /** Changing a figure flips the example: the slip passes, or what was right breaks. */
+    @Test
+    void theExamplesOfARuleRunWithTheFiguresThatAreTried() {
+        Client ilse = Client.ilse(mvc);
+        String path = "/api/rulebook/rules/S7/examples";
+        JsonNode now = ilse.post_(path, "{\"figures\":{}}").body();
+        assertTrue(now.at("/broken/message").asText().contains("43"), now.toString());
+        assertTrue(now.at("/kept/message").isMissingNode() || now.at("/kept/message").isNull());
+        assertTrue(now.get("figures").toString().contains("wash.hand.least"));
+        JsonNode looser = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":1}}").body();
+        assertFalse(looser.at("/broken/message").isTextual());
+        JsonNode stricter = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":99}}").body();
+        assertTrue(stricter.at("/kept/message").isTextual());
+        assertEquals(
+                404, ilse.post_("/api/rulebook/rules/X9/examples", "{\"figures\":{}}").status());
+        assertEquals(422, ilse.post_(path, "{\"figures\":{\"wash.hand.least\":-1}}").status());
+        assertEquals(404, ilse.post_(path, "{\"figures\":{\"nothing\":1}}").status());
+    }
+
+    /** The machines of the demo are covered; a sheet that nobody has written for is not. */
+    @Test
+    void whatNoProcedureCoversIsNamed() throws Exception {
+        Client ilse = Client.ilse(mvc);
+        assertEquals("[]", only(ilse, "QK-SL1"));
+        String sheet =
+                Files.readString(Path.of("..", "demo", "machines", "QK-SW1.json"))
+                        .replaceFirst("QK-SW1", "QK-SW9");
+        assertEquals(201, ilse.post_("/api/files", sheet).status());
+        String bare = only(ilse, "QK-SW9");
+        assertTrue(bare.contains("is to be cleaned daily, and no approved procedure"), bare);
+    }
+
+    private static String only(Client ilse, String machine) {
+        for (JsonNode m : ilse.read("/api/uncovered").body()) {
+            if (m.get("code").asText().equals(machine)) {
+                return m.get("items").toString();
+            }
+        }
+        return "[]";
+    }
 }

@@ -1,0 +1,156 @@
+package orthopur.server.supplies;
+
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.MaterialTable;
+import orthopur.formats.ChemicalsFormat;
+import orthopur.formats.Site;
+import orthopur.quantity.Show;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.server.procedures.Procedures;
+
+@RestController
+@RequestMapping("/api")
+class SuppliesController {
+    private final Sheets sheets;
+    private final Supplies supplies;
+    private final Procedures procedures;
+
+    SuppliesController(Sheets sheets, Supplies supplies, Procedures procedures) {
+        this.sheets = sheets;
+        this.supplies = supplies;
+        this.procedures = procedures;
+    }
+
+    record ChemicalView(
+            String id,
+            String name,
+            String kind,
+            boolean sanitizes,
+            boolean washes,
+            String directions,
+            @Nullable String registration,
+            @Nullable String stock,
+            @Nullable String least,
+            @Nullable String most,
+            @Nullable String contact,
+            List<String> uses,
+            List<String> organisms,
+            List<String> ppe,
+            List<String> neverWith,
+            List<String> notOn,
+            double pricePerLitre,
+            int shelfLifeDays) {}
+
+    /**
+     * A document as it is to be.
+     *
+     * @param document in its open format, as text
+     */
+    record Try(String document) {}
+
+    /** The same, signed. */
+    record Signed(String document, String pin) {}
+
+    @GetMapping(value = "/chemicals/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
+    String document(@PathVariable String id) {
+        return sheets.surroundings().chemicals().stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .map(ChemicalsFormat::one)
+                .orElseThrow(() -> Said.notFound("There is no chemical " + id + " on this site."));
+    }
+
+    /** What a product would do to the approved procedures; nothing is saved. */
+    @PostMapping("/chemicals/effect")
+    Procedures.Effect effect(@RequestBody Try in) {
+        Sheets.Surroundings s = sheets.surroundings();
+        return procedures.effect(
+                s.site()
+                        .context(
+                                s.context().book(),
+                                ChemicalsFormat.with(s.chemicals(), in.document())));
+    }
+
+    @PutMapping("/chemicals/{id}")
+    List<ChemicalView> save(
+            @PathVariable String id,
+            @RequestBody Signed in,
+            @AuthenticationPrincipal Person person) {
+        supplies.chemical(id, in.document(), in.pin(), person);
+        return chemicals();
+    }
+
+    @GetMapping(value = "/vessels", produces = MediaType.APPLICATION_JSON_VALUE)
+    String vessels() {
+        return sheets.surroundings().site().vesselList();
+    }
+
+    /** What other vessels would do to the approved procedures; nothing is saved. */
+    @PostMapping("/vessels/effect")
+    Procedures.Effect vesselEffect(@RequestBody Try in) {
+        Sheets.Surroundings s = sheets.surroundings();
+        Site other = s.site().withVessels(in.document());
+        return procedures.effect(other.context(s.context().book(), s.chemicals()));
+    }
+
+    @PutMapping("/vessels")
+    void saveVessels(@RequestBody Signed in, @AuthenticationPrincipal Person person) {
+        supplies.vessels(in.document(), in.pin(), person);
+    }
+
+    @GetMapping("/supplies/changes")
+    List<Supplies.Change> changes() {
+        return supplies.changes();
+    }
+
+    @GetMapping("/chemicals")
+    List<ChemicalView> chemicals() {
+        return sheets.surroundings().chemicals().stream()
+                .map(
+                        (Chemical c) ->
+                                new ChemicalView(
+                                        c.id(),
+                                        c.name(),
+                                        c.kind().shown(),
+                                        c.kind().sanitizes(),
+                                        c.kind().washes(),
+                                        c.label().directions(),
+                                        c.registration(),
+                                        c.stock() == null
+                                                ? null
+                                                : Show.number(c.stock().percent())
+                                                        + " "
+                                                        + c.stock().basis().shown(),
+                                        c.label().least() == null
+                                                ? null
+                                                : c.label().least().shown(),
+                                        c.label().most() == null ? null : c.label().most().shown(),
+                                        c.label().contact() == null
+                                                ? null
+                                                : Show.duration(c.label().contact()),
+                                        c.uses(),
+                                        c.organisms(),
+                                        c.ppe(),
+                                        c.neverWith(),
+                                        MaterialTable.ROWS.stream()
+                                                .filter(r -> r.kinds().contains(c.kind()))
+                                                .map(r -> r.material() + ": " + r.why())
+                                                .toList(),
+                                        c.pricePerLitre(),
+                                        c.shelfLifeDays()))
+                .toList();
+    }
+}
