@@ -1,8 +1,10 @@
 import "./chemicals.css";
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../app/filters";
-import { useSite } from "../app/session";
+import { useSession, useSite } from "../app/session";
+import { EditChemical } from "./EditChemical";
+import { EditVessels } from "./EditVessels";
 
 type Chemical = Schemas["ChemicalView"];
 
@@ -12,6 +14,15 @@ export default function Chemicals() {
   const word = filter("find");
   const use = filter("for");
   const site = useSite();
+  const session = useSession();
+  const queries = useQueryClient();
+  const writes = session.data?.role === "SUPERVISOR";
+  const editing = filter("edit");
+  const done = () => {
+    set("edit", "");
+    queries.invalidateQueries({ queryKey: ["site"] });
+    queries.invalidateQueries({ queryKey: ["uncovered"] });
+  };
   const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
   if (chemicals.isError) {
     return (
@@ -39,6 +50,12 @@ export default function Chemicals() {
       <div className="page-head">
         <h1>Chemicals and vessels</h1>
         <p className="quiet">The label on the can stands above what is written here.</p>
+        <span className="grow" />
+        {writes && (
+          <button className="btn" type="button" onClick={() => set("edit", "new")}>
+            Add a product…
+          </button>
+        )}
       </div>
       <div className="filters">
         <label>
@@ -63,6 +80,16 @@ export default function Chemicals() {
               <h2>{c.name}</h2>
               <p className="can-kind">{c.kind}</p>
               <p>{c.directions}</p>
+              {writes && (
+                <button
+                  className="btn small"
+                  type="button"
+                  aria-label={`Change ${c.name}`}
+                  onClick={() => set("edit", c.id)}
+                >
+                  Change…
+                </button>
+              )}
             </div>
             <dl>
               <Row
@@ -99,7 +126,15 @@ export default function Chemicals() {
       </ul>
       {site.data && site.data.vessels.length > 0 && use === "" && word === "" && (
         <section className="vessels" aria-label="Sinks, buckets and baths">
-          <h2>Sinks, buckets and baths</h2>
+          <div className="page-head">
+            <h2>Sinks, buckets and baths</h2>
+            <span className="grow" />
+            {writes && (
+              <button className="btn small" type="button" onClick={() => set("edit", "vessels")}>
+                Change…
+              </button>
+            )}
+          </div>
           <p className="quiet">A step that makes more than a vessel holds is found before it runs over.</p>
           <table className="table">
             <thead>
@@ -120,6 +155,17 @@ export default function Chemicals() {
             </tbody>
           </table>
         </section>
+      )}
+      {writes && editing === "vessels" && <EditVessels onClose={() => set("edit", "")} onSaved={done} />}
+      {writes && editing !== "" && editing !== "vessels" && (
+        <EditChemical
+          id={editing === "new" ? null : editing}
+          onClose={() => set("edit", "")}
+          onSaved={(all) => {
+            queries.setQueryData(["chemicals"], all);
+            done();
+          }}
+        />
       )}
     </main>
   );

@@ -81,6 +81,7 @@ export default function ProcedureList() {
     }
   }
 
+  const bare = useQuery({ queryKey: ["uncovered"], queryFn: () => unwrap(api.GET("/api/uncovered")) });
   const shown = (rows.data ?? []).filter(
     (r) =>
       (filter("machine") === "" || r.machine === filter("machine")) &&
@@ -173,6 +174,21 @@ export default function ProcedureList() {
           </label>
         </div>
       )}
+      {(bare.data ?? [])
+        .filter((m) => filter("machine") === "" || m.code === filter("machine"))
+        .map((m) => (
+          <details key={m.code} className="note fix">
+            <summary>
+              {m.code} {m.name}: {m.items.length} {m.items.length === 1 ? "thing" : "things"} that its sheet
+              asks for and no approved procedure does (rule F2)
+            </summary>
+            <ul>
+              {m.items.map((i) => (
+                <li key={i}>{i}</li>
+              ))}
+            </ul>
+          </details>
+        ))}
       {rows.data && rows.data.length > 0 && shown.length === 0 && (
         <p className="page-state">No procedure of this machine is in this state.</p>
       )}

@@ -21,9 +21,25 @@ type Props = {
   onKey: (e: KeyboardEvent) => void;
   findings: Finding[];
   lit: Finding | null;
+  /** Only the steps and threads that a finding speaks of. */
+  troubled: boolean;
   names: Names;
   label: (action: string) => string;
 };
+
+/** Of the threads only those that a finding names, itself or by its part; all of them where none does. */
+function troubledOnly(ribbon: RibbonData | null, findings: Finding[]): RibbonData | null {
+  if (!ribbon) {
+    return null;
+  }
+  const items = new Set(findings.flatMap((f) => f.items));
+  const energies = new Set(findings.flatMap((f) => f.energies));
+  return {
+    ...ribbon,
+    surfaces: ribbon.surfaces.filter((t) => t.surfaces.some((s) => items.has(s.id) || items.has(s.part))),
+    energies: ribbon.energies.filter((e) => energies.has(e.id)),
+  };
+}
 
 const energyWidth = 20;
 
@@ -65,9 +81,16 @@ const Cloth = memo(function Cloth({ ribbon, mid, height, lit }: ClothProps) {
 const severityRank = ["STOP", "FIX", "ADVISE"];
 
 export const Ribbon = memo(function Ribbon(p: Props) {
-  const rows = useMemo(() => rowsOf(p.phases, p.folded), [p.phases, p.folded]);
+  const ribbon = useMemo(
+    () => (p.troubled ? troubledOnly(p.ribbon, p.findings) : p.ribbon),
+    [p.troubled, p.ribbon, p.findings],
+  );
+  const rows = useMemo(() => {
+    const steps = new Set(p.findings.map((f) => f.stepId));
+    return rowsOf(p.phases, p.folded, (i) => !p.troubled || steps.has(p.steps[i]?.id));
+  }, [p.phases, p.folded, p.troubled, p.findings, p.steps]);
   const { mid, height } = useMemo(() => middles(rows, p.phases.length), [rows, p.phases.length]);
-  const { energies, threads, width, left, total } = geometry(p.ribbon);
+  const { energies, threads, width, left, total } = geometry(ribbon);
   const current = useRef<HTMLButtonElement>(null);
   const picked = p.selected;
 
@@ -139,7 +162,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
             ),
           )}
         </ol>
-        <Cloth ribbon={p.ribbon} mid={mid} height={height} lit={p.lit} />
+        <Cloth ribbon={ribbon} mid={mid} height={height} lit={p.lit} />
       </div>
       <ul className="sr-only" aria-label="Life of each surface">
         {threads.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}

@@ -32,6 +32,8 @@ const EXAMPLES: Record<string, string> = {
   below: "45 °C",
   standing: "60 min",
   velocity: "1.5 m/s",
+  finalRinse: "82 °C",
+  pressure: "100 kPa",
 };
 
 const CHOICES: Record<string, string[]> = {
@@ -201,6 +203,29 @@ const Field = memo(function Field(p: FieldProps) {
           error={p.problem}
         />
       );
+    case "complete":
+    case "purged":
+      return (
+        <TagsInput
+          label={label}
+          value={list}
+          onChange={(v) => p.set(p.field as keyof Step, v)}
+          error={p.problem}
+        />
+      );
+    case "program":
+      return (
+        <NativeSelect
+          label={label}
+          data={[
+            { value: "", label: "none: in a washer of the site" },
+            ...p.sheet.programs.map((x) => ({ value: x.id, label: x.name })),
+          ]}
+          value={(p.value as string) ?? ""}
+          onChange={(e) => p.set("program", e.currentTarget.value)}
+          error={p.problem}
+        />
+      );
     case "places":
       return <TagsInput label={label} value={list} onChange={(v) => p.set("places", v)} error={p.problem} />;
     case "things":
@@ -253,6 +278,8 @@ const Field = memo(function Field(p: FieldProps) {
     case "below":
     case "standing":
     case "velocity":
+    case "finalRinse":
+    case "pressure":
       return <QuantityField {...p} label={label} />;
     case "ph":
     case "locks":

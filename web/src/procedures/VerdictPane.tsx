@@ -16,6 +16,9 @@ type Props = {
   onApply: (edits: Edit[], label: string) => void;
   onMendAll: () => void;
   editable: boolean;
+  /** Place of the configuration that the ribbon shows. */
+  configuration: number;
+  onConfiguration: (place: number) => void;
 };
 
 /** Groups: a root with what follows from it. */
@@ -25,6 +28,13 @@ function groups(findings: Finding[]): { root: Finding; index: number; follows: F
       ? [{ root, index, follows: findings.filter((f) => f.under === index) }]
       : [],
   );
+}
+
+/** Of a configuration only the groups in which these differ. */
+function differing(shown: string, all: Verdict["configurations"]): string {
+  const parts = shown.split(", ");
+  const some = parts.filter((x) => all.some((c) => !c.shown.split(", ").includes(x)));
+  return some.join(", ") || shown;
 }
 
 const KINDS = ["STOP", "FIX", "ADVISE"];
@@ -55,14 +65,23 @@ export function VerdictPane(p: Props) {
           <ul>
             {v.configurations.map((c, i) => (
               <li key={c.shown}>
-                {c.shown}
-                {i === 0 && <span className="quiet"> (fitted)</span>}
+                <label>
+                  <input
+                    type="radio"
+                    name="fitted"
+                    checked={i === p.configuration}
+                    onChange={() => p.onConfiguration(i)}
+                  />
+                  {differing(c.shown, v.configurations)}
+                  {c.fitted && <span className="quiet"> (fitted)</span>}
+                </label>
                 <b className={c.stops > 0 ? "loud" : ""}>
                   {c.stops + c.fixes === 0 ? "nothing found" : `${c.stops} STOP, ${c.fixes} FIX`}
                 </b>
               </li>
             ))}
           </ul>
+          <p className="quiet">The ribbon and the times show the one that is picked.</p>
         </section>
       )}
       {every.length > 1 && (

@@ -43,6 +43,7 @@ const KEYS: [string, string][] = [
   ["Delete", "delete the step"],
   ["Ctrl Z, Ctrl Y", "undo, redo"],
   ["f, Shift f", "next, previous finding"],
+  ["p", "only what has a finding, all"],
   ["Ctrl S", "save"],
   ["?", "this list"],
 ];
@@ -104,15 +105,17 @@ type BenchProps = {
   actions: Schemas["ActionInfo"][];
 };
 
-type Running = { doc: Doc; controller: AbortController; promise: Promise<Verdict> };
+type Running = { doc: Doc; configuration: number; controller: AbortController; promise: Promise<Verdict> };
 
-function begun(doc: Doc, before: Running | null): Running {
+function begun(doc: Doc, configuration: number, before: Running | null): Running {
   before?.controller.abort();
   const controller = new AbortController();
-  const promise = unwrap(api.POST("/api/verify", { body: doc, signal: controller.signal }));
+  const promise = unwrap(
+    api.POST("/api/verify", { body: doc, params: { query: { configuration } }, signal: controller.signal }),
+  );
   // Whoever waits hears of a failure; a run that was dropped has nobody waiting.
   promise.catch(() => undefined);
-  return { doc, controller, promise };
+  return { doc, configuration, controller, promise };
 }
 
 /** Unsaved work of this browser, kept so that a reload loses nothing. */
@@ -161,13 +164,17 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     }
   }, [dirty, doc, revision, saved.row]);
 
+  const configuration = Number(params.get("fitted") ?? 0) || 0;
+  const troubled = params.get("only") === "findings";
   const [verdict, setVerdict] = useState<Verdict | null>(null);
   const [problems, setProblems] = useState<FieldProblem[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const running = useRef<Running | null>(null);
   useLayoutEffect(() => {
     // Every change runs at once; an older run that is still on its way is dropped, the latest wins.
-    const mine = running.current?.doc === doc ? running.current : begun(doc, running.current);
+    const now = running.current;
+    const mine =
+      now?.doc === doc && now.configuration === configuration ? now : begun(doc, configuration, now);
     running.current = mine;
     mine.promise
       .then((v) => {
@@ -188,7 +195,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           setTrouble(message(e));
         }
       });
-  }, [doc]);
+  }, [doc, configuration]);
 
   const names = useMemo(() => namesOf(sheet, chemicals), [sheet, chemicals]);
   const label = useCallback(
@@ -199,7 +206,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const tab = params.get("show") === "step" ? "step" : "verdict";
   /** Step and side pane are in the address, both changed at once. */
   const go = useCallback(
-    (to: { step?: string | null; show?: "verdict" | "step" }) =>
+    (to: { step?: string | null; show?: "verdict" | "step"; only?: string | null; fitted?: string | null }) =>
       setParams(
         (now) => {
           const next = new URLSearchParams(now);
@@ -248,12 +255,12 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     (next: Doc, field: string | null = null) => {
       if (editable) {
         // Sent before it is drawn: the answer is on its way while the letters appear.
-        running.current = begun(next, running.current);
+        running.current = begun(next, configuration, running.current);
         setHistory((h) => change(h, next, field));
         setSaid(null);
       }
     },
-    [editable],
+    [editable, configuration],
   );
   const onFold = useCallback(
     (phase: string) =>
@@ -408,6 +415,8 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
       act(() => insertAfter(at));
     } else if (e.key === "Delete") {
       act(() => remove(at));
+    } else if (e.key === "p") {
+      act(() => go({ only: troubled ? null : "findings" }));
     } else if (e.key === "f" || e.key === "F") {
       act(() => walk(e.shiftKey ? -1 : 1));
     }
@@ -488,36 +497,52 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
       )}
       <div className="bench-body">
         <section className="bench-left" aria-label="Steps and ribbon">
-          {editable && (
-            <div className="step-tools" role="toolbar" aria-label="Step">
-              <button
-                className="btn small"
-                type="button"
-                onClick={() => insertAfter(index < 0 ? doc.steps.length - 1 : index)}
-              >
-                Add a step
-              </button>
-              <button
-                className="btn small"
-                type="button"
-                disabled={index < 1}
-                onClick={() => move(index, -1)}
-              >
-                Up
-              </button>
-              <button
-                className="btn small"
-                type="button"
-                disabled={index < 0 || index >= doc.steps.length - 1}
-                onClick={() => move(index, 1)}
-              >
-                Down
-              </button>
-              <button className="btn small" type="button" disabled={index < 0} onClick={() => remove(index)}>
-                Delete
-              </button>
-            </div>
-          )}
+          <div className="step-tools" role="toolbar" aria-label="Step">
+            {editable && (
+              <>
+                <button
+                  className="btn small"
+                  type="button"
+                  onClick={() => insertAfter(index < 0 ? doc.steps.length - 1 : index)}
+                >
+                  Add a step
+                </button>
+                <button
+                  className="btn small"
+                  type="button"
+                  disabled={index < 1}
+                  onClick={() => move(index, -1)}
+                >
+                  Up
+                </button>
+                <button
+                  className="btn small"
+                  type="button"
+                  disabled={index < 0 || index >= doc.steps.length - 1}
+                  onClick={() => move(index, 1)}
+                >
+                  Down
+                </button>
+                <button
+                  className="btn small"
+                  type="button"
+                  disabled={index < 0}
+                  onClick={() => remove(index)}
+                >
+                  Delete
+                </button>
+              </>
+            )}
+            <label className="only">
+              <input
+                type="checkbox"
+                checked={troubled}
+                disabled={!troubled && (verdict?.findings.length ?? 0) === 0}
+                onChange={() => go({ only: troubled ? null : "findings" })}
+              />
+              Only what has a finding
+            </label>
+          </div>
           {doc.steps.length === 0 ? (
             <p className="page-state">
               No step yet. “Add a step” begins; each one runs through the machine at once.
@@ -534,6 +559,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               onKey={onKey}
               findings={verdict?.findings ?? []}
               lit={lit}
+              troubled={troubled && (verdict?.findings.length ?? 0) > 0}
               names={names}
               label={label}
             />
@@ -604,6 +630,8 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               onShow={show}
               onApply={apply}
               onMendAll={() => setDialog("mend")}
+              configuration={configuration}
+              onConfiguration={(i) => go({ fitted: i === 0 ? null : String(i) })}
               editable={editable && problems.length === 0}
             />
           ) : (

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Step } from "./draft";
-import { rowsOf } from "./rows";
+import { middles, rowsOf } from "./rows";
 import { editLine, namesOf, summary, verbOf } from "./words";
 
 const names = namesOf(
@@ -12,6 +12,7 @@ const names = namesOf(
     energies: [{ id: "cord", name: "Motor on its cord", kind: "CORD" }],
     passages: [],
     fittings: [],
+    programs: [],
     options: [],
     checks: [{ id: "gap", name: "Gap" }],
     parts: ["Blade", "Carriage", "Pusher", "Collar"].map((name) => ({
@@ -142,5 +143,13 @@ describe("rows of the ribbon", () => {
     const rows = rowsOf(phases, new Set(["Make safe"]));
     expect(rows.filter((r) => r.kind === "step")).toHaveLength(1);
     expect(rows.filter((r) => r.kind === "phase")).toHaveLength(3);
+  });
+
+  it("shows only the steps that are asked for, each at its place or where the one before it ends", () => {
+    const rows = rowsOf(phases, new Set(), (i) => i === 1);
+    expect(rows.filter((r) => r.kind === "step").map((r) => (r.kind === "step" ? r.index : -1))).toEqual([1]);
+    const { mid, height } = middles(rows, phases.length);
+    expect(mid).toEqual([...mid].sort((a, b) => a - b));
+    expect(mid.every((y) => y > 0 && y < height)).toBe(true);
   });
 });

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../app/filters";
 import { useClock, useSession } from "../app/session";
+import { Examples } from "./Examples";
 import { SetFigure } from "./SetFigure";
 
 type Figure = Schemas["FigureView"];
@@ -17,7 +18,16 @@ const ROOMS: [string, string][] = [
   ["R", "the record"],
 ];
 
+const REGIMES: [string, string][] = [
+  ["retail", "retail kitchen"],
+  ["plant", "food plant"],
+  ["farm", "farm packing"],
+];
+
 const shown = (value: number, unit: string) => `${value} ${unit}`;
+
+/** A rule by its number and place: some numbers are kept by several small rules. */
+const key = (r: Schemas["RuleInfo"]) => `${r.id} ${r.title.slice(0, 24)}`;
 
 export default function RuleBook() {
   const [filter, set] = useFilters();
@@ -26,6 +36,8 @@ export default function RuleBook() {
   const queries = useQueryClient();
   const room = filter("group");
   const word = filter("find");
+  const regime = filter("regime") || "plant";
+  const looked = filter("rule");
   const [open, setOpen] = useState<Figure | null>(null);
   const book = useQuery({ queryKey: ["rulebook"], queryFn: () => unwrap(api.GET("/api/rulebook")) });
   if (book.isError) {
@@ -65,6 +77,16 @@ export default function RuleBook() {
         <label>
           Find
           <input type="search" value={word} onChange={(e) => set("find", e.currentTarget.value)} />
+        </label>
+        <label>
+          Sources as cited in a
+          <select value={regime} onChange={(e) => set("regime", e.currentTarget.value)}>
+            {REGIMES.map(([id, name]) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
         </label>
         <label>
           Rules about
@@ -111,7 +133,7 @@ export default function RuleBook() {
                     )}
                     {f.set && <div className="quiet">code: {shown(f.shipped, f.unit)}</div>}
                   </td>
-                  <td className="quiet">{f.source}</td>
+                  <td className="quiet">{f.set ? f.source : (f.cited[regime] ?? f.source)}</td>
                 </tr>
               ))}
             </tbody>
@@ -142,6 +164,16 @@ export default function RuleBook() {
                 <span className="quiet">
                   {r.id}, {r.severity}, {r.source}
                 </span>
+                <button
+                  className="rule-run"
+                  type="button"
+                  aria-expanded={looked === key(r)}
+                  aria-label={`Examples of ${r.title}`}
+                  onClick={() => set("rule", looked === key(r) ? "" : key(r))}
+                >
+                  {looked === key(r) ? "Close the examples" : "Two examples"}
+                </button>
+                {looked === key(r) && <Examples rule={r} figures={book.data.figures} />}
               </li>
             ))}
           </ol>

@@ -3,6 +3,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Effect } from "../app/Effect";
 
 type Props = {
   figure: Schemas["FigureView"];
@@ -60,38 +61,7 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
           print.
         </p>
       )}
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it */}
-      <section className="effect" aria-label="What it does" aria-live="polite" tabIndex={0}>
-        {!other && <p className="quiet">Type another figure to see what it does.</p>}
-        {other && effect.isPending && <p className="quiet">Running every approved procedure…</p>}
-        {effect.isError && <p className="note stop">{message(effect.error)}</p>}
-        {other && effect.data && effect.data.lost.length === 0 && (
-          <p className="note done">All {effect.data.approved} approved procedures say the same as before.</p>
-        )}
-        {other && effect.data && effect.data.lost.length > 0 && (
-          <>
-            <p>
-              <b>
-                {effect.data.lost.length} of {effect.data.approved} approved procedures no longer pass:
-              </b>
-            </p>
-            <ul>
-              {effect.data.lost.map((l) => (
-                <li key={l.id}>
-                  {l.title}
-                  <ul>
-                    {l.because.map((b) => (
-                      <li key={b} className="quiet">
-                        {b}
-                      </li>
-                    ))}
-                  </ul>
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
-      </section>
+      <Effect query={effect} changed={other} />
       <Textarea
         label="Why"
         autosize

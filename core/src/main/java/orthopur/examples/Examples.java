@@ -54,7 +54,8 @@ public final class Examples {
     public record Told(@Nullable Finding finding) {}
 
     /** The first source that shows the rule, or null where none does. */
-    public static @Nullable Example find(String rule, List<Source> sources, Context context) {
+    public static @Nullable Example find(Rule one, List<Source> sources, Context context) {
+        String rule = one.info().id();
         for (Source source : sources) {
             Configuration fitted = Configuration.fitted(source.sheet());
             MachineSheet sheet = fitted.of(source.sheet());
@@ -73,7 +74,14 @@ public final class Examples {
                 Example e =
                         new Example(
                                 rule, m.what(), source.procedure(), m.procedure(), sheet, fitted);
-                if (judge(e, m.procedure(), here).finding() != null
+                // Several small rules share a number: it has to be this one that speaks.
+                boolean speaks =
+                        RunThrough.of(m.procedure(), new SheetIndex(sheet), here, List.of(one))
+                                .findings()
+                                .stream()
+                                .anyMatch(f -> f.rule().equals(rule));
+                if (speaks
+                        && judge(e, m.procedure(), here).finding() != null
                         && judge(e, source.procedure(), here).finding() == null) {
                     return e;
                 }

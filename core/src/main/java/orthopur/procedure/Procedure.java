@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import orthopur.machine.Frequency;
+import orthopur.machine.MachineSheet;
 
 /**
  * A procedure for one machine sheet.
@@ -53,6 +54,13 @@ public record Procedure(
                 throw new IllegalArgumentException("The step id \"" + s.id() + "\" stands twice.");
             }
         }
+    }
+
+    /** Whether it is written for the machine as its sheet says that it is fitted. */
+    public boolean coversFitted(MachineSheet machine) {
+        return machine.optionGroups().stream()
+                .allMatch(
+                        g -> scope.getOrDefault(g.id(), List.of(g.fitted())).contains(g.fitted()));
     }
 
     public Procedure withSteps(List<Step> others) {

@@ -22,6 +22,10 @@ public record Verdict(
         List<String> judged,
         List<ByConfiguration> configurations) {
 
-    /** What one way of being fitted gives by itself; the first is how the machine is fitted. */
-    public record ByConfiguration(String shown, int stops, int fixes) {}
+    /**
+     * What one way of being fitted gives by itself.
+     *
+     * @param fitted whether the machine is fitted so; it stands first where the scope has it
+     */
+    public record ByConfiguration(String shown, boolean fitted, int stops, int fixes) {}
 }

@@ -37,6 +37,17 @@ public final class Verifier {
      * @throws IllegalArgumentException when the procedure was written for another machine
      */
     public static Verdict verify(Procedure procedure, MachineSheet sheet, Context context) {
+        return verify(procedure, sheet, context, 0);
+    }
+
+    /**
+     * The same, with ribbon, coverage and totals of one configuration.
+     *
+     * @param shown its place in {@link Verdict#configurations()}; the first where there is no such
+     * @throws IllegalArgumentException when the procedure was written for another machine
+     */
+    public static Verdict verify(
+            Procedure procedure, MachineSheet sheet, Context context, int shown) {
         if (!procedure.sheet().equals(sheet.code())) {
             throw new IllegalArgumentException(
                     "The procedure is for "
@@ -50,7 +61,10 @@ public final class Verifier {
         List<Configuration> others =
                 Configuration.all(sheet, mattering(procedure, sheet), MOST_COMBINATIONS);
         List<Fitted> runs = new ArrayList<>();
-        runs.add(new Fitted(new SheetIndex(fitted.of(sheet)), context.in(fitted)));
+        // The fitted one first; where the scope leaves it out, it is not what this is written for.
+        if (others == null || others.contains(fitted)) {
+            runs.add(new Fitted(new SheetIndex(fitted.of(sheet)), context.in(fitted)));
+        }
         if (others != null) {
             others.stream()
                     .filter(c -> !c.equals(fitted))
@@ -70,7 +84,8 @@ public final class Verifier {
             String where = i == 0 ? "" : runs.get(i).context().configuration().shown(sheet);
             merge(findings, known, done.get(i), where);
         }
-        Run run = done.getFirst().withFindings(Remedies.proven(findings, procedure, kept));
+        int place = shown >= 0 && shown < done.size() ? shown : 0;
+        Run run = done.get(place).withFindings(Remedies.proven(findings, procedure, kept));
         return new Verdict(
                 run.findings(),
                 run.count(Severity.STOP),
@@ -78,18 +93,20 @@ public final class Verifier {
                 run.count(Severity.ADVISE),
                 run.coverage(),
                 run.totals(),
-                Ribbon.of(run, procedure, runs.getFirst().sheet()),
+                Ribbon.of(run, procedure, runs.get(place).sheet()),
                 rules.stream().map(r -> r.info().id()).distinct().toList(),
                 configurations(runs, done, sheet));
     }
 
     private static List<Verdict.ByConfiguration> configurations(
             List<Fitted> runs, List<Run> done, MachineSheet sheet) {
+        Configuration fitted = Configuration.fitted(sheet);
         List<Verdict.ByConfiguration> all = new ArrayList<>();
         for (int i = 0; i < runs.size(); i++) {
             all.add(
                     new Verdict.ByConfiguration(
                             runs.get(i).context().configuration().shown(sheet),
+                            runs.get(i).context().configuration().equals(fitted),
                             done.get(i).count(Severity.STOP),
                             done.get(i).count(Severity.FIX)));
         }

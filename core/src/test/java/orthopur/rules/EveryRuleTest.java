@@ -1181,6 +1181,30 @@ class EveryRuleTest {
                 rig.findings(other).toString());
     }
 
+    /** Written for the other option alone: judged there alone, and not for this machine. */
+    @Test
+    void aScopeWithoutWhatIsFitted() {
+        Rig rig = Rig.bench().option("scraper", "folds", "fixed", "flap");
+        Procedure other = Bench.scope(Map.of("scraper", List.of("fixed")), Bench.without("aside"));
+        assertEquals(List.of(), rig.findings(other));
+        assertEquals(1, rig.verify(other).configurations().size());
+        assertFalse(rig.verify(other).configurations().getFirst().fitted());
+        assertFalse(other.coversFitted(rig.sheet()));
+        Procedure both = Bench.scope(Map.of("scraper", List.of("folds", "fixed")), Bench.good());
+        assertTrue(both.coversFitted(rig.sheet()));
+        assertTrue(Bench.good().coversFitted(rig.sheet()), "no scope means as it is fitted");
+        // The ribbon of the second configuration has no thread of the flap.
+        assertTrue(drawn(rig, both, 0).contains("flap-1"));
+        assertFalse(drawn(rig, both, 1).contains("flap-1"));
+    }
+
+    private static String drawn(Rig rig, Procedure p, int configuration) {
+        return Verifier.verify(p, rig.sheet(), Bench.CONTEXT, configuration)
+                .ribbon()
+                .surfaces()
+                .toString();
+    }
+
     @Test
     void aRingOverAGrooveUnderSchoolB() {
         Rig rig = Rig.bench();

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.Json;
+import orthopur.machine.Configuration;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;
@@ -69,6 +70,15 @@ public class Rounds {
         Optional<RoundRecord> open = log.openRound(approved.sheet().code());
         if (open.isPresent()) {
             return load(open.get().getId());
+        }
+        if (!approved.procedure().coversFitted(approved.sheet())) {
+            throw Said.conflict(
+                    "%s is written for another way of fitting %s than it has now: %s."
+                            .formatted(
+                                    approved.procedure().title(),
+                                    approved.sheet().code(),
+                                    Configuration.fitted(approved.sheet())
+                                            .shown(approved.sheet())));
         }
         Sheets.Surroundings s = sheets.surroundings();
         RoundPack pack =

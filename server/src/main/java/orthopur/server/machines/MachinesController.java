@@ -35,6 +35,7 @@ class MachinesController {
             List<CheckView> checks,
             List<NamedView> passages,
             List<NamedView> fittings,
+            List<NamedView> programs,
             List<OptionView> options,
             @Nullable Outline outline) {}
 
@@ -93,6 +94,7 @@ class MachinesController {
                 s.checks().stream().map((Check c) -> new CheckView(c.id(), c.name())).toList(),
                 s.passages().stream().map(p -> new NamedView(p.id(), p.name())).toList(),
                 s.fittings().stream().map(f -> new NamedView(f.id(), f.name())).toList(),
+                s.programs().stream().map(p -> new NamedView(p.id(), p.name())).toList(),
                 s.optionGroups().stream()
                         .map(
                                 g ->

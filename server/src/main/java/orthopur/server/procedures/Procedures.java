@@ -87,6 +87,13 @@ public class Procedures {
 
     /** Reads a document and runs it through its machine as the newest sheet has it. */
     Judged judge(String text) {
+        return judge(text, 0);
+    }
+
+    /**
+     * @param shown place of the configuration whose ribbon is drawn
+     */
+    Judged judge(String text, int shown) {
         MachineSheet sheet = sheets.newest(ProcedureFormat.sheetOf(text));
         ProcedureDocument document = ProcedureFormat.document(text);
         if (document.sheetVersion() > sheet.version()) {
@@ -103,7 +110,8 @@ public class Procedures {
                                             + ".")));
         }
         Procedure p = ProcedureFormat.read(document, sheet, sheets.surroundings().chemicalIds());
-        return new Judged(document, p, Verifier.verify(p, sheet, sheets.surroundings().context()));
+        return new Judged(
+                document, p, Verifier.verify(p, sheet, sheets.surroundings().context(), shown));
     }
 
     /** Takes every remedy that is proven to help, and says which. */

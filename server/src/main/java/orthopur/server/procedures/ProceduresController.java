@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
@@ -144,8 +145,9 @@ class ProceduresController {
                                                             implementation =
                                                                     ProcedureDocument.class)))
                     @RequestBody
-                    String document) {
-        Procedures.Judged judged = procedures.judge(document);
+                    String document,
+            @RequestParam(defaultValue = "0") int configuration) {
+        Procedures.Judged judged = procedures.judge(document, configuration);
         return VerdictDocument.of(judged.verdict(), judged.procedure());
     }
 

@@ -91,22 +91,29 @@ class RuleBookController {
             @Nullable ExampleView kept,
             List<String> figures) {}
 
-    /** Figures as a reader tries them, by id. */
-    record Tries(Map<String, Double> figures) {}
+    /**
+     * Figures as a reader tries them, by id.
+     *
+     * @param title which of several rules of that number
+     */
+    record Tries(@Nullable String title, Map<String, Double> figures) {}
 
     /** Runs the two examples of a rule, by the site's book with the figures that are tried. */
     @PostMapping("/rules/{id}/examples")
     ExamplesView examples(@PathVariable String id, @RequestBody Tries in) {
-        if (AllRules.list().stream().noneMatch(r -> r.info().id().equals(id))) {
-            throw Said.notFound("There is no rule " + id + ".");
-        }
+        Rule rule =
+                AllRules.list().stream()
+                        .filter(r -> r.info().id().equals(id))
+                        .filter(r -> in.title() == null || r.info().title().equals(in.title()))
+                        .findFirst()
+                        .orElseThrow(() -> Said.notFound("There is no rule " + id + "."));
         in.figures().forEach(RuleBookController::known);
         Context shipped = sheets.surroundings().context().by(PublicCodes.book());
         List<Examples.Source> sources =
                 procedures.allApproved().stream()
                         .map(a -> new Examples.Source(a.procedure(), a.sheet()))
                         .toList();
-        Examples.Example e = Examples.find(id, sources, shipped);
+        Examples.Example e = Examples.find(rule, sources, shipped);
         if (e == null) {
             return new ExamplesView(id, null, null, null, List.of());
         }

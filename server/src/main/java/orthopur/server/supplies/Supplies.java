@@ -35,13 +35,13 @@ public class Supplies {
      *
      * @param what the product's id, or "vessels"
      */
-    public record Change(String what, String who, long at) {}
+    public record SupplyChange(String what, String who, long at) {}
 
     /** Every change there ever was, newest first. */
-    public List<Change> changes() {
+    public List<SupplyChange> changes() {
         return db.selectFrom(SITE_CHANGE)
                 .orderBy(SITE_CHANGE.SEQ.desc())
-                .fetch(r -> new Change(r.getWhat(), r.getWho(), r.getAt()));
+                .fetch(r -> new SupplyChange(r.getWhat(), r.getWho(), r.getAt()));
     }
 
     @Transactional(noRollbackFor = Said.class)

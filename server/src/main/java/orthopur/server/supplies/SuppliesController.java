@@ -59,7 +59,7 @@ class SuppliesController {
      *
      * @param document in its open format, as text
      */
-    record Try(String document) {}
+    record Proposed(String document) {}
 
     /** The same, signed. */
     record Signed(String document, String pin) {}
@@ -75,7 +75,7 @@ class SuppliesController {
 
     /** What a product would do to the approved procedures; nothing is saved. */
     @PostMapping("/chemicals/effect")
-    Procedures.Effect effect(@RequestBody Try in) {
+    Procedures.Effect effect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();
         return procedures.effect(
                 s.site()
@@ -100,7 +100,7 @@ class SuppliesController {
 
     /** What other vessels would do to the approved procedures; nothing is saved. */
     @PostMapping("/vessels/effect")
-    Procedures.Effect vesselEffect(@RequestBody Try in) {
+    Procedures.Effect vesselEffect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();
         Site other = s.site().withVessels(in.document());
         return procedures.effect(other.context(s.context().book(), s.chemicals()));
@@ -112,7 +112,7 @@ class SuppliesController {
     }
 
     @GetMapping("/supplies/changes")
-    List<Supplies.Change> changes() {
+    List<Supplies.SupplyChange> changes() {
         return supplies.changes();
     }
 

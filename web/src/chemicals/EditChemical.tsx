@@ -1,0 +1,201 @@
+import { Checkbox, NativeSelect, PasswordInput, TagsInput, Textarea, TextInput } from "@mantine/core";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { Effect } from "../app/Effect";
+import { showQuantity, splitQuantity } from "../procedures/draft";
+import { type ChemicalDoc, documentOf, type Form, formOf, KINDS } from "./form";
+
+type Props = {
+  /** Null for a new product. */
+  id: string | null;
+  onClose: () => void;
+  onSaved: (all: Schemas["ChemicalView"][]) => void;
+};
+
+/** The label as it stands on the can; what another label does to the approved procedures stands there before it is signed. */
+export function EditChemical({ id, onClose, onSaved }: Props) {
+  const stored = useQuery({
+    queryKey: ["chemical", id],
+    enabled: id !== null,
+    queryFn: async () =>
+      (await unwrap(
+        api.GET("/api/chemicals/{id}", { params: { path: { id: id ?? "" } } }),
+      )) as unknown as ChemicalDoc,
+    gcTime: 0,
+  });
+  if (stored.isError) {
+    return (
+      <Dialog title="This product cannot be shown" onClose={onClose}>
+        <p className="note stop">{message(stored.error)}</p>
+      </Dialog>
+    );
+  }
+  if (id !== null && !stored.data) {
+    return null;
+  }
+  return <Editor id={id} doc={stored.data ?? null} onClose={onClose} onSaved={onSaved} />;
+}
+
+function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null }) {
+  const [form, setForm] = useState<Form>(() => formOf(doc, showQuantity));
+  const [pin, setPin] = useState("");
+  const next = documentOf(form, id, splitQuantity);
+  const text = JSON.stringify(next);
+  const [was] = useState(text);
+  const other = text !== was;
+  const set = <K extends keyof Form>(field: K, value: Form[K]) => setForm((f) => ({ ...f, [field]: value }));
+  const effect = useQuery({
+    queryKey: ["supply-effect", text],
+    enabled: other && form.name.trim() !== "",
+    queryFn: ({ signal }) => unwrap(api.POST("/api/chemicals/effect", { body: { document: text }, signal })),
+    gcTime: 0,
+    retry: false,
+  });
+  const save = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.PUT("/api/chemicals/{id}", {
+          params: { path: { id: next.id } },
+          body: { document: text, pin },
+        }),
+      ),
+    onSuccess: onSaved,
+  });
+  const errors = [save.error, effect.error].flatMap((e) => (e instanceof ApiProblem ? e.fields : []));
+  const problem = (pointer: string) =>
+    errors.find((e) => e.pointer === pointer || e.pointer.startsWith(`${pointer}/`))?.message;
+  const figure = (field: keyof Form, label: string, example: string, pointer: string) => (
+    <TextInput
+      label={label}
+      placeholder={`for instance ${example}`}
+      value={form[field] as string}
+      onChange={(e) => set(field, e.currentTarget.value as never)}
+      error={problem(pointer)}
+    />
+  );
+  const list = (field: keyof Form, label: string) => (
+    <TagsInput
+      label={label}
+      value={form[field] as string[]}
+      onChange={(v) => set(field, v as never)}
+      clearable={false}
+    />
+  );
+  return (
+    <Dialog title={id === null ? "A new product" : form.name} onClose={onClose} wide>
+      <p className="quiet">
+        Copy it from the label and the safety data sheet. What you leave empty counts as not on the label.
+      </p>
+      <div className="can-form">
+        <div>
+          <TextInput
+            label="Name on the can"
+            value={form.name}
+            onChange={(e) => set("name", e.currentTarget.value)}
+            error={problem("/name")}
+            data-autofocus
+          />
+          <NativeSelect
+            label="What it is"
+            data={KINDS}
+            value={form.kind}
+            onChange={(e) => set("kind", e.currentTarget.value)}
+          />
+          <Textarea
+            label="Directions, in the words of the label"
+            autosize
+            minRows={2}
+            maxRows={5}
+            value={form.directions}
+            onChange={(e) => set("directions", e.currentTarget.value)}
+          />
+          <div className="pair">
+            {figure("least", "Weakest in use", "50 mg/L or 1 %", "/label/least")}
+            {figure("most", "Strongest in use", "200 mg/L or 2 %", "/label/most")}
+          </div>
+          <div className="pair">
+            {figure("contact", "Keep wet, or dwell", "60 s", "/label/contact")}
+            {figure("solutionLife", "A mix lives", "4 h", "/solutionLife")}
+          </div>
+          <div className="pair">
+            {figure("leastTemperature", "At least", "24 °C", "/label/leastTemperature")}
+            {figure("highestTemperature", "At most", "40 °C", "/label/highestTemperature")}
+          </div>
+          <div className="pair">
+            {figure("highestPh", "pH at most", "5", "/label/highestPh")}
+            {figure("hardestWater", "Water at most", "500 mg/L", "/label/hardestWater")}
+          </div>
+          <Checkbox
+            label="A soak alone cleans, by the label"
+            checked={form.soakCleans}
+            onChange={(e) => set("soakCleans", e.currentTarget.checked)}
+          />
+          <Checkbox
+            label="The label directs a rinse after use"
+            checked={form.rinseDirected}
+            onChange={(e) => set("rinseDirected", e.currentTarget.checked)}
+          />
+        </div>
+        <div>
+          <TextInput
+            label="Registration number"
+            value={form.registration}
+            onChange={(e) => set("registration", e.currentTarget.value)}
+            error={problem("/registration")}
+          />
+          <div className="pair">
+            {figure("stock", "In the can, %", "12.5", "/stock/percent")}
+            {figure("density", "Density, kg/L", "1.17", "/stock/density")}
+          </div>
+          <NativeSelect
+            label="Percent of what"
+            data={[
+              { value: "mass-in-mass", label: "mass in mass (w/w)" },
+              { value: "mass-in-volume", label: "mass in volume (w/v)" },
+            ]}
+            value={form.basis}
+            onChange={(e) => set("basis", e.currentTarget.value)}
+          />
+          {list("uses", "Directed for")}
+          {list("organisms", "Works on")}
+          {list("ppe", "Wear")}
+          {list("neverWith", "Never with")}
+          <div className="pair">
+            {figure("price", "Price of a litre", "2.10", "/pricePerLitre")}
+            {figure("shelf", "Keeps, days", "365", "/shelfLifeDays")}
+          </div>
+          <Effect query={effect} changed={other} />
+          <PasswordInput
+            label="PIN"
+            inputMode="numeric"
+            autoComplete="off"
+            value={pin}
+            onChange={(e) => setPin(e.currentTarget.value)}
+          />
+          {save.isError && (
+            <div className="note stop" role="alert">
+              {errors.length === 0
+                ? message(save.error)
+                : errors.map((e) => <p key={e.pointer}>{e.message}</p>)}
+            </div>
+          )}
+          <div className="dialog-row">
+            <button
+              className="btn main"
+              type="button"
+              disabled={!other || save.isPending}
+              onClick={() => save.mutate()}
+            >
+              Sign and save
+            </button>
+            <button className="btn" type="button" onClick={onClose}>
+              Leave it
+            </button>
+          </div>
+        </div>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,149 @@
+import { NativeSelect, PasswordInput, TextInput } from "@mantine/core";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { Effect } from "../app/Effect";
+import { showQuantity, splitQuantity } from "../procedures/draft";
+import { idFrom } from "./form";
+
+type VesselDoc = {
+  id: string;
+  name: string;
+  kind: string;
+  brim: Schemas["Quantity"];
+  washer?: unknown;
+};
+
+const KINDS = ["sink", "bucket", "bath", "tub", "sprayer", "washer"];
+
+type Props = { onClose: () => void; onSaved: () => void };
+
+/** Sinks, buckets and baths by the names that procedures use, and what each holds. */
+export function EditVessels({ onClose, onSaved }: Props) {
+  const stored = useQuery({
+    queryKey: ["vessels"],
+    queryFn: async () => (await unwrap(api.GET("/api/vessels"))) as unknown as VesselDoc[],
+    gcTime: 0,
+  });
+  return stored.data ? <Editor all={stored.data} onClose={onClose} onSaved={onSaved} /> : null;
+}
+
+function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
+  const [rows, setRows] = useState(() =>
+    all.map((v, i) => ({ key: i, doc: v, name: v.name, kind: v.kind, brim: showQuantity(v.brim) })),
+  );
+  const [pin, setPin] = useState("");
+  const text = JSON.stringify(
+    rows.map((r) => ({
+      ...r.doc,
+      id: r.doc.id || idFrom(r.name),
+      name: r.name.trim(),
+      kind: r.kind,
+      brim: splitQuantity(r.brim) ?? r.brim,
+    })),
+  );
+  const other = text !== JSON.stringify(all);
+  const effect = useQuery({
+    queryKey: ["vessel-effect", text],
+    enabled: other,
+    queryFn: ({ signal }) => unwrap(api.POST("/api/vessels/effect", { body: { document: text }, signal })),
+    gcTime: 0,
+    retry: false,
+  });
+  const save = useMutation({
+    mutationFn: () => unwrap(api.PUT("/api/vessels", { body: { document: text, pin } })),
+    onSuccess: onSaved,
+  });
+  const errors = [save.error, effect.error].flatMap((e) => (e instanceof ApiProblem ? e.fields : []));
+  const problem = (row: number, field: string) =>
+    errors.find((e) => e.pointer.startsWith(`/vessels/${row}/${field}`))?.message;
+  const set = (key: number, change: Partial<(typeof rows)[number]>) =>
+    setRows((all) => all.map((r) => (r.key === key ? { ...r, ...change } : r)));
+  return (
+    <Dialog title="Sinks, buckets and baths" onClose={onClose} wide>
+      <p className="quiet">The name is the one that stands in procedures; to the brim is what it holds.</p>
+      <div className="vessel-rows">
+        <div className="vessel-row vessel-head" aria-hidden="true">
+          <span>Name in procedures</span>
+          <span>What it is</span>
+          <span>To the brim</span>
+        </div>
+        {rows.map((r, i) => (
+          <div key={r.key} className="vessel-row">
+            <TextInput
+              aria-label={`Name of vessel ${i + 1}`}
+              value={r.name}
+              onChange={(e) => set(r.key, { name: e.currentTarget.value })}
+              error={problem(i, "name") ?? problem(i, "id")}
+            />
+            <NativeSelect
+              aria-label={`What vessel ${i + 1} is`}
+              data={KINDS}
+              value={r.kind}
+              onChange={(e) => set(r.key, { kind: e.currentTarget.value })}
+            />
+            <TextInput
+              aria-label={`What vessel ${i + 1} holds to the brim`}
+              value={r.brim}
+              onChange={(e) => set(r.key, { brim: e.currentTarget.value })}
+              error={problem(i, "brim")}
+            />
+            <button
+              className="btn small"
+              type="button"
+              aria-label={`Take ${r.name || "this vessel"} off the list`}
+              onClick={() => setRows((all) => all.filter((x) => x.key !== r.key))}
+            >
+              Take off
+            </button>
+          </div>
+        ))}
+      </div>
+      <button
+        className="btn small vessel-add"
+        type="button"
+        onClick={() =>
+          setRows((all) => [
+            ...all,
+            {
+              key: Math.max(-1, ...all.map((x) => x.key)) + 1,
+              doc: { id: "", name: "", kind: "bucket", brim: { value: 10, unit: "L" } },
+              name: "",
+              kind: "bucket",
+              brim: "10 L",
+            },
+          ])
+        }
+      >
+        Add one
+      </button>
+      <Effect query={effect} changed={other} />
+      <PasswordInput
+        label="PIN"
+        inputMode="numeric"
+        autoComplete="off"
+        value={pin}
+        onChange={(e) => setPin(e.currentTarget.value)}
+      />
+      {save.isError && (
+        <p className="note stop" role="alert">
+          {errors[0]?.message ?? message(save.error)}
+        </p>
+      )}
+      <div className="dialog-row">
+        <button
+          className="btn main"
+          type="button"
+          disabled={!other || save.isPending}
+          onClick={() => save.mutate()}
+        >
+          Sign and save
+        </button>
+        <button className="btn" type="button" onClick={onClose}>
+          Leave it
+        </button>
+      </div>
+    </Dialog>
+  );
+}

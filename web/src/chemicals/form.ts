@@ -1,0 +1,165 @@
+import type { Schemas } from "../api/client";
+
+type Quantity = Schemas["Quantity"];
+
+/** A product in its open format, as far as the form shows it. */
+export type ChemicalDoc = {
+  id: string;
+  name: string;
+  kind: string;
+  registration?: string;
+  stock?: { percent: number; basis: string; density?: number };
+  label: {
+    least?: Quantity;
+    most?: Quantity;
+    contact?: Quantity;
+    leastTemperature?: Quantity;
+    highestTemperature?: Quantity;
+    highestPh?: Quantity;
+    hardestWater?: Quantity;
+    soakCleans?: boolean;
+    rinseDirected?: boolean;
+    directions?: string;
+  };
+  uses?: string[];
+  organisms?: string[];
+  ppe?: string[];
+  neverWith?: string[];
+  pricePerLitre?: number;
+  shelfLifeDays?: number;
+  foodGrade?: string;
+  solutionLife?: Quantity;
+};
+
+const FIGURES = [
+  "least",
+  "most",
+  "contact",
+  "leastTemperature",
+  "highestTemperature",
+  "hardestWater",
+] as const;
+
+/** What stands in the fields: figures as they are typed. */
+export type Form = Record<(typeof FIGURES)[number], string> & {
+  name: string;
+  kind: string;
+  registration: string;
+  stock: string;
+  basis: string;
+  density: string;
+  highestPh: string;
+  solutionLife: string;
+  soakCleans: boolean;
+  rinseDirected: boolean;
+  directions: string;
+  uses: string[];
+  organisms: string[];
+  ppe: string[];
+  neverWith: string[];
+  price: string;
+  shelf: string;
+  foodGrade: string | undefined;
+};
+
+export const KINDS = [
+  { value: "chlorine", label: "sanitizer: chlorine" },
+  { value: "iodine", label: "sanitizer: iodophor" },
+  { value: "quat", label: "sanitizer: quat" },
+  { value: "paa", label: "sanitizer: peroxyacetic acid" },
+  { value: "neutral-detergent", label: "neutral detergent" },
+  { value: "alkaline-detergent", label: "alkaline detergent" },
+  { value: "chlorinated-alkaline", label: "chlorinated alkaline detergent" },
+  { value: "degreaser", label: "degreaser" },
+  { value: "caustic", label: "caustic" },
+  { value: "acid", label: "acid descaler" },
+  { value: "oil", label: "oil" },
+  { value: "grease", label: "grease" },
+  { value: "shield", label: "soil shield" },
+];
+
+const text = (n: number | undefined) => (n === undefined ? "" : String(n));
+
+export function formOf(doc: ChemicalDoc | null, shown: (q: Quantity | undefined) => string): Form {
+  const label = doc?.label ?? {};
+  const figures = Object.fromEntries(FIGURES.map((f) => [f, shown(label[f])])) as Record<
+    (typeof FIGURES)[number],
+    string
+  >;
+  return {
+    ...figures,
+    name: doc?.name ?? "",
+    kind: doc?.kind ?? "neutral-detergent",
+    registration: doc?.registration ?? "",
+    stock: text(doc?.stock?.percent),
+    basis: doc?.stock?.basis ?? "mass-in-mass",
+    density: text(doc?.stock?.density),
+    highestPh: text(label.highestPh?.value),
+    solutionLife: shown(doc?.solutionLife),
+    soakCleans: label.soakCleans ?? false,
+    rinseDirected: label.rinseDirected ?? false,
+    directions: label.directions ?? "",
+    uses: doc?.uses ?? [],
+    organisms: doc?.organisms ?? [],
+    ppe: doc?.ppe ?? [],
+    neverWith: doc?.neverWith ?? [],
+    price: text(doc?.pricePerLitre),
+    shelf: text(doc?.shelfLifeDays),
+    foodGrade: doc?.foodGrade,
+  };
+}
+
+/** Letters and figures of the name, joined by hyphens. */
+export const idFrom = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .slice(0, 60);
+
+/**
+ * The document as the fields say it. What is no figure is sent as it was typed, so that the server
+ * names the field; it is never dropped.
+ */
+export function documentOf(
+  form: Form,
+  id: string | null,
+  split: (text: string) => Quantity | null,
+): ChemicalDoc {
+  const quantity = (typed: string): Quantity | undefined =>
+    typed.trim() === "" ? undefined : (split(typed) ?? (typed as unknown as Quantity));
+  const number = (typed: string): number | undefined =>
+    typed.trim() === "" ? undefined : numberOrText(typed);
+  const label: ChemicalDoc["label"] = Object.fromEntries(FIGURES.map((f) => [f, quantity(form[f])]));
+  const percent = number(form.stock);
+  return {
+    id: id ?? idFrom(form.name),
+    name: form.name.trim(),
+    kind: form.kind,
+    registration: form.registration.trim() || undefined,
+    stock: percent === undefined ? undefined : { percent, basis: form.basis, density: number(form.density) },
+    label: {
+      ...label,
+      highestPh:
+        number(form.highestPh) === undefined
+          ? undefined
+          : { value: number(form.highestPh) as number, unit: "pH" },
+      soakCleans: form.soakCleans,
+      rinseDirected: form.rinseDirected,
+      directions: form.directions,
+    },
+    uses: form.uses,
+    organisms: form.organisms,
+    ppe: form.ppe,
+    neverWith: form.neverWith,
+    pricePerLitre: number(form.price) ?? 0,
+    shelfLifeDays: number(form.shelf) ?? 0,
+    foodGrade: form.foodGrade,
+    solutionLife: quantity(form.solutionLife),
+  };
+}
+
+function numberOrText(typed: string): number {
+  const n = Number(typed.replace(",", "."));
+  return Number.isFinite(n) ? n : (typed as unknown as number);
+}

@@ -1,0 +1,89 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, message, type Schemas, unwrap } from "../api/client";
+
+type Props = { rule: Schemas["RuleInfo"]; figures: Schemas["FigureView"][] };
+
+/** Two examples of a rule that run live: another figure may flip them. Nothing here is saved. */
+export function Examples({ rule, figures }: Props) {
+  const [tries, setTries] = useState<Record<string, string>>({});
+  const numbers = Object.fromEntries(
+    Object.entries(tries)
+      .map(([id, text]) => [id, Number(text.replace(",", "."))] as const)
+      .filter(([id, v]) => tries[id].trim() !== "" && Number.isFinite(v) && v > 0),
+  );
+  const run = useQuery({
+    queryKey: ["examples", rule.id, rule.title, numbers],
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.POST("/api/rulebook/rules/{id}/examples", {
+          params: { path: { id: rule.id } },
+          body: { title: rule.title, figures: numbers },
+          signal,
+        }),
+      ),
+    placeholderData: (before) => before,
+  });
+  if (run.isError) {
+    return <p className="note stop">{message(run.error)}</p>;
+  }
+  if (!run.data) {
+    return <p className="quiet">Running it…</p>;
+  }
+  const { broken, kept, machine } = run.data;
+  if (!broken || !kept) {
+    return (
+      <p className="quiet">
+        No approved procedure of this site can show it: none of its machines has what this rule looks at.
+      </p>
+    );
+  }
+  const asked = run.data.figures.flatMap((id) => figures.filter((f) => f.id === id));
+  return (
+    <div className="examples">
+      <Example name="With one slip" view={broken} machine={machine} />
+      <Example name="As approved" view={kept} machine={machine} />
+      {asked.length > 0 && (
+        <section className="tries" aria-label="Try another figure">
+          <p className="try">Try another figure</p>
+          {asked.map((f) => (
+            <label key={f.id}>
+              <span>{f.title}</span>
+              <input
+                inputMode="decimal"
+                value={tries[f.id] ?? String(f.value)}
+                aria-invalid={tries[f.id] !== undefined && numbers[f.id] === undefined}
+                onChange={(e) => setTries({ ...tries, [f.id]: e.currentTarget.value })}
+              />
+              {f.unit}
+            </label>
+          ))}
+          {Object.keys(tries).length > 0 && (
+            <button className="btn small" type="button" onClick={() => setTries({})}>
+              Back to what holds here
+            </button>
+          )}
+        </section>
+      )}
+    </div>
+  );
+}
+
+function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: string }) {
+  const { message: told, what, procedure, because } = p.view;
+  return (
+    <section className={told ? "example breaks" : "example keeps"} aria-live="polite">
+      <h4>
+        {p.name}: <b>{told ? "breaks it" : "keeps it"}</b>
+      </h4>
+      <p className="quiet">
+        {p.machine}, {procedure}: {what}
+      </p>
+      {told && (
+        <p>
+          {told} <span className="quiet">{because}</span>
+        </p>
+      )}
+    </section>
+  );
+}
