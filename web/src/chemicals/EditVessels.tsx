@@ -92,7 +92,7 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
             <button
               className="btn small"
               type="button"
-              aria-label={`Take ${r.name || "this vessel"} off the list`}
+              aria-label={`Take off ${r.name || "this vessel"}`}
               onClick={() => setRows((all) => all.filter((x) => x.key !== r.key))}
             >
               Take off

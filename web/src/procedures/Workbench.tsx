@@ -170,6 +170,8 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const [problems, setProblems] = useState<FieldProblem[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const running = useRef<Running | null>(null);
+  /** The state that the verdict on the screen speaks of. */
+  const judged = useRef<Doc | null>(null);
   useLayoutEffect(() => {
     // Every change runs at once; an older run that is still on its way is dropped, the latest wins.
     const now = running.current;
@@ -180,6 +182,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
       .then((v) => {
         if (running.current === mine) {
           setVerdict(v);
+          judged.current = mine.doc;
           setProblems([]);
           setTrouble(null);
         }
@@ -317,6 +320,11 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   }
 
   function apply(edits: Edit[], what: string) {
+    if (judged.current !== doc) {
+      // A second click on the same remedy: it was offered for the state before the first.
+      setSaid({ text: "This is being judged anew; the remedies for it come with the verdict.", stop: false });
+      return;
+    }
     const next = applyEdits(doc, edits);
     put(next);
     setLit(null);

@@ -73,9 +73,9 @@ function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: stri
   const { message: told, what, procedure, because } = p.view;
   return (
     <section className={told ? "example breaks" : "example keeps"} aria-live="polite">
-      <h4>
+      <h3>
         {p.name}: <b>{told ? "breaks it" : "keeps it"}</b>
-      </h4>
+      </h3>
       <p className="quiet">
         {p.machine}, {procedure}: {what}
       </p>

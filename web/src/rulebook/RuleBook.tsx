@@ -168,7 +168,7 @@ export default function RuleBook() {
                   className="rule-run"
                   type="button"
                   aria-expanded={looked === key(r)}
-                  aria-label={`Examples of ${r.title}`}
+                  aria-label={`${looked === key(r) ? "Close the examples" : "Two examples"} of ${r.title}`}
                   onClick={() => set("rule", looked === key(r) ? "" : key(r))}
                 >
                   {looked === key(r) ? "Close the examples" : "Two examples"}

@@ -71,4 +71,111 @@ class BooksTest {
             assertEquals(List.of(), b.complaints());
         }
     }
+
+    /** The two examples of a rule run with the figure that is typed; nothing is saved by it. */
+    @Test
+    void anExampleFlipsWithTheFigure() {
+        try (Browser b = new Browser(RunningServer.shared())) {
+            b.signIn("Ilse Varga", "quillmere-ilse");
+            b.page.waitForURL("**/procedures");
+            b.go("/rulebook?group=S&find=Washed warm");
+            b.button(Pattern.compile("^Two examples of Washed warm")).click();
+            Locator broken = b.page.locator(".example").nth(0);
+            Locator kept = b.page.locator(".example").nth(1);
+            assertThat(broken).containsText("breaks it");
+            assertThat(kept).containsText("keeps it");
+            assertEquals(List.of(), b.axe());
+            Locator figure = b.page.getByLabel(Pattern.compile("^Washing by hand, least"));
+            figure.fill("60");
+            assertThat(kept).containsText("breaks it");
+            figure.fill("5");
+            assertThat(broken).containsText("keeps it");
+            b.button("Back to what holds here").click();
+            assertThat(broken).containsText("breaks it");
+            b.page.getByLabel("Sources as cited in a").selectOption("retail");
+            b.page.getByLabel("Find").fill("washing by hand");
+            assertThat(b.page.locator(".figures")).containsText("Food Code 2022, 4-501.19");
+            assertEquals(List.of(), b.complaints());
+        }
+    }
+
+    @Test
+    void aLabelIsChangedWithItsEffectInSightAndTakenBack() {
+        try (Browser b = new Browser(RunningServer.shared())) {
+            b.signIn("Ilse Varga", "quillmere-ilse");
+            b.page.waitForURL("**/procedures");
+            b.go("/chemicals");
+            b.button("Change Palimar Q10").click();
+            Locator wet = b.page.getByLabel("Keep wet, or dwell");
+            assertThat(wet).hasValue("60 s");
+            wet.fill("a while");
+            assertThat(b.page.getByText("String found, object expected.").first()).isVisible();
+            wet.fill("61 s");
+            assertThat(b.text(Pattern.compile("approved procedures"))).isVisible();
+            assertEquals(List.of(), b.axe());
+            pin(b).fill("0000");
+            b.button("Sign and save").click();
+            assertThat(b.page.getByRole(com.microsoft.playwright.options.AriaRole.ALERT))
+                    .isVisible();
+            pin(b).fill("4711");
+            b.button("Sign and save").click();
+            assertThat(b.page.locator(".can").nth(1)).containsText("61 s");
+            b.button("Change Palimar Q10").click();
+            wet.fill("60 s");
+            pin(b).fill("4711");
+            b.button("Sign and save").click();
+            assertThat(b.page.locator(".can").nth(1)).containsText("60 s");
+
+            b.page.locator(".vessels").getByText("Change…").click();
+            b.page.getByLabel("What vessel 1 holds").fill("20 L");
+            assertThat(b.text(Pattern.compile("makes 40 L in sink 1, which holds 20 L")))
+                    .isVisible();
+            assertEquals(List.of(), b.axe());
+            b.page.getByLabel("Name of vessel 1").fill("sink 2");
+            assertThat(b.text(Pattern.compile("Another vessel is called")).first()).isVisible();
+            b.button("Leave it").click();
+            assertThat(b.page.locator(".vessels")).containsText("60 L");
+        }
+    }
+
+    /** The crew reads the labels; only a supervisor changes them. */
+    @Test
+    void theCrewChangesNothing() {
+        try (Browser b = new Browser(RunningServer.shared())) {
+            b.signIn("Maren Oyelaran", "quillmere-maren");
+            b.page.waitForURL(Pattern.compile("/(procedures|floor)"));
+            b.go("/chemicals?edit=palimar-q10");
+            assertThat(b.page.locator(".can").first()).isVisible();
+            assertThat(b.button("Sign and save")).hasCount(0);
+            assertThat(b.button(Pattern.compile("^Change"))).hasCount(0);
+        }
+    }
+
+    /** Both ways of heating the oven, and only what has a finding; both stand in the address. */
+    @Test
+    void theRibbonOfEachWayOfBeingFittedAndOfFindingsAlone() {
+        try (Browser b = new Browser(RunningServer.shared())) {
+            b.signIn("Ilse Varga", "quillmere-ilse");
+            b.page.waitForURL("**/procedures");
+            b.go("/procedures/qk-ov1-draft/1");
+            Locator heads = b.page.locator(".ribbon-head");
+            assertThat(heads).containsText("Heating, electric");
+            b.page.getByLabel(Pattern.compile("heating: gas")).check();
+            assertThat(heads).containsText("Gas");
+            assertThat(heads).not().containsText("Heating, electric");
+            Locator steps = b.page.locator(".step");
+            int all = steps.count();
+            b.page.getByLabel("Only what has a finding").check();
+            assertThat(b.page.locator(".step .edge:not(.stop):not(.fix):not(.advise)")).hasCount(0);
+            org.junit.jupiter.api.Assertions.assertTrue(steps.count() < all);
+            assertEquals(List.of(), b.axe());
+            b.page.reload();
+            assertThat(b.page.getByLabel("Only what has a finding")).isChecked();
+            assertThat(heads).containsText("Gas");
+            steps.first().focus();
+            b.page.keyboard().press("p");
+            assertThat(steps).hasCount(all);
+            assertEquals(List.of(), b.complaints());
+        }
+    }
 }

@@ -1,7 +1,10 @@
 package orthopur.rules.teardown;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
@@ -82,51 +85,82 @@ public final class AllPartsBack implements Rule {
                 missing.add(p);
             }
         }
+        // One step that nobody undoes is one cause, however many parts it took off.
+        Map<Integer, List<Integer>> together = new LinkedHashMap<>();
         for (int p : missing) {
             Part part = end.sheet().part(p);
-            int off = end.night().off(p);
             int taken = lastRemoval(end, part.id());
-            List<String> id = List.of(part.id());
-            Integer count = off == part.count() ? null : off;
-            Findings.Report r =
-                    out.report(INFO)
-                            .at(taken, end.procedure().steps().get(taken).id())
-                            .items(id)
-                            .number("came off", part.count(), "pieces")
-                            .number("still off", off, "pieces")
-                            .says(
-                                    "%s comes off at step %d and %s back on."
-                                            .formatted(
-                                                    SheetIndex.spoken(part.name()),
-                                                    taken + 1,
-                                                    off == part.count()
-                                                            ? "never goes"
-                                                            : (part.count() - off)
-                                                                    + " of "
-                                                                    + part.count()
-                                                                    + " go"),
-                                    "What is not put back is left in the sink, or in the food.")
-                            .propose(
-                                    "Put back " + SheetIndex.spoken(part.name()),
-                                    List.of(
-                                            new Edit.InsertBefore(
-                                                    end.firstFrom(
-                                                            taken,
-                                                            s ->
-                                                                    StepEdits.endsAssembly(
-                                                                            s.action())),
-                                                    StepEdits.moving(
-                                                            end.procedure(),
-                                                            0,
-                                                            new Action.Install(id, count),
-                                                            "Put back: ",
-                                                            part))))
-                            .under(out.onItem(part.id(), "T11"));
-            Findings.Report live = out.onItem(part.id(), "L5");
+            boolean alone =
+                    end.night().off(p) < part.count() || out.onItem(part.id(), "T11") != null;
+            if (alone) {
+                report(end, out, taken, List.of(p));
+            } else {
+                together.computeIfAbsent(taken, k -> new ArrayList<>()).add(p);
+            }
+        }
+        together.forEach((taken, parts) -> report(end, out, taken, parts));
+    }
+
+    /** Parts that came off at one step: of several none goes back, of a single one some may. */
+    private static void report(Ending end, Findings out, int taken, List<Integer> parts) {
+        List<String> ids = parts.stream().map(p -> end.sheet().part(p).id()).toList();
+        Part first = end.sheet().part(parts.getFirst());
+        int count = parts.stream().mapToInt(p -> end.sheet().part(p).count()).sum();
+        int off = parts.stream().mapToInt(p -> end.night().off(p)).sum();
+        boolean one = parts.size() == 1;
+        String name = one ? SheetIndex.spoken(first.name()) : end.sheet().names(ids);
+        String back =
+                off < count
+                        ? "%d of %d go".formatted(count - off, count)
+                        : one ? "never goes" : "never go";
+        Findings.Report r =
+                out.report(INFO)
+                        .at(taken, end.procedure().steps().get(taken).id())
+                        .items(ids)
+                        .number("came off", count, "pieces")
+                        .number("still off", off, "pieces")
+                        .says(
+                                "%s %s off at step %d and %s back on."
+                                        .formatted(name, one ? "comes" : "come", taken + 1, back),
+                                "What is not put back is left in the sink, or in the food.")
+                        .propose(
+                                "Put back " + (one ? name : "all " + count),
+                                putBack(end, taken, parts))
+                        .under(out.onItem(first.id(), "T11"));
+        for (String id : ids) {
+            Findings.Report live = out.onItem(id, "L5");
             if (live != null) {
                 live.under(r);
             }
         }
+    }
+
+    /** In the reverse order of taking apart. */
+    private static List<Edit> putBack(Ending end, int taken, List<Integer> parts) {
+        String before = end.firstFrom(taken, s -> StepEdits.endsAssembly(s.action()));
+        List<String> order = end.procedure().steps().get(taken).action().items();
+        List<Integer> last =
+                parts.stream()
+                        .sorted(
+                                Comparator.comparingInt(
+                                        p -> -order.indexOf(end.sheet().part(p).id())))
+                        .toList();
+        List<Edit> edits = new ArrayList<>();
+        for (int p : last) {
+            Part part = end.sheet().part(p);
+            int off = end.night().off(p);
+            edits.add(
+                    new Edit.InsertBefore(
+                            before,
+                            StepEdits.moving(
+                                    end.procedure(),
+                                    edits.size(),
+                                    new Action.Install(
+                                            List.of(part.id()), off == part.count() ? null : off),
+                                    "Put back: ",
+                                    part)));
+        }
+        return edits;
     }
 
     private static int lastRemoval(Ending end, String part) {
