@@ -23,7 +23,9 @@ import orthopur.quantity.Volume;
 
 /** Too weak, too cold, too short, not stated, the wrong product, the wrong place. */
 final class SolutionFaults {
-    private static final double[] SHARES = {0.02, 0.1, 0.25, 0.5, 0.75, 0.9, 0.98};
+    private static final double[] SHARES = {
+        0.02, 0.1, 0.25, 0.4, 0.5, 0.6, 0.75, 0.85, 0.9, 0.95, 0.98, 0.99
+    };
 
     private final Reading r;
     private final Injector out;

@@ -16,7 +16,7 @@ public final class AssembledBeforeSanitized extends BookRule {
         super(
                 "C12",
                 Severity.STOP,
-                "Sanitized before it is put together",
+                "Sanitized before it is put together (school A)",
                 "Food Code 2022, 4-702.11");
     }
 

@@ -17,7 +17,7 @@ public final class AssembledWet extends BookRule {
         super(
                 "C10",
                 Severity.STOP,
-                "Dry before it is assembled, covered or put away",
+                "Dry before it is assembled, covered or put away (school A)",
                 "Food Code 2022, 4-901.11");
     }
 

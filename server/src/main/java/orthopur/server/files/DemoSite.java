@@ -5,12 +5,14 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
+import orthopur.Nullable;
 import orthopur.formats.SheetFormat;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
@@ -60,7 +62,11 @@ class DemoSite implements ApplicationRunner {
 
     record People(List<DemoPerson> people) {}
 
-    record DemoPerson(String name, Role role, String password, String pin) {}
+    /**
+     * @param adultInDays for somebody who turns 18 only so many days after the demo is made
+     */
+    record DemoPerson(
+            String name, Role role, String password, String pin, @Nullable Integer adultInDays) {}
 
     @Override
     public void run(ApplicationArguments args) throws IOException {
@@ -85,7 +91,9 @@ class DemoSite implements ApplicationRunner {
         Stream.concat(APPROVED.stream(), DRAFTS.stream())
                 .forEach(p -> procedures.add(text("procedures/" + p + ".json"), "Ilse Varga"));
         for (DemoPerson p : people.people()) {
-            accounts.create(p.name(), p.role(), p.password(), p.pin());
+            LocalDate adult =
+                    p.adultInDays() == null ? null : accounts.today().plusDays(p.adultInDays());
+            accounts.create(p.name(), p.role(), p.password(), p.pin(), adult);
         }
         DemoPerson supervisor = people.people().getFirst();
         Person ilse = accounts.signIn(supervisor.name(), supervisor.password());

@@ -11,9 +11,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.Json;
 import orthopur.machine.Configuration;
+import orthopur.machine.MachineSheet;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;
+import orthopur.rules.lockout.OldEnough;
+import orthopur.runthrough.Run;
+import orthopur.runthrough.RunThrough;
+import orthopur.runthrough.SheetIndex;
 import orthopur.server.floor.EntryEnvelope.EntryValue;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
@@ -67,6 +72,7 @@ public class Rounds {
     synchronized Live start(String procedureId, Person person) {
         mayCarryOut(person);
         Procedures.Approved approved = procedures.approvedVersion(procedureId);
+        oldEnough(person, approved);
         Optional<RoundRecord> open = log.openRound(approved.sheet().code());
         if (open.isPresent()) {
             return load(open.get().getId());
@@ -132,6 +138,9 @@ public class Rounds {
             return load(roundId);
         }
         Live l = load(roundId);
+        if (accounts.ageUnder18(person) != null) {
+            oldEnough(person, procedures.approvedVersion(l.round().getProcedureId()));
+        }
         if (!l.round().getPackHash().equals(sent.packHash())) {
             throw Said.conflict("The tablet works from another version of this round. Reload it.");
         }
@@ -170,6 +179,25 @@ public class Rounds {
             live.remove(roundId);
         }
         return l;
+    }
+
+    /** L11 is judged where it is known who does the work: here, for each person. */
+    private void oldEnough(Person person, Procedures.Approved approved) {
+        Integer age = accounts.ageUnder18(person);
+        if (age == null) {
+            return;
+        }
+        MachineSheet sheet = approved.sheet();
+        Run run =
+                RunThrough.of(
+                        approved.procedure().withSteps(List.of()),
+                        new SheetIndex(sheet),
+                        sheets.surroundings().context().withYoungest(age),
+                        List.of(new OldEnough()));
+        if (!run.findings().isEmpty()) {
+            throw Said.forbidden(
+                    "%s: %s".formatted(person.name(), run.findings().getFirst().message()));
+        }
     }
 
     private static void mayCarryOut(Person person) {

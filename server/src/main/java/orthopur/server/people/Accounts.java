@@ -1,15 +1,20 @@
 package orthopur.server.people;
 
+import static java.time.temporal.ChronoUnit.DAYS;
 import static orthopur.db.Tables.ACCOUNT;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import orthopur.Nullable;
 import orthopur.db.tables.records.AccountRecord;
 import orthopur.server.platform.Said;
 
@@ -17,6 +22,7 @@ import orthopur.server.platform.Said;
 @Service
 public class Accounts {
     static final int FAILURES = 5;
+    private static final int ADULT = 18;
     static final Duration LOCKED = Duration.ofMinutes(10);
 
     private final DSLContext db;
@@ -29,15 +35,37 @@ public class Accounts {
         this.clock = clock;
     }
 
-    /** Makes an account. */
+    /**
+     * Makes an account.
+     *
+     * @param adultFrom the day on which the person turns 18; null for somebody of age
+     */
     @Transactional
-    public void create(String name, Role role, String password, String pin) {
+    public void create(
+            String name, Role role, String password, String pin, @Nullable LocalDate adultFrom) {
         db.insertInto(ACCOUNT)
                 .set(ACCOUNT.NAME, name)
                 .set(ACCOUNT.ROLE, role.name())
                 .set(ACCOUNT.PASSWORD_HASH, encoder.encode(password))
                 .set(ACCOUNT.PIN_HASH, encoder.encode(pin))
+                .set(ACCOUNT.ADULT_FROM, adultFrom == null ? null : adultFrom.toString())
                 .execute();
+    }
+
+    /** Age in years of somebody under 18, as far as it is kept; null for somebody of age. */
+    public @Nullable Integer ageUnder18(Person person) {
+        String from =
+                db.select(ACCOUNT.ADULT_FROM)
+                        .from(ACCOUNT)
+                        .where(ACCOUNT.ID.eq((int) person.id()))
+                        .fetchOne(ACCOUNT.ADULT_FROM);
+        long days = from == null ? 0 : today().until(LocalDate.parse(from), DAYS);
+        return days <= 0 ? null : ADULT - 1 - (int) ((days - 1) / 366);
+    }
+
+    /** The date by which ages are counted, in UTC. */
+    public LocalDate today() {
+        return LocalDate.ofInstant(Instant.ofEpochMilli(clock.millis()), ZoneOffset.UTC);
     }
 
     public boolean none() {
