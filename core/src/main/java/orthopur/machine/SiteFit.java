@@ -69,7 +69,12 @@ public final class SiteFit {
                                 + "."));
     }
 
-    private static @Nullable String excludes(Surface surface, Chemical c) {
+    /**
+     * Why a chemical must not meet a surface.
+     *
+     * @return the limit in words, or null where nothing stands against it
+     */
+    public static @Nullable String excludes(Surface surface, Chemical c) {
         if (surface.banned().contains(c.id())) {
             return "banned by the sheet";
         }

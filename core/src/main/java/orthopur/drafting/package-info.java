@@ -1,0 +1,5 @@
+/**
+ * Writes a complete procedure from a machine sheet: what is due, in an order that hurts nobody, in
+ * sentences that a cleaner understands the first time.
+ */
+package orthopur.drafting;
