@@ -3,7 +3,10 @@ package orthopur.cli;
 import java.io.PrintStream;
 import java.util.List;
 
-/** Entry: {@code verify FILE…}, {@code calc NAME key=value…}, {@code format FILE}. */
+/**
+ * Entry: {@code verify FILE…}, {@code calc NAME key=value…}, {@code draft SHEET --kind KIND},
+ * {@code format FILE}.
+ */
 public final class Main {
     static final int NOTHING = 0;
     static final int FINDINGS = 1;
@@ -24,10 +27,11 @@ public final class Main {
         return switch (command) {
             case "verify" -> new Verify(out, err).run(rest);
             case "calc" -> new Calc(out, err).run(rest);
+            case "draft" -> new Draft(out, err).run(rest);
             case "format" -> new Format(out, err).run(rest);
             default -> {
                 err.println(
-                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], format FILE");
+                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], draft SHEET --kind KIND [--school SCHOOL] [--words], format FILE");
                 yield UNREADABLE;
             }
         };

@@ -46,6 +46,7 @@ public final class Drafter {
     private static final Temperature LUKEWARM = new Temperature(40);
     private static final String FLOOR_BRUSH = "floor brush";
     private static final String BRUSH = "nylon brush";
+    private static final String CLOTH = "wiping cloth";
     private static final Set<String> SETS = Set.of("protein", "starch");
 
     private final MachineSheet sheet;
@@ -80,7 +81,7 @@ public final class Drafter {
         this.sheet = sheet;
         this.request = request;
         this.context = context;
-        this.means = new Means(context, request.schools());
+        this.means = new Means(context, request.schools(), sheet.organic());
         this.parts = sheet.parts().stream().filter(p -> inScope(p.when())).toList();
         this.energies =
                 sheet.energies().stream().filter(e -> inScope(e.when()) && !e.keepLive()).toList();
@@ -98,9 +99,8 @@ public final class Drafter {
                                     .formatted(sheet.code(), request.kind().shown())));
         }
         this.apart = new TakeApart(parts, due);
-        Set<String> off = new HashSet<>();
-        apart.inOrder().stream().filter(TakeApart::comesOff).forEach(p -> off.add(p.id()));
-        // What comes off is cleaned with the rest: a soiled part does not go onto a clean one.
+        Set<String> off = new HashSet<>(partIds(apart.inOrder()));
+        // What is moved is cleaned with the rest: a hand that puts it back would soil the others.
         parts.forEach(
                 p ->
                         p.surfaces().stream()
@@ -208,25 +208,25 @@ public final class Drafter {
         if (sheet.safePosition() != null) {
             add(
                     new Action.Operate(Action.Mode.SAFE_POSITION, List.of(), List.of()),
-                    "Set the machine safe: " + sheet.safePosition(),
+                    "Set the machine safe: " + SheetIndex.spoken(sheet.safePosition()),
                     "Without power it stays where it stopped.");
         }
         List<Energy> stopped = having(EnergyStage.STOPPED);
         if (!stopped.isEmpty()) {
             add(
                     new Action.Operate(Action.Mode.STOP, ids(stopped), List.of()),
-                    "Switch off " + Words.energies(stopped),
+                    "Switch off: " + Words.energies(stopped),
                     null);
         }
         powered();
         each(
                 having(EnergyStage.UNPLUGGED),
                 e -> new Action.Isolate(List.of(e.id())),
-                e -> "Pull the plug of " + name(e) + " and keep it in sight" + at(e));
+                e -> "Pull the plug and keep it in sight: " + name(e) + at(e));
         each(
                 having(EnergyStage.ISOLATED),
                 e -> new Action.Isolate(List.of(e.id())),
-                e -> "Cut off " + name(e) + at(e));
+                e -> "Cut off: " + name(e) + at(e));
         for (Energy e : having(EnergyStage.LOCKED)) {
             things.add(
                     e.tagOnly()
@@ -238,12 +238,12 @@ public final class Drafter {
                             people,
                             e.tagOnly() ? "handle taken off or fuse drawn, and kept" : null),
                     e.tagOnly()
-                            ? "Hang your tag on "
+                            ? "Hang up your tag, take the handle off or the fuse out and keep it: "
                                     + name(e)
-                                    + ", take the handle off or the fuse out and keep it"
+                                    + at(e)
                             : people == 1
-                                    ? "Put your own lock and tag on " + name(e) + at(e)
-                                    : "Each of you puts a lock and tag on " + name(e) + at(e),
+                                    ? "Put on your own lock and tag: " + name(e) + at(e)
+                                    : "Each of you puts on a lock and a tag: " + name(e) + at(e),
                     "Whoever has their hands in is the only one who can switch it on again.",
                     e.when());
         }
@@ -252,15 +252,15 @@ public final class Drafter {
                 e -> new Action.Relieve(List.of(e.id())),
                 e ->
                         e.kind() == EnergyKind.STORED
-                                ? "Let " + name(e) + " off, or block it" + at(e)
-                                : "Let off what is left of " + name(e));
+                                ? "Let off or block: " + name(e) + at(e)
+                                : "Let off what is left: " + name(e));
         each(
                 having(EnergyStage.PROVED),
                 e -> new Action.Prove(List.of(e.id())),
                 e ->
                         e.verify() == null
-                                ? "Try it: " + name(e) + " must not come"
-                                : "Try it on " + name(e) + ": " + e.verify());
+                                ? "Try to start it; it must not come: " + name(e)
+                                : "Prove it: " + name(e) + ". " + Words.sentence(e.verify()));
         energies.stream().filter(e -> e.kind() == EnergyKind.HEAT).forEach(this::cool);
     }
 
@@ -276,9 +276,9 @@ public final class Drafter {
                 (standing == null
                                 ? "Let it cool"
                                 : "Let it cool for about " + standing.toMinutes() + " minutes")
-                        + " and measure "
+                        + ", then measure: "
                         + name(e)
-                        + ": at most "
+                        + ", at most "
                         + limit.shown()
                         + " before you touch it",
                 "Metal above that burns before you can let go.",
@@ -289,13 +289,11 @@ public final class Drafter {
     private void powered() {
         for (Part p : apart.inOrder()) {
             if (p.moving().index() == Handling.Index.HOLD_TO_RUN) {
-                add(
+                moving(
+                        p,
                         new Action.Index(List.of(p.id()), p.count(), true),
-                        "Hold to run, from outside, until "
-                                + Words.parts(List.of(p))
-                                + " stands where it comes off",
-                        null,
-                        p.when());
+                        "Hold to run, from outside, until it stands where it comes off: "
+                                + Words.parts(List.of(p)));
             }
         }
     }
@@ -312,11 +310,11 @@ public final class Drafter {
     }
 
     private static String name(Energy e) {
-        return "the " + SheetIndex.spoken(e.name());
+        return SheetIndex.spoken(e.name());
     }
 
     private static String at(Energy e) {
-        return e.isolationPoint() == null ? "" : ", at: " + SheetIndex.spoken(e.isolationPoint());
+        return e.isolationPoint() == null ? "" : " – " + SheetIndex.spoken(e.isolationPoint());
     }
 
     private static List<String> ids(List<Energy> some) {
@@ -333,7 +331,7 @@ public final class Drafter {
         if (!marked.isEmpty()) {
             add(
                     new Action.Mark(partIds(marked)),
-                    "Look for the marks on " + Words.parts(marked) + "; mark what has none",
+                    "Find the mark of each, and mark what has none: " + Words.parts(marked),
                     "Each goes back where it came from.");
         }
         List<Part> together = new ArrayList<>();
@@ -347,7 +345,7 @@ public final class Drafter {
                 takeOff(together);
             }
             if (!TakeApart.comesOff(p)) {
-                moving(p, new Action.Shift(List.of(p.id())), "Move " + the(p) + " aside");
+                moving(p, new Action.Shift(List.of(p.id())), "Move aside: " + the(p));
             } else if (TakeApart.alone(p)) {
                 takeOff(List.of(p));
             } else {
@@ -370,22 +368,24 @@ public final class Drafter {
         String place = TakeApart.place(first);
         things.add(place);
         if (first.moving().index() == Handling.Index.BY_HAND) {
-            add(
+            moving(
+                    first,
                     new Action.Index(partIds(some), first.count(), false),
                     "Turn by the hand wheel from position to position, "
                             + first.count()
-                            + " times, and take one off at each",
-                    "It comes off at one position only; elsewhere it is forced.",
-                    first.when());
+                            + " times, and take one off at each: "
+                            + Words.parts(some));
         }
         String how = first.fastening() == null ? "" : " " + Words.sentence(first.fastening());
         moving(
                 first,
                 new Action.Remove(partIds(some), null, place),
-                "Take off "
+                "Take off and put "
+                        + Words.them(some)
+                        + " "
+                        + Words.place(place)
+                        + ": "
                         + Words.parts(some)
-                        + " and put them in or on the "
-                        + place
                         + "."
                         + how);
         if (some instanceof ArrayList<Part> list) {
@@ -427,7 +427,7 @@ public final class Drafter {
     private void wash() {
         add(
                 new Action.DryClean(items(treated)),
-                "Brush and scrape off everything that is loose, from the top down: "
+                "Brush and scrape off all that is loose, from the top down: "
                         + Words.surfaces(treated),
                 "What is left now turns to paste in the water.",
                 null,
@@ -451,7 +451,12 @@ public final class Drafter {
                 Comparator.comparingInt(s -> s.zone() >= 3 ? 1000 + depth(s) : depth(s));
         List<Surface> sorted = treated.stream().sorted(fromTheTop).toList();
         Map<Washing, List<Surface>> alike = Means.grouped(sorted, s -> washing(s, 0));
-        return drips(alike) ? Means.grouped(sorted, s -> washing(s, depth(s))) : alike;
+        if (!drips(alike)) {
+            return alike;
+        }
+        List<Surface> byHeight =
+                treated.stream().sorted(Comparator.comparingInt(this::depth)).toList();
+        return Means.grouped(byHeight, s -> washing(s, depth(s)));
     }
 
     /** Whether a later group hangs above an earlier one. */
@@ -481,6 +486,9 @@ public final class Drafter {
     private Washing washing(Surface s, int height) {
         Means.Use use = Objects.requireNonNull(means.wash(s));
         String tool = s.zone() >= 3 ? FLOOR_BRUSH : s.brush() == null ? BRUSH : s.brush();
+        if (s.zone() > 1 && s.end() == EndState.WIPED) {
+            tool = CLOTH;
+        }
         return new Washing(
                 use.chemical().id(), use.solution().temperature(), tool, s.wipe(), height);
     }
@@ -502,14 +510,18 @@ public final class Drafter {
         things.add(w.tool());
         add(
                 new Action.Wash(
-                        items(some), use.solution(), Action.Method.BRUSH, w.tool(), w.way()),
-                "Wash "
-                        + Words.surfaces(some)
-                        + " with "
+                        items(some),
+                        use.solution(),
+                        w.tool().equals(CLOTH) ? Action.Method.CLOTH : Action.Method.BRUSH,
+                        w.tool(),
+                        w.way()),
+                "Wash with "
                         + Words.solution(use.chemical().name(), use.solution())
-                        + " and the "
+                        + ", "
                         + w.tool()
-                        + (w.way() == null ? "" : ", " + w.way()),
+                        + (w.way() == null ? "" : ", " + w.way())
+                        + ": "
+                        + Words.surfaces(some),
                 null,
                 null,
                 some.size());
@@ -539,11 +551,10 @@ public final class Drafter {
                         Action.Method.FLOOD,
                         null,
                         null),
-                "Fill "
-                        + Words.the(List.of(p.name()))
-                        + " with "
+                "Fill with "
                         + Words.solution(use.chemical().name(), x)
-                        + ", work it through and let it out",
+                        + ", work it through and let it out: "
+                        + SheetIndex.spoken(p.name()),
                 "Nobody sees into it; what grows there goes into every portion.",
                 null,
                 3);
@@ -630,7 +641,7 @@ public final class Drafter {
                         use,
                         List.of(p.id()),
                         Action.Method.FLOOD,
-                        "Fill " + Words.the(List.of(p.name())) + " to the top with ",
+                        "Fill to the top: " + SheetIndex.spoken(p.name()) + ". ",
                         new Volume(litres));
             }
         }
@@ -643,7 +654,7 @@ public final class Drafter {
                                         use,
                                         items(group),
                                         Action.Method.SPRAY,
-                                        "Spray " + Words.surfaces(group) + " with ",
+                                        "Spray: " + Words.surfaces(group) + ". ",
                                         means.made()));
         if (request.schools().rinseAfterSanitizer()) {
             rinse(some, "Rinse the sanitizer off", Action.EndPoint.CLEAR);
@@ -671,7 +682,7 @@ public final class Drafter {
                                 Action.Reading.PH)),
                 words
                         + Words.solution(use.chemical().name(), x)
-                        + "; read it first, and keep it wet for "
+                        + ", read before use; keep wet for "
                         + (use.contact() == null ? 60 : use.contact().toSeconds())
                         + " seconds",
                 null,
@@ -711,7 +722,12 @@ public final class Drafter {
                 product(c);
                 add(
                         new Action.Lubricate(List.of(p.id()), c.id()),
-                        "Put a thin film of " + c.name() + " on: " + point.point(),
+                        "Lubricate with "
+                                + c.name()
+                                + ": "
+                                + SheetIndex.spoken(p.name())
+                                + ", "
+                                + point.point(),
                         null,
                         p.when());
             }
@@ -751,13 +767,12 @@ public final class Drafter {
                 moving(
                         next,
                         new Action.Install(List.of(next.id()), null, pattern),
-                        "Put "
+                        "Put back: "
                                 + the(next)
-                                + " back"
-                                + (next.mark() == null ? "" : " at its mark, " + next.mark())
-                                + (pattern == null ? "" : ": " + pattern));
+                                + (next.mark() == null ? "" : ", at its mark (" + next.mark() + ")")
+                                + (pattern == null ? "" : "; " + pattern));
             } else {
-                moving(next, new Action.Return(List.of(next.id())), "Bring " + the(next) + " back");
+                moving(next, new Action.Return(List.of(next.id())), "Bring back: " + the(next));
             }
         }
         List<String> checks =
@@ -774,7 +789,7 @@ public final class Drafter {
                                             c.name()
                                                     + (c.least() == null || c.most() == null
                                                             ? ""
-                                                            : " "
+                                                            : ": "
                                                                     + orthopur.quantity.Show.number(
                                                                             c.least())
                                                                     + " to "
@@ -797,7 +812,7 @@ public final class Drafter {
             add(
                     new Action.Unlock(ids(locked)),
                     people == 1
-                            ? "Take your own lock or tag off " + Words.energies(locked)
+                            ? "Take off your own lock or tag: " + Words.energies(locked)
                             : "Each of you takes off their own lock or tag: "
                                     + Words.energies(locked),
                     null);
@@ -819,9 +834,8 @@ public final class Drafter {
                     "Let the first "
                             + new Volume(litres).shown()
                             + (p.product() == null ? "" : " of " + p.product())
-                            + " out of "
-                            + Words.the(List.of(p.name()))
-                            + " and throw it away",
+                            + " out and throw it away: "
+                            + SheetIndex.spoken(p.name()),
                     "It is what pushes the sanitizer out.");
         }
         add(new Action.HoldPoint("quality"), "Wait until quality has looked and said yes", null);

@@ -34,12 +34,18 @@ final class Means {
                     ChemicalKind.DEGREASER,
                     ChemicalKind.CHLORINATED_ALKALINE);
 
+    private static final List<ChemicalKind> LISTED =
+            List.of(ChemicalKind.CHLORINE, ChemicalKind.PAA);
+
     private final Context context;
     private final Schools schools;
     private final List<Chemical> detergents;
     private final List<Chemical> sanitizers;
 
-    Means(Context context, Schools schools) {
+    /**
+     * @param organic on such a line only what its list permits may stay without a rinse
+     */
+    Means(Context context, Schools schools, boolean organic) {
         this.context = context;
         this.schools = schools;
         this.detergents =
@@ -53,6 +59,11 @@ final class Means {
                 sorted(
                         context.chemicals().values().stream()
                                 .filter(c -> c.kind().sanitizes() && registered(c))
+                                .filter(
+                                        c ->
+                                                !organic
+                                                        || schools.rinseAfterSanitizer()
+                                                        || LISTED.contains(c.kind()))
                                 .toList(),
                         Comparator.comparing(Chemical::kind));
     }

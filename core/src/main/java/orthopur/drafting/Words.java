@@ -1,54 +1,67 @@
 package orthopur.drafting;
 
 import java.util.List;
+import java.util.Locale;
 import orthopur.machine.Energy;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import orthopur.procedure.Solution;
 import orthopur.runthrough.SheetIndex;
 
-/** The sentences of a draft: one act each, the thing by its name, the figure beside it. */
+/**
+ * The sentences of a draft: one act each, the things by their names on the sheet behind a colon, so
+ * that they read the same in any sentence.
+ */
 final class Words {
+    private static final int NAMED = 6;
+    private static final List<String> HOLLOW =
+            List.of("sink", "bath", "tub", "tray", "bag", "bucket", "box", "crate");
+
     private Words() {}
 
-    /** "the carriage, the pusher and the catch tray" */
-    static String the(List<String> names) {
-        List<String> all =
-                names.stream().distinct().map(n -> "the " + SheetIndex.spoken(n)).toList();
-        return joined(all);
-    }
-
-    private static String joined(List<String> all) {
-        if (all.size() < 2) {
-            return all.isEmpty() ? "" : all.getFirst();
-        }
-        return String.join(", ", all.subList(0, all.size() - 1)) + " and " + all.getLast();
+    /** Names with commas in them stay apart by semicolons. */
+    private static String list(List<String> names) {
+        List<String> all = names.stream().map(SheetIndex::spoken).distinct().toList();
+        // More than a handful is read off the picture; the first few name the place.
+        return all.size() <= NAMED
+                ? String.join("; ", all)
+                : String.join("; ", all.subList(0, NAMED - 1))
+                        + "; and "
+                        + (all.size() - NAMED + 1)
+                        + " more, lit in the picture";
     }
 
     static String parts(List<Part> parts) {
-        return joined(
+        return String.join(
+                "; ",
                 parts.stream()
                         .map(
                                 p ->
-                                        p.count() == 1
-                                                ? "the " + SheetIndex.spoken(p.name())
-                                                : "all "
-                                                        + p.count()
-                                                        + " × "
-                                                        + SheetIndex.spoken(p.name()))
+                                        (p.count() == 1 ? "" : p.count() + " × ")
+                                                + SheetIndex.spoken(p.name()))
                         .toList());
     }
 
+    /** Pieces, for "it" and "them". */
+    static String them(List<Part> parts) {
+        return parts.stream().mapToInt(Part::count).sum() == 1 ? "it" : "them";
+    }
+
+    /** "in sink 1", "on the parts cart" */
+    static String place(String place) {
+        String p = place.toLowerCase(Locale.ROOT);
+        boolean numbered = !p.isEmpty() && Character.isDigit(p.charAt(p.length() - 1));
+        return (HOLLOW.stream().anyMatch(p::contains) ? "in " : "on ")
+                + (numbered ? "" : "the ")
+                + SheetIndex.spoken(place);
+    }
+
     static String surfaces(List<Surface> surfaces) {
-        // More than a handful is read off the picture; the first few name the place.
-        List<String> names = surfaces.stream().map(Surface::name).distinct().toList();
-        return names.size() <= 5
-                ? the(names)
-                : the(names.subList(0, 4)) + " and " + (names.size() - 4) + " more";
+        return list(surfaces.stream().map(Surface::name).toList());
     }
 
     static String energies(List<Energy> energies) {
-        return the(energies.stream().map(Energy::name).toList());
+        return list(energies.stream().map(Energy::name).toList());
     }
 
     /** "Sudmere N at 1 %, 45 °C" */
@@ -58,8 +71,11 @@ final class Words {
                 + (s.temperature() == null ? "" : ", " + s.temperature().shown());
     }
 
+    /** Begins with a capital and ends with a full stop. */
     static String sentence(String text) {
         String t = text.strip();
-        return Character.toUpperCase(t.charAt(0)) + t.substring(1) + (t.endsWith(".") ? "" : ".");
+        return Character.toUpperCase(t.charAt(0))
+                + t.substring(1)
+                + (t.endsWith(".") || t.endsWith("?") ? "" : ".");
     }
 }

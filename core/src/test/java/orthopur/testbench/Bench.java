@@ -294,6 +294,30 @@ public final class Bench {
         return Records.with(e, "tagOnly", true);
     }
 
+    /** A quat with the figures that such labels have. */
+    public static Chemical quat() {
+        return chemical(
+                "quat",
+                ChemicalKind.QUAT,
+                new Label(
+                        new Strength(200),
+                        new Strength(400),
+                        Duration.ofSeconds(60),
+                        new Temperature(24),
+                        null,
+                        null,
+                        new Hardness(500),
+                        false,
+                        false,
+                        ""));
+    }
+
+    /** A grease that may touch food by accident. */
+    public static Chemical foodGrade(String id) {
+        return Records.with(
+                made(id, ChemicalKind.GREASE), "foodGrade", Chemical.FoodGrade.INCIDENTAL);
+    }
+
     public static Chemical made(String id, ChemicalKind kind) {
         return chemical(id, kind, Label.silent());
     }

@@ -23,12 +23,7 @@ class DraftTest {
         List<String> refused = new ArrayList<>();
         for (String code : MACHINES) {
             MachineSheet sheet = DemoSite.sheet(code);
-            for (Frequency kind :
-                    List.of(
-                            Frequency.END_OF_SHIFT,
-                            Frequency.DAILY,
-                            Frequency.WEEKLY,
-                            Frequency.YEARLY)) {
+            for (Frequency kind : List.of(Frequency.DAILY, Frequency.WEEKLY, Frequency.YEARLY)) {
                 for (boolean inPlace : new boolean[] {false, true}) {
                     Drafter.Request r =
                             new Drafter.Request(

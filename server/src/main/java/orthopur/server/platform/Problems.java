@@ -7,6 +7,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import orthopur.calculation.RefusedInput;
+import orthopur.drafting.DraftRefused;
 import orthopur.formats.FormatError;
 import orthopur.machine.Problem;
 import orthopur.quantity.OutOfRange;
@@ -20,6 +21,17 @@ class Problems {
         ProblemDetail p =
                 problem(HttpStatus.UNPROCESSABLE_ENTITY, "This cannot be read", e.getMessage());
         p.setProperty("errors", e.problems());
+        return p;
+    }
+
+    @ExceptionHandler
+    ProblemDetail drafting(DraftRefused e) {
+        ProblemDetail p =
+                problem(
+                        HttpStatus.UNPROCESSABLE_ENTITY,
+                        "No procedure can be drafted",
+                        e.getMessage());
+        p.setProperty("errors", e.reasons().stream().map(r -> new Problem("", r)).toList());
         return p;
     }
 

@@ -10,6 +10,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -19,12 +21,15 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.coverage.Uncovered;
 import orthopur.db.tables.records.ProcedureVersionRecord;
+import orthopur.drafting.Drafter;
 import orthopur.formats.FormatError;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
+import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Schools;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
@@ -209,6 +214,26 @@ public class Procedures {
         }
         insert(judged, 1, author);
         return 1;
+    }
+
+    /** Drafts a procedure from the newest sheet of a machine and stores it as a first draft. */
+    @Transactional
+    public String draft(String machine, Frequency kind, Schools schools, Person person) {
+        mayWrite(person);
+        MachineSheet sheet = sheets.newest(machine);
+        String base = (machine + "-" + kind.name()).toLowerCase(Locale.ROOT).replace('_', '-');
+        String id = base;
+        for (int n = 2; newest(id) != null; n++) {
+            id = base + "-" + n;
+        }
+        Procedure p =
+                Drafter.draft(
+                        sheet,
+                        new Drafter.Request(
+                                id, sheet.name() + ", " + kind.shown(), kind, schools, Map.of()),
+                        sheets.surroundings().context());
+        insert(judge(ProcedureFormat.write(ProcedureFormat.document(p))), 1, person.name());
+        return id;
     }
 
     private void insert(Judged judged, int version, String author) {

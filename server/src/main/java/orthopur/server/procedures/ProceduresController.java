@@ -2,6 +2,7 @@ package orthopur.server.procedures;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -21,6 +22,8 @@ import orthopur.formats.ActionCatalog;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
 import orthopur.formats.VerdictDocument;
+import orthopur.machine.Frequency;
+import orthopur.procedure.Schools;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.verdict.Mending;
@@ -133,6 +136,31 @@ class ProceduresController {
             @AuthenticationPrincipal Person person) {
         return ProcedureView.of(
                 procedures.approve(id, version, in.revision(), in.pin(), in.reason(), person));
+    }
+
+    /**
+     * What a draft is made for.
+     *
+     * @param kind how deep the clean goes, as in a file
+     */
+    record DraftRequest(
+            String machine, String kind, boolean rinseAfterSanitizer, boolean assembledFirst) {}
+
+    /** Writes a whole procedure from a machine sheet, as the first draft of a new procedure. */
+    @PostMapping("/drafts")
+    @ResponseStatus(HttpStatus.CREATED)
+    Made drafted(@RequestBody DraftRequest in, @AuthenticationPrincipal Person person) {
+        Frequency kind =
+                Arrays.stream(Frequency.values())
+                        .filter(f -> f.name().equalsIgnoreCase(in.kind().replace('-', '_')))
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new Said(
+                                                HttpStatus.UNPROCESSABLE_ENTITY,
+                                                "There is no kind \"" + in.kind() + "\"."));
+        Schools schools = new Schools(in.rinseAfterSanitizer(), in.assembledFirst());
+        return new Made(procedures.draft(in.machine(), kind, schools, person), 1);
     }
 
     @PostMapping("/verify")

@@ -1,0 +1,141 @@
+package orthopur.cli;
+
+import java.io.PrintStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import orthopur.Nullable;
+import orthopur.drafting.DraftRefused;
+import orthopur.drafting.Drafter;
+import orthopur.formats.FormatError;
+import orthopur.formats.ProcedureFormat;
+import orthopur.formats.SheetFormat;
+import orthopur.machine.Frequency;
+import orthopur.machine.MachineSheet;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Schools;
+import orthopur.procedure.Step;
+
+/**
+ * {@code draft SHEET --kind daily [--school assembled-first] [--school rinse-after] [--scope
+ * group=a,b] [--words]}: prints a procedure; exit 2 where none can be drafted, with the reasons.
+ */
+final class Draft {
+    private final PrintStream out;
+    private final PrintStream err;
+
+    Draft(PrintStream out, PrintStream err) {
+        this.out = out;
+        this.err = err;
+    }
+
+    int run(List<String> args) {
+        Path file = null;
+        Frequency kind = null;
+        boolean assembled = false;
+        boolean rinse = false;
+        boolean words = false;
+        Map<String, List<String>> scope = new LinkedHashMap<>();
+        for (int i = 0; i < args.size(); i++) {
+            String a = args.get(i);
+            String value = i + 1 < args.size() ? args.get(i + 1) : "";
+            switch (a) {
+                case "--words" -> words = true;
+                case "--kind" -> {
+                    kind = kind(value);
+                    i++;
+                }
+                case "--school" -> {
+                    if (!value.equals("assembled-first") && !value.equals("rinse-after")) {
+                        err.println(
+                                "\""
+                                        + value
+                                        + "\" is no school; they are assembled-first, rinse-after.");
+                        return Main.UNREADABLE;
+                    }
+                    assembled |= value.equals("assembled-first");
+                    rinse |= value.equals("rinse-after");
+                    i++;
+                }
+                case "--scope" -> {
+                    int at = value.indexOf('=');
+                    if (at < 1) {
+                        err.println("--scope needs group=option,option.");
+                        return Main.UNREADABLE;
+                    }
+                    scope.put(value.substring(0, at), List.of(value.substring(at + 1).split(",")));
+                    i++;
+                }
+                default -> file = Path.of(a);
+            }
+        }
+        if (file == null || kind == null) {
+            List<String> kinds = new ArrayList<>();
+            for (Frequency f : Frequency.values()) {
+                kinds.add(written(f));
+            }
+            err.println("draft needs a sheet and --kind, one of " + String.join(", ", kinds) + ".");
+            return Main.UNREADABLE;
+        }
+        return draft(file, kind, new Schools(rinse, assembled), scope, words);
+    }
+
+    private int draft(
+            Path file,
+            Frequency kind,
+            Schools schools,
+            Map<String, List<String>> scope,
+            boolean words) {
+        try {
+            MachineSheet sheet = SheetFormat.read(SiteFiles.read(file));
+            String id = sheet.code().toLowerCase(Locale.ROOT) + "-" + written(kind);
+            Drafter.Request request =
+                    new Drafter.Request(
+                            id, sheet.name() + ", " + kind.shown(), kind, schools, scope);
+            Procedure p = Drafter.draft(sheet, request, SiteFiles.around(file).context());
+            if (words) {
+                print(p);
+            } else {
+                out.print(ProcedureFormat.write(ProcedureFormat.document(p)));
+            }
+            return Main.NOTHING;
+        } catch (FormatError e) {
+            e.problems().forEach(x -> err.println(x.pointer() + " " + x.message()));
+        } catch (DraftRefused e) {
+            e.reasons().forEach(err::println);
+        }
+        return Main.UNREADABLE;
+    }
+
+    private void print(Procedure p) {
+        out.println(p.title());
+        out.println("Wear: " + String.join(", ", p.ppe()));
+        int n = 0;
+        for (Step s : p.steps()) {
+            n++;
+            out.printf("%2d  %s%n", n, s.words());
+            if (s.because() != null) {
+                out.println("    " + s.because());
+            }
+            if (s.caution() != null) {
+                out.println("    ! " + s.caution());
+            }
+        }
+    }
+
+    private static String written(Frequency f) {
+        return f.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static @Nullable Frequency kind(String text) {
+        for (Frequency f : Frequency.values()) {
+            if (written(f).equals(text)) {
+                return f;
+            }
+        }
+        return null;
+    }
+}

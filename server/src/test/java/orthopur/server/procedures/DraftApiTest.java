@@ -1,0 +1,59 @@
+package orthopur.server.procedures;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.server.Client;
+import orthopur.server.Client.Answer;
+import orthopur.server.ServerTest;
+
+/** A draft from a sheet: stored as a first draft with nothing found, twice under two ids. */
+@ServerTest
+class DraftApiTest {
+    @Autowired MockMvc mvc;
+
+    private static String body(String machine, String kind, boolean assembledFirst) {
+        return "{\"machine\":\"%s\",\"kind\":\"%s\",\"rinseAfterSanitizer\":false,\"assembledFirst\":%s}"
+                .formatted(machine, kind, assembledFirst);
+    }
+
+    @Test
+    void draftedSavedAndReadyToApprove() {
+        Client ilse = Client.ilse(mvc);
+        Answer made = ilse.post_("/api/drafts", body("QK-FL1", "weekly", false));
+        assertEquals(201, made.status(), made.body().toString());
+        String id = made.body().get("id").asText();
+        assertEquals("qk-fl1-weekly", id);
+        JsonNode stored = ilse.read("/api/procedures/" + id + "/versions/1").body();
+        assertEquals(0, stored.at("/row/stops").asInt() + stored.at("/row/fixes").asInt());
+        assertEquals("DRAFT", stored.at("/row/state").asText());
+        Answer approved =
+                ilse.post_(
+                        "/api/procedures/" + id + "/versions/1/approval",
+                        "{\"revision\":1,\"pin\":\"4711\"}");
+        assertEquals(200, approved.status(), approved.body().toString());
+        Answer again = ilse.post_("/api/drafts", body("QK-FL1", "weekly", true));
+        assertEquals("qk-fl1-weekly-2", again.body().get("id").asText());
+    }
+
+    @Test
+    void whatCannotBeDraftedSaysWhyAndStoresNothing() {
+        Client ilse = Client.ilse(mvc);
+        int before = ilse.read("/api/procedures").body().size();
+        Answer none = ilse.post_("/api/drafts", body("QK-OV1", "per-use", false));
+        assertEquals(422, none.status());
+        assertTrue(
+                none.body().at("/errors/0/message").asText().contains("Nothing on the sheet"),
+                none.body().toString());
+        assertEquals(422, ilse.post_("/api/drafts", body("QK-OV1", "hourly", false)).status());
+        assertEquals(404, ilse.post_("/api/drafts", body("QK-ZZ1", "daily", false)).status());
+        assertEquals(
+                403,
+                Client.maren(mvc).post_("/api/drafts", body("QK-OV1", "daily", false)).status());
+        assertEquals(before, ilse.read("/api/procedures").body().size());
+    }
+}
