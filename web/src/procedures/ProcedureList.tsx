@@ -4,6 +4,7 @@ import { Link, useNavigate } from "react-router";
 import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../app/filters";
 import { useClock, useSession } from "../app/session";
+import { NewDraft } from "./NewDraft";
 
 const STATE: Record<string, string> = { DRAFT: "draft", APPROVED: "approved", RETIRED: "retired" };
 
@@ -95,6 +96,9 @@ export default function ProcedureList() {
         <span className="grow" />
         {writes && (
           <>
+            <button className="btn main" type="button" onClick={() => set("new", "draft")}>
+              Draft from a sheet…
+            </button>
             <button className="btn" type="button" onClick={() => file.current?.click()}>
               Bring in a file…
             </button>
@@ -109,6 +113,15 @@ export default function ProcedureList() {
           </>
         )}
       </div>
+      {writes && filter("new") === "draft" && (
+        <NewDraft
+          onClose={() => set("new", "")}
+          onMade={(made) => {
+            queries.invalidateQueries({ queryKey: ["procedures"] });
+            navigate(`/procedures/${made.id}/${made.version}`);
+          }}
+        />
+      )}
       {brought && (
         <p className="note done" role="status">
           {brought}

@@ -46,7 +46,7 @@ const energyWidth = 20;
 function geometry(ribbon: RibbonData | null) {
   const energies = ribbon?.energies ?? [];
   const threads = ribbon?.surfaces ?? [];
-  const width = Math.max(17, Math.min(34, Math.floor(345 / Math.max(1, threads.length))));
+  const width = Math.max(14, Math.min(34, Math.floor(345 / Math.max(1, threads.length))));
   const left = energies.length * energyWidth + 12;
   return { energies, threads, width, left, total: left + threads.length * width + 96 };
 }

@@ -178,4 +178,26 @@ class BooksTest {
             assertEquals(List.of(), b.complaints());
         }
     }
+
+    /** From a sheet to a whole procedure with nothing found, in one dialog by the keyboard. */
+    @Test
+    void aProcedureIsDraftedFromASheet() {
+        try (Browser b = new Browser(RunningServer.shared())) {
+            b.signIn("Ilse Varga", "quillmere-ilse");
+            b.page.waitForURL("**/procedures");
+            b.button("Draft from a sheet…").press("Enter");
+            b.page.getByLabel("Machine").last().selectOption("QK-DS1");
+            b.page.getByLabel("How deep").selectOption("per-use");
+            assertEquals(List.of(), b.axe());
+            b.button("Draft it").press("Enter");
+            assertThat(b.text(Pattern.compile("Nothing on the sheet of QK-DS1"))).isVisible();
+            b.page.getByLabel("How deep").selectOption("weekly");
+            b.page.getByLabel(Pattern.compile("^Assembled clean")).check();
+            b.button("Draft it").press("Enter");
+            b.page.waitForURL("**/procedures/qk-ds1-weekly/1**");
+            Locator tab = b.page.getByRole(com.microsoft.playwright.options.AriaRole.TAB).first();
+            assertThat(tab).containsText("0 + 0");
+            assertThat(b.button("Approve…")).isEnabled();
+        }
+    }
 }

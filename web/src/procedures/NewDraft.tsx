@@ -1,0 +1,92 @@
+import { Checkbox, NativeSelect } from "@mantine/core";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+
+const KINDS = [
+  { value: "per-use", label: "after each use" },
+  { value: "four-hours", label: "every 4 hours of use" },
+  { value: "per-meal", label: "each meal period" },
+  { value: "end-of-shift", label: "end of shift" },
+  { value: "daily", label: "daily" },
+  { value: "weekly", label: "weekly" },
+  { value: "monthly", label: "monthly" },
+  { value: "quarterly", label: "quarterly" },
+  { value: "yearly", label: "yearly" },
+];
+
+type Props = { onClose: () => void; onMade: (made: Schemas["Made"]) => void };
+
+/** A whole procedure from a machine's sheet: which machine, how deep, by which school. */
+export function NewDraft({ onClose, onMade }: Props) {
+  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const [machine, setMachine] = useState("");
+  const [kind, setKind] = useState("daily");
+  const [assembledFirst, setAssembledFirst] = useState(false);
+  const [rinseAfterSanitizer, setRinse] = useState(false);
+  const chosen = machine || machines.data?.[0]?.code || "";
+  const make = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.POST("/api/drafts", { body: { machine: chosen, kind, assembledFirst, rinseAfterSanitizer } }),
+      ),
+    onSuccess: onMade,
+  });
+  const reasons = make.error instanceof ApiProblem ? make.error.fields : [];
+  return (
+    <Dialog title="A procedure from a machine's sheet" onClose={onClose}>
+      <p className="quiet">
+        It comes complete, in the order that hurts nobody, and without a STOP or a FIX. You read it, make it
+        yours and approve it.
+      </p>
+      <NativeSelect
+        label="Machine"
+        data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
+        value={chosen}
+        onChange={(e) => setMachine(e.currentTarget.value)}
+        data-autofocus
+      />
+      <NativeSelect
+        label="How deep"
+        description="All that is due so often or more often is in it."
+        data={KINDS}
+        value={kind}
+        onChange={(e) => setKind(e.currentTarget.value)}
+      />
+      <Checkbox
+        label="Assembled clean, then sanitized in place by filling, and chased out"
+        checked={assembledFirst}
+        onChange={(e) => setAssembledFirst(e.currentTarget.checked)}
+      />
+      <Checkbox
+        label="Rinse with drinking water after the sanitizer"
+        checked={rinseAfterSanitizer}
+        onChange={(e) => setRinse(e.currentTarget.checked)}
+      />
+      {make.isError && (
+        <div className="note stop" role="alert">
+          <b>{reasons.length > 0 ? "No procedure can be drafted:" : message(make.error)}</b>
+          <ul>
+            {reasons.slice(0, 8).map((r) => (
+              <li key={r.message}>{r.message}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <div className="dialog-row">
+        <button
+          className="btn main"
+          type="button"
+          disabled={!chosen || make.isPending}
+          onClick={() => make.mutate()}
+        >
+          Draft it
+        </button>
+        <button className="btn" type="button" onClick={onClose}>
+          Leave it
+        </button>
+      </div>
+    </Dialog>
+  );
+}
