@@ -10,6 +10,7 @@ import {
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import type { FieldProblem, Schemas } from "../api/client";
 import { type Step, showQuantity, splitQuantity } from "./draft";
+import { LineField } from "./LineField";
 import { fieldLabel } from "./words";
 
 type Props = {
@@ -74,6 +75,14 @@ export function StepEditor(p: Props) {
   return (
     <fieldset className="editor" disabled={p.readOnly}>
       <legend className="sr-only">Step {p.number}</legend>
+      {!p.readOnly && (
+        <LineField
+          machine={p.sheet.code}
+          step={p.step}
+          label="As a line"
+          onStep={(next) => p.onChange(next, `${next.id}-line`)}
+        />
+      )}
       <NativeSelect
         label="What is done"
         data={p.actions.map((a) => ({ value: a.name, label: a.label }))}

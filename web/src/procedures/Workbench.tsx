@@ -26,6 +26,7 @@ import {
   type Step,
   undo,
 } from "./draft";
+import { LineField } from "./LineField";
 import { MendAll } from "./MendAll";
 import { Legend, Ribbon } from "./Ribbon";
 import { StepEditor } from "./StepEditor";
@@ -277,12 +278,12 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     [],
   );
 
-  function insertAfter(place: number) {
+  function insertAfter(place: number, typed?: Step) {
     const id = freshId(doc);
     const steps = [...doc.steps];
-    steps.splice(place + 1, 0, { id, action: "inspect", minutes: 1, people: 1 });
+    steps.splice(place + 1, 0, { minutes: 1, people: 1, ...(typed ?? { action: "inspect" }), id });
     put({ ...doc, steps });
-    go({ step: id, show: "step" });
+    go(typed ? { step: id } : { step: id, show: "step" });
   }
 
   function move(place: number, by: number) {
@@ -540,6 +541,14 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                   Delete
                 </button>
               </>
+            )}
+            {editable && (
+              <LineField
+                machine={sheet.code}
+                step={null}
+                label="Type a step"
+                onStep={(typed) => insertAfter(index < 0 ? doc.steps.length - 1 : index, typed)}
+              />
             )}
             <label className="only">
               <input

@@ -21,7 +21,8 @@ import orthopur.procedure.Step;
 
 /**
  * {@code draft SHEET --kind daily [--school assembled-first] [--school rinse-after] [--scope
- * group=a,b] [--words]}: prints a procedure; exit 2 where none can be drafted, with the reasons.
+ * group=a,b] [--steps | --words]}: prints a procedure; exit 2 where none can be drafted, with the
+ * reasons.
  */
 final class Draft {
     private final PrintStream out;
@@ -38,12 +39,14 @@ final class Draft {
         boolean assembled = false;
         boolean rinse = false;
         boolean words = false;
+        boolean steps = false;
         Map<String, List<String>> scope = new LinkedHashMap<>();
         for (int i = 0; i < args.size(); i++) {
             String a = args.get(i);
             String value = i + 1 < args.size() ? args.get(i + 1) : "";
             switch (a) {
                 case "--words" -> words = true;
+                case "--steps" -> steps = true;
                 case "--kind" -> {
                     kind = kind(value);
                     i++;
@@ -80,7 +83,7 @@ final class Draft {
             err.println("draft needs a sheet and --kind, one of " + String.join(", ", kinds) + ".");
             return Main.UNREADABLE;
         }
-        return draft(file, kind, new Schools(rinse, assembled), scope, words);
+        return draft(file, kind, new Schools(rinse, assembled), scope, words, steps);
     }
 
     private int draft(
@@ -88,7 +91,8 @@ final class Draft {
             Frequency kind,
             Schools schools,
             Map<String, List<String>> scope,
-            boolean words) {
+            boolean words,
+            boolean steps) {
         try {
             MachineSheet sheet = SheetFormat.read(SiteFiles.read(file));
             String id = sheet.code().toLowerCase(Locale.ROOT) + "-" + written(kind);
@@ -96,7 +100,12 @@ final class Draft {
                     new Drafter.Request(
                             id, sheet.name() + ", " + kind.shown(), kind, schools, scope);
             Procedure p = Drafter.draft(sheet, request, SiteFiles.around(file).context());
-            if (words) {
+            if (steps) {
+                out.print(
+                        SiteFiles.around(file)
+                                .notation(file, sheet.code())
+                                .write(ProcedureFormat.document(p)));
+            } else if (words) {
                 print(p);
             } else {
                 out.print(ProcedureFormat.write(ProcedureFormat.document(p)));

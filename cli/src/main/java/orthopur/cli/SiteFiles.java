@@ -9,6 +9,9 @@ import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.FormatError;
+import orthopur.formats.Notation;
+import orthopur.formats.ProcedureDocument;
+import orthopur.formats.ProcedureFormat;
 import orthopur.formats.SheetFormat;
 import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
@@ -79,6 +82,41 @@ final class SiteFiles {
             throw new FormatError(
                     List.of(new Problem("", "The folder " + machines + " cannot be read.")));
         }
+    }
+
+    /** The notation with the names of a machine and of this site. */
+    Notation notation(@Nullable Path sheet, String code) {
+        return new Notation(sheet(sheet, code), chemicals);
+    }
+
+    /**
+     * A procedure in JSON or in line notation.
+     *
+     * @throws FormatError with every slip by line and column
+     */
+    ProcedureDocument procedure(@Nullable Path sheet, String text) {
+        if (!Notation.isNotation(text)) {
+            return ProcedureFormat.document(text);
+        }
+        Notation.Read read = notation(sheet, Notation.sheetOf(text)).read(text);
+        if (!read.slips().isEmpty()) {
+            throw new FormatError(
+                    read.slips().stream()
+                            .map(
+                                    s ->
+                                            new Problem(
+                                                    "line " + s.line() + ", column " + s.column(),
+                                                    s.message()
+                                                            + (s.nearest().isEmpty()
+                                                                    ? ""
+                                                                    : " Nearest: "
+                                                                            + String.join(
+                                                                                    ", ",
+                                                                                    s.nearest())
+                                                                            + ".")))
+                            .toList());
+        }
+        return read.document();
     }
 
     static String read(Path file) {

@@ -61,7 +61,7 @@ final class Verify {
         try {
             SiteFiles site = SiteFiles.around(file);
             String text = SiteFiles.read(file);
-            ProcedureDocument d = ProcedureFormat.document(text);
+            ProcedureDocument d = site.procedure(sheetFile, text);
             MachineSheet sheet = site.sheet(sheetFile, d.sheet());
             Procedure p =
                     ProcedureFormat.read(

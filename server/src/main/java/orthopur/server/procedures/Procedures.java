@@ -23,6 +23,7 @@ import orthopur.coverage.Uncovered;
 import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.drafting.Drafter;
 import orthopur.formats.FormatError;
+import orthopur.formats.Notation;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
 import orthopur.machine.Frequency;
@@ -117,6 +118,11 @@ public class Procedures {
         Procedure p = ProcedureFormat.read(document, sheet, sheets.surroundings().chemicalIds());
         return new Judged(
                 document, p, Verifier.verify(p, sheet, sheets.surroundings().context(), shown));
+    }
+
+    /** The line notation with the names of a machine and of this site. */
+    Notation notation(String machine) {
+        return new Notation(sheets.newest(machine), sheets.surroundings().chemicals());
     }
 
     /** Takes every remedy that is proven to help, and says which. */

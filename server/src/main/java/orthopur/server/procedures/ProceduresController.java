@@ -19,8 +19,10 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
 import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.formats.ActionCatalog;
+import orthopur.formats.Notation;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
+import orthopur.formats.StepDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Schools;
@@ -205,6 +207,28 @@ class ProceduresController {
                 ProcedureFormat.document(m.procedure()),
                 m.verdict().stops(),
                 m.verdict().fixes());
+    }
+
+    /** One step as a line, for the machine whose names it uses. */
+    record LineRequest(String machine, String line) {}
+
+    record LineView(@Nullable StepDocument step, List<Notation.Slip> slips) {}
+
+    /** Reads a typed line; what is not understood is told with the nearest names. */
+    @PostMapping("/notation/step")
+    LineView readLine(@RequestBody LineRequest in) {
+        Notation.ReadStep r = procedures.notation(in.machine()).step(in.line(), "new");
+        return new LineView(r.step(), r.slips());
+    }
+
+    record StepRequest(String machine, StepDocument step) {}
+
+    record Line(String line) {}
+
+    /** Writes a step as its line. */
+    @PostMapping("/notation/line")
+    Line writeLine(@RequestBody StepRequest in) {
+        return new Line(procedures.notation(in.machine()).line(in.step()));
     }
 
     @GetMapping("/uncovered")

@@ -1,0 +1,417 @@
+package orthopur.formats;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import orthopur.Nullable;
+import orthopur.procedure.Action;
+
+/** Reads one line of the notation from left to right; nothing is guessed. */
+final class NotationLine {
+    private static final Pattern ID = Pattern.compile("\\s#([a-z0-9][a-z0-9-]{0,39})\\s*$");
+    private static final Pattern WHEN =
+            Pattern.compile("if\\s+([a-z0-9-]+)\\s*=\\s*([a-z0-9-]+)\\s*:\\s*");
+    private static final String NUMBER = "([-+]?[0-9]+(?:[.,][0-9]+)?(?:[eE][-+]?[0-9]+)?)";
+    private static final Pattern QUANTITY =
+            Pattern.compile(NUMBER + "\\s*([°A-Za-z%][A-Za-z/]*(?: oz)?)");
+    private static final Pattern QUOTED = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
+    private static final Pattern BARE = Pattern.compile("[^,;#\"`]+");
+    private static final List<String> NAMED = List.of("items", "energies", "checks", "fittings");
+
+    private final NotationNames names;
+    private final String line;
+    private final int number;
+    private final List<Notation.Slip> slips;
+    private final ObjectNode step = Json.shared().createObjectNode();
+    private int at;
+    private int end;
+    private ActionCatalog.ActionInfo action;
+
+    NotationLine(NotationNames names, String line, int number, List<Notation.Slip> slips) {
+        this.names = names;
+        this.line = line;
+        this.number = number;
+        this.slips = slips;
+    }
+
+    /** The step as far as it was understood; null where its verb was not. */
+    @Nullable
+    ObjectNode read() {
+        end = line.length();
+        Matcher id = ID.matcher(line);
+        if (id.find()) {
+            step.put("id", id.group(1));
+            end = id.start();
+        }
+        skip();
+        Matcher when = WHEN.matcher(line).region(at, end);
+        if (when.lookingAt()) {
+            step.put("when", when.group(1) + "=" + when.group(2));
+            at = when.end();
+        }
+        if (!verb()) {
+            return null;
+        }
+        while (skip() < end) {
+            boolean read =
+                    texts()
+                            || lists()
+                            || chemical()
+                            || quantities()
+                            || counts()
+                            || flags()
+                            || words()
+                            || things();
+            if (!read) {
+                unknown();
+            }
+        }
+        return step;
+    }
+
+    private int skip() {
+        while (at < end && " \t,;".indexOf(line.charAt(at)) >= 0) {
+            at++;
+        }
+        if (line.startsWith("and ", at)) {
+            at += 4;
+            return skip();
+        }
+        return at;
+    }
+
+    private boolean verb() {
+        String found = null;
+        String name = null;
+        for (Map.Entry<String, List<String>> e : NotationWords.VERBS.entrySet()) {
+            for (String v : e.getValue()) {
+                if (here(v) && (found == null || v.length() > found.length())) {
+                    found = v;
+                    name = e.getKey();
+                }
+            }
+        }
+        if (found == null || name == null) {
+            String word = word();
+            slip(
+                    at,
+                    word,
+                    "No step begins with \"" + word + "\".",
+                    NotationNames.nearest(
+                            word,
+                            NotationWords.VERBS.values().stream().flatMap(List::stream).toList()));
+            return false;
+        }
+        at += found.length();
+        if (at < end && line.charAt(at) == ':') {
+            at++;
+        }
+        int slash = name.indexOf('/');
+        action = ActionCatalog.named(slash < 0 ? name : name.substring(0, slash));
+        step.put("action", action.name());
+        if (slash > 0) {
+            step.put("mode", name.substring(slash + 1));
+        }
+        return true;
+    }
+
+    /** Whether a word stands here, whole. */
+    private boolean here(String word) {
+        int after = at + word.length();
+        return line.regionMatches(true, at, word, 0, word.length())
+                && after <= end
+                && (after == end
+                        || !Character.isLetterOrDigit(word.charAt(word.length() - 1))
+                        || !Character.isLetterOrDigit(line.charAt(after)));
+    }
+
+    private boolean takes(String field) {
+        return action.fields().contains(field) || field.equals("minutes") || field.equals("people");
+    }
+
+    private boolean texts() {
+        for (Map.Entry<String, String> e : NotationWords.TEXTS.entrySet()) {
+            if (takes(e.getKey()) && !step.has(e.getKey()) && here(e.getValue())) {
+                int before = at;
+                at += e.getValue().length();
+                String text = text();
+                if (text == null) {
+                    at = before;
+                    return false;
+                }
+                step.put(e.getKey(), text);
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean lists() {
+        for (Map.Entry<String, String> e : NotationWords.LISTS.entrySet()) {
+            if (takes(e.getKey()) && here(e.getValue())) {
+                at += e.getValue().length();
+                String text = text();
+                if (text != null) {
+                    list(e.getKey()).add(text);
+                }
+                return text != null;
+            }
+        }
+        return false;
+    }
+
+    /** A text in quotes, or as far as the next comma. */
+    private @Nullable String text() {
+        while (at < end && line.charAt(at) == ' ') {
+            at++;
+        }
+        Matcher quoted = QUOTED.matcher(line).region(at, end);
+        if (quoted.lookingAt()) {
+            at = quoted.end();
+            return quoted.group(1).replaceAll("\\\\(.)", "$1");
+        }
+        Matcher bare = BARE.matcher(line).region(at, end);
+        if (!bare.lookingAt()) {
+            return null;
+        }
+        String all = bare.group();
+        int stop = all.length();
+        for (String word : List.of(" with ", " at ", " for ", " wet ", " by ", " until ")) {
+            int i = all.indexOf(word);
+            stop = i > 0 ? Math.min(stop, i) : stop;
+        }
+        at += stop;
+        return all.substring(0, stop).strip();
+    }
+
+    private ArrayNode list(String field) {
+        return step.has(field) ? (ArrayNode) step.get(field) : step.putArray(field);
+    }
+
+    private boolean chemical() {
+        if (!takes("chemical") || !here("with")) {
+            return false;
+        }
+        at += 4;
+        skip();
+        NotationNames.Thing c = name(List.of("chemical"));
+        if (c == null) {
+            unknown();
+        } else {
+            step.put("chemical", c.id());
+        }
+        return true;
+    }
+
+    private boolean quantities() {
+        for (Map.Entry<String, String> e : NotationWords.QUANTITIES.entrySet()) {
+            String field = e.getKey();
+            if (!takes(field) || step.has(field)) {
+                continue;
+            }
+            int before = at;
+            if (!e.getValue().isEmpty()) {
+                if (!here(e.getValue())) {
+                    continue;
+                }
+                at += e.getValue().length();
+                skip();
+            }
+            Matcher q = QUANTITY.matcher(line).region(at, end);
+            String units = NotationWords.UNITS.get(field);
+            boolean fits =
+                    q.lookingAt()
+                            && (units == null || q.group(2).matches(units))
+                            && (!field.equals("minutes") || q.group(2).equals("min"));
+            if (fits) {
+                double value = Double.parseDouble(q.group(1).replace(',', '.'));
+                if (field.equals("minutes")) {
+                    step.put("minutes", value);
+                } else {
+                    step.putObject(field).put("value", value).put("unit", q.group(2));
+                }
+                at = q.end();
+                return true;
+            }
+            at = before;
+        }
+        Matcher ph = Pattern.compile("pH\\s*" + NUMBER).matcher(line).region(at, end);
+        if (takes("ph") && ph.lookingAt()) {
+            step.put("ph", Double.parseDouble(ph.group(1).replace(',', '.')));
+            at = ph.end();
+            return true;
+        }
+        return false;
+    }
+
+    private boolean counts() {
+        for (Map.Entry<String, String> e : NotationWords.COUNTS.entrySet()) {
+            Matcher n =
+                    Pattern.compile("([0-9]{1,4})\\s+" + e.getValue() + "\\b")
+                            .matcher(line)
+                            .region(at, end);
+            if (takes(e.getKey()) && n.lookingAt()) {
+                step.put(e.getKey(), Integer.parseInt(n.group(1)));
+                at = n.end();
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean flags() {
+        for (Map.Entry<String, String> e : NotationWords.FLAGS.entrySet()) {
+            String not = e.getValue().replaceFirst(" ", " not ");
+            boolean off = not.contains(" ") && here(not);
+            if (takes(e.getKey()) && (off || here(e.getValue()))) {
+                step.put(e.getKey(), !off);
+                at += off ? not.length() : e.getValue().length();
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** How it is brought on, when it is over, what is read, what is fetched. */
+    private boolean words() {
+        if (takes("method") && here("by")) {
+            return chosen("by", "method", methods());
+        }
+        if (takes("endPoint") && here("until")) {
+            return chosen("until", "endPoint", written(Action.EndPoint.values()));
+        }
+        if (takes("readings") && here("reading")) {
+            at += 7;
+            skip();
+            while (chosenFrom("readings", written(Action.Reading.values()))) {
+                at += at < end && line.charAt(at) == '+' ? 1 : 0;
+            }
+            return true;
+        }
+        if (takes("things")) {
+            String text = text();
+            if (text != null && !text.isBlank()) {
+                list("things").add(text);
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private List<String> methods() {
+        return action.name().equals("dry")
+                ? written(Action.Drying.values())
+                : written(Action.Method.values());
+    }
+
+    private static List<String> written(Enum<?>[] all) {
+        List<String> w = new ArrayList<>();
+        for (Enum<?> e : all) {
+            w.add(QuantityModule.written(e));
+        }
+        return w;
+    }
+
+    private boolean chosen(String word, String field, List<String> known) {
+        int before = at;
+        at += word.length();
+        skip();
+        for (String k : known) {
+            if (here(k) || here(k.replace('-', ' '))) {
+                step.put(field, k);
+                at += k.length();
+                return true;
+            }
+        }
+        String wrong = word();
+        slip(
+                at,
+                wrong,
+                "\"" + wrong + "\" is not one of " + String.join(", ", known) + ".",
+                NotationNames.nearest(wrong, known));
+        at = Math.max(before + 1, at + wrong.length());
+        return true;
+    }
+
+    private boolean chosenFrom(String field, List<String> known) {
+        for (String k : known) {
+            if (here(k)) {
+                list(field).add(k);
+                at += k.length();
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean things() {
+        NotationNames.Thing t = name(NAMED.stream().filter(this::takes).toList());
+        if (t != null) {
+            list(t.field()).add(t.id());
+        }
+        return t != null;
+    }
+
+    private NotationNames.@Nullable Thing name(List<String> fields) {
+        if (at < end && line.charAt(at) == '`') {
+            int close = line.indexOf('`', at + 1);
+            NotationNames.Thing t =
+                    close < 0 ? null : names.byId(line.substring(at + 1, close), fields);
+            at = t == null ? at : close + 1;
+            return t;
+        }
+        NotationNames.Thing t = names.at(line, at, fields);
+        at += t == null ? 0 : t.name().length();
+        return t;
+    }
+
+    private String word() {
+        Matcher w = Pattern.compile("[^\\s,;:]+").matcher(line).region(at, end);
+        return w.lookingAt() ? w.group() : line.substring(at, Math.min(end, at + 1));
+    }
+
+    private void unknown() {
+        String word = word();
+        slip(
+                at,
+                word,
+                "\"" + word + "\" is not understood here.",
+                names.nearest(word.toLowerCase(Locale.ROOT)));
+        at += Math.max(1, word.length());
+    }
+
+    private void slip(int place, String word, String message, List<String> nearest) {
+        slips.add(new Notation.Slip(number, place + 1, word, message, nearest));
+    }
+
+    static String quoted(String text) {
+        return "\"" + text.replace("\\", "\\\\").replace("\"", "\\\"") + "\"";
+    }
+
+    /** Texts in quotes, or between commas. */
+    static List<String> texts(String value) {
+        List<String> all = new ArrayList<>();
+        int at = 0;
+        while (at < value.length()) {
+            Matcher quoted = QUOTED.matcher(value).region(at, value.length());
+            Matcher bare = Pattern.compile("[^,\"]+").matcher(value).region(at, value.length());
+            if (quoted.lookingAt()) {
+                all.add(quoted.group(1).replaceAll("\\\\(.)", "$1"));
+                at = quoted.end();
+            } else if (bare.lookingAt()) {
+                if (!bare.group().isBlank()) {
+                    all.add(bare.group().strip());
+                }
+                at = bare.end();
+            } else {
+                at++;
+            }
+        }
+        return all;
+    }
+}
