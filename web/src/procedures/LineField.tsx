@@ -21,7 +21,7 @@ function beside(step: Step | null): Partial<Step> {
 /** A step typed as a line, as on paper. Enter takes it over; what is not understood is told with the nearest names. */
 export function LineField({ machine, step, label, onStep }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const input = useRef<HTMLInputElement>(null);
+  const input = useRef<HTMLTextAreaElement>(null);
   const shown = useQuery({
     queryKey: ["line", machine, step],
     enabled: step !== null,
@@ -57,11 +57,12 @@ export function LineField({ machine, step, label, onStep }: Props) {
   }
 
   return (
-    <div className="line-field">
+    <div className={step === null ? "line-field line-bar" : "line-field"}>
       <label>
         <span>{label}</span>
-        <input
+        <textarea
           ref={input}
+          rows={step === null ? 1 : 4}
           value={text}
           spellCheck={false}
           placeholder="Wash pusher with Sudmere N 1 % at 45 °C, 8 L, by brush"

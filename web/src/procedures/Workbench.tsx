@@ -542,14 +542,6 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                 </button>
               </>
             )}
-            {editable && (
-              <LineField
-                machine={sheet.code}
-                step={null}
-                label="Type a step"
-                onStep={(typed) => insertAfter(index < 0 ? doc.steps.length - 1 : index, typed)}
-              />
-            )}
             <label className="only">
               <input
                 type="checkbox"
@@ -579,6 +571,14 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               troubled={troubled && (verdict?.findings.length ?? 0) > 0}
               names={names}
               label={label}
+            />
+          )}
+          {editable && (
+            <LineField
+              machine={sheet.code}
+              step={null}
+              label={index < 0 ? "Type the next step" : `Type a step after step ${index + 1}`}
+              onStep={(typed) => insertAfter(index < 0 ? doc.steps.length - 1 : index, typed)}
             />
           )}
           <Legend />

@@ -160,12 +160,15 @@ class BooksTest {
             b.go("/procedures/qk-ov1-draft/1");
             Locator heads = b.page.locator(".ribbon-head");
             assertThat(heads).containsText("Heating, electric");
-            b.page.getByLabel(Pattern.compile("heating: gas")).check();
+            b.page.getByLabel(Pattern.compile("heating: gas")).click();
             assertThat(heads).containsText("Gas");
             assertThat(heads).not().containsText("Heating, electric");
             Locator steps = b.page.locator(".step");
+            assertThat(steps.first()).isVisible();
             int all = steps.count();
-            b.page.getByLabel("Only what has a finding").check();
+            // The state is in the address; the box follows a moment after the click.
+            b.page.getByLabel("Only what has a finding").click();
+            assertThat(b.page.getByLabel("Only what has a finding")).isChecked();
             assertThat(b.page.locator(".step .edge:not(.stop):not(.fix):not(.advise)")).hasCount(0);
             org.junit.jupiter.api.Assertions.assertTrue(steps.count() < all);
             assertEquals(List.of(), b.axe());
@@ -198,6 +201,37 @@ class BooksTest {
             Locator tab = b.page.getByRole(com.microsoft.playwright.options.AriaRole.TAB).first();
             assertThat(tab).containsText("0 + 0");
             assertThat(b.button("Approve…")).isEnabled();
+        }
+    }
+
+    /**
+     * A step typed as on paper: slips point at the word, the nearest name mends it, Enter takes it.
+     */
+    @Test
+    void aStepIsTypedAsALine() {
+        try (Browser b = new Browser(RunningServer.shared())) {
+            b.signIn("Ilse Varga", "quillmere-ilse");
+            b.page.waitForURL("**/procedures");
+            b.go("/procedures/qk-sl1-draft/1?step=wash-parts&show=step");
+            Locator field = b.page.getByLabel(Pattern.compile("^Type a step after step"));
+            Locator steps = b.page.locator(".step");
+            assertThat(steps.first()).isVisible();
+            int before = steps.count();
+            field.fill("Wash pushre with Sudmere N 1 % at 45 °C, 8 L, by brush");
+            field.press("Enter");
+            assertThat(steps).hasCount(before);
+            b.button("Pusher").last().click();
+            assertThat(field).hasValue("Wash Pusher with Sudmere N 1 % at 45 °C, 8 L, by brush");
+            assertThat(b.text(Pattern.compile("^Enter takes it over"))).isVisible();
+            assertEquals(List.of(), b.axe());
+            field.press("Enter");
+            assertThat(steps).hasCount(before + 1);
+            assertThat(field).hasValue("");
+            b.button(Pattern.compile("^Step 17 Wash")).click();
+            assertThat(b.page.getByLabel("As a line"))
+                    .hasValue(Pattern.compile("^Wash Pusher, with Sudmere N, at 45 °C"));
+            b.button("Undo").click();
+            assertThat(steps).hasCount(before);
         }
     }
 }
