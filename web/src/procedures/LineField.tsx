@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import type { Step } from "./draft";
 
@@ -21,6 +21,7 @@ function beside(step: Step | null): Partial<Step> {
 /** A step typed as a line, as on paper. Enter takes it over; what is not understood is told with the nearest names. */
 export function LineField({ machine, step, label, onStep }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
+  const id = useId();
   const input = useRef<HTMLTextAreaElement>(null);
   const shown = useQuery({
     queryKey: ["line", machine, step],
@@ -58,9 +59,11 @@ export function LineField({ machine, step, label, onStep }: Props) {
 
   return (
     <div className={step === null ? "line-field line-bar" : "line-field"}>
-      <label>
-        <span>{label}</span>
+      {/* Beside the field, not around it: what is typed is no part of its name. */}
+      <div className="line-row">
+        <label htmlFor={id}>{label}</label>
         <textarea
+          id={id}
           ref={input}
           rows={step === null ? 1 : 4}
           value={text}
@@ -77,7 +80,7 @@ export function LineField({ machine, step, label, onStep }: Props) {
             }
           }}
         />
-      </label>
+      </div>
       <div aria-live="polite">
         {read.isError && typed !== null && <p className="note stop">{message(read.error)}</p>}
         {slips.slice(0, 3).map((s) => (
