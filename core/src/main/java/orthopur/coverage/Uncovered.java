@@ -75,18 +75,9 @@ public record Uncovered(String item, String name, String what, Frequency frequen
                                                 || a instanceof Action.Soak
                                                 || a instanceof Action.RunProgram)
                         .flatMap(a -> a.items().stream())
-                        .flatMap(item -> surfaces(sheet, item).stream())
+                        .flatMap(item -> sheet.surfacesMeant(item).stream())
                         .collect(Collectors.toSet());
         return named.contains(surface);
-    }
-
-    private static List<Integer> surfaces(SheetIndex sheet, String item) {
-        int passage = sheet.passageNamed(item);
-        int part = sheet.partNamed(item);
-        int surface = sheet.surfaceNamed(item);
-        return passage >= 0
-                ? sheet.wettedIn(passage)
-                : part >= 0 ? sheet.surfacesOf(part) : surface >= 0 ? List.of(surface) : List.of();
     }
 
     private static boolean oils(Procedure p, Part part, Frequency frequency) {

@@ -82,21 +82,12 @@ public record Rework(List<String> surfaces, List<String> parts, List<String> ste
             if (context.configuration().holds(s.when())
                     && cleans(s.action())
                     && s.action().items().stream()
-                            .flatMap(item -> surfacesNamed(sheet, item).stream())
+                            .flatMap(item -> sheet.surfacesMeant(item).stream())
                             .anyMatch(flawed::contains)) {
                 return i;
             }
         }
         return -1;
-    }
-
-    private static List<Integer> surfacesNamed(SheetIndex sheet, String item) {
-        int passage = sheet.passageNamed(item);
-        int part = sheet.partNamed(item);
-        int surface = sheet.surfaceNamed(item);
-        return passage >= 0
-                ? sheet.wettedIn(passage)
-                : part >= 0 ? sheet.surfacesOf(part) : surface >= 0 ? List.of(surface) : List.of();
     }
 
     private static boolean cleans(Action action) {
@@ -168,7 +159,7 @@ public record Rework(List<String> surfaces, List<String> parts, List<String> ste
             case Action.KeepProduct o -> false;
             default ->
                     a.items().stream()
-                            .flatMap(item -> surfacesNamed(sheet, item).stream())
+                            .flatMap(item -> sheet.surfacesMeant(item).stream())
                             .map(s -> sheet.surface(s).id())
                             .anyMatch(surfaces::contains);
         };

@@ -199,6 +199,18 @@ public final class SheetIndex {
     }
 
     /**
+     * The surfaces that a name means: of a passage, of a part, or itself; none for another name.
+     */
+    public List<Integer> surfacesMeant(String item) {
+        int passage = passageNamed(item);
+        int part = partNamed(item);
+        int surface = surfaceNamed(item);
+        return passage >= 0
+                ? wettedIn(passage)
+                : part >= 0 ? surfacesOf(part) : surface >= 0 ? List.of(surface) : List.of();
+    }
+
+    /**
      * The name of a part, surface, passage or energy as people say it; the id itself where nothing
      * has it.
      */
