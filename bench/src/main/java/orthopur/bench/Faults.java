@@ -4,14 +4,19 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import orthopur.chemical.Chemical;
+import orthopur.drafting.DraftRefused;
+import orthopur.drafting.Drafter;
 import orthopur.faults.Injector;
 import orthopur.faults.Mutant;
 import orthopur.formats.ChemicalsFormat;
@@ -21,8 +26,11 @@ import orthopur.formats.ProcedureFormat;
 import orthopur.formats.SheetFormat;
 import orthopur.formats.Site;
 import orthopur.machine.Configuration;
+import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Schools;
+import orthopur.procedure.Step;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rules.AllRules;
 import orthopur.runthrough.Context;
@@ -33,9 +41,10 @@ import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 
 /**
- * How good the verdict is: breaks every demo procedure that passes in every way the injector knows,
- * runs it, and counts what the right root rule told at the right step. {@code --json} for machines,
- * {@code --no-ruling} lists what the injector could not label.
+ * How good the verdict is: breaks every demo procedure that passes, and every one that is drafted
+ * from a demo sheet, in every way the injector knows, runs it, and counts what the right root rule
+ * told at the right step. {@code --json} for machines, {@code --no-ruling} lists what the injector
+ * could not label, {@code --written} leaves the drafts out.
  */
 public final class Faults {
     private Faults() {}
@@ -74,21 +83,10 @@ public final class Faults {
                     SheetFormat.read(
                             Files.readString(demo.resolve("machines/" + d.sheet() + ".json")));
             Procedure p = ProcedureFormat.read(d, sheet, byId.keySet());
-            // In every configuration it was written for: the same slip can be told differently.
-            for (Configuration c : Configuration.all(sheet, p.scope(), 512)) {
-                MachineSheet there = c.of(sheet);
-                SheetIndex index = new SheetIndex(there);
-                Context here = context.in(c);
-                if (!RunThrough.of(p, index, here, AllRules.list()).findings().isEmpty()) {
-                    continue;
-                }
-                tally.procedures++;
-                String name = file.getFileName() + " " + c.shown(sheet);
-                for (Mutant m : Injector.mutants(p, there, byId)) {
-                    tally.count(
-                            name, m, RunThrough.of(m.procedure(), index, here, AllRules.list()));
-                }
-            }
+            tally.breakAll(file.getFileName().toString(), p, sheet, context);
+        }
+        if (!List.of(args).contains("--written")) {
+            drafts(demo, context, tally);
         }
         Report report = tally.report();
         if (List.of(args).contains("--json")) {
@@ -98,6 +96,47 @@ public final class Faults {
         print(report);
         if (List.of(args).contains("--no-ruling")) {
             tally.unruled.forEach(System.out::println);
+        }
+    }
+
+    /** Each machine drafted for each kind and school; two drafts with the same steps count once. */
+    private static void drafts(Path demo, Context context, Tally tally) throws IOException {
+        List<Path> sheets;
+        try (Stream<Path> all = Files.list(demo.resolve("machines"))) {
+            sheets = all.filter(f -> f.toString().endsWith(".json")).sorted().toList();
+        }
+        for (Path file : sheets) {
+            MachineSheet sheet = SheetFormat.read(Files.readString(file));
+            Set<List<Step>> known = new HashSet<>();
+            for (Frequency kind : Frequency.values()) {
+                for (Schools schools :
+                        List.of(
+                                new Schools(false, false),
+                                new Schools(false, true),
+                                new Schools(true, false))) {
+                    try {
+                        Procedure p =
+                                Drafter.draft(
+                                        sheet,
+                                        new Drafter.Request(
+                                                sheet.code().toLowerCase(Locale.ROOT),
+                                                "Draft",
+                                                kind,
+                                                schools,
+                                                Map.of()),
+                                        context);
+                        if (known.add(p.steps())) {
+                            tally.breakAll(
+                                    sheet.code() + " drafted " + kind + " " + schools,
+                                    p,
+                                    sheet,
+                                    context);
+                        }
+                    } catch (DraftRefused e) {
+                        // Nothing is due in that kind of clean, or the school does not fit.
+                    }
+                }
+            }
         }
     }
 
@@ -135,7 +174,26 @@ public final class Faults {
         private int falseStops;
         private int benign;
 
-        void count(String file, Mutant m, Run run) {
+        /** In every configuration it was written for: the same slip can be told differently. */
+        void breakAll(String name, Procedure p, MachineSheet sheet, Context context) {
+            for (Configuration c : Configuration.all(sheet, p.scope(), 512)) {
+                MachineSheet there = c.of(sheet);
+                SheetIndex index = new SheetIndex(there);
+                Context here = context.in(c);
+                if (!RunThrough.of(p, index, here, AllRules.list()).findings().isEmpty()) {
+                    continue;
+                }
+                procedures++;
+                for (Mutant m : Injector.mutants(p, there, context.chemicals())) {
+                    count(
+                            name + " " + c.shown(sheet),
+                            m,
+                            RunThrough.of(m.procedure(), index, here, AllRules.list()));
+                }
+            }
+        }
+
+        private void count(String file, Mutant m, Run run) {
             List<Finding> roots = run.findings().stream().filter(f -> f.under() == null).toList();
             String told =
                     roots.stream()

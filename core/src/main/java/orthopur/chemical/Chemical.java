@@ -47,4 +47,23 @@ public record Chemical(
         ppe = List.copyOf(ppe);
         neverWith = List.copyOf(neverWith);
     }
+
+    /** The same product as it would be without a registration. */
+    public Chemical unregistered() {
+        return new Chemical(
+                id,
+                name,
+                kind,
+                null,
+                stock,
+                label,
+                uses,
+                organisms,
+                ppe,
+                neverWith,
+                pricePerLitre,
+                shelfLifeDays,
+                foodGrade,
+                solutionLife);
+    }
 }

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Assembly;
@@ -57,6 +58,10 @@ public final class Drafter {
     private final List<Energy> energies;
     private final TakeApart apart;
     private final List<Surface> treated = new ArrayList<>();
+
+    /** Due, and behind what never opens: only what flows through reaches them. */
+    private final List<Surface> enclosed = new ArrayList<>();
+
     private final Map<String, Surface> surfaces = new LinkedHashMap<>();
     private final int people;
     private final List<Step> steps = new ArrayList<>();
@@ -105,7 +110,7 @@ public final class Drafter {
                 p ->
                         p.surfaces().stream()
                                 .filter(s -> due.contains(s) || off.contains(p.id()))
-                                .forEach(treated::add));
+                                .forEach(s -> (enclosed(s) ? enclosed : treated).add(s)));
         this.people = apart.inOrder().stream().mapToInt(this::crew).max().orElse(1);
     }
 
@@ -422,6 +427,11 @@ public final class Drafter {
         return some.stream().map(Part::id).toList();
     }
 
+    private boolean enclosed(Surface s) {
+        return parts.stream()
+                .anyMatch(p -> p.covers().contains(s.id()) && !p.removable() && !p.shifts());
+    }
+
     // ---- the clean chain ---------------------------------------------------------------------
 
     private void wash() {
@@ -440,6 +450,21 @@ public final class Drafter {
         downwards().forEach((w, some) -> washGroup(w, some));
         passages().forEach(this::flush);
         rinse(treated, "Rinse", Action.EndPoint.NO_SUDS);
+        List<Passage> closed = passages(enclosed);
+        if (!closed.isEmpty()) {
+            things.add("pH strips");
+            add(
+                    new Action.Rinse(
+                            closed.stream().map(Passage::id).toList(),
+                            new Solution(null, null, LUKEWARM, null, new Volume(20)),
+                            Action.Method.FLOOD,
+                            Action.EndPoint.TAP_PH),
+                    "Flush until the strip shows what it shows in tap water: "
+                            + Words.passages(closed),
+                    "Nobody can look inside; clear water can still hold detergent.",
+                    null,
+                    5);
+        }
     }
 
     /**
@@ -528,8 +553,14 @@ public final class Drafter {
     }
 
     private List<Passage> passages() {
+        List<Surface> all = new ArrayList<>(treated);
+        all.addAll(enclosed);
+        return passages(all);
+    }
+
+    private List<Passage> passages(List<Surface> some) {
         Set<String> due = new HashSet<>();
-        treated.forEach(s -> due.add(s.id()));
+        some.forEach(s -> due.add(s.id()));
         return sheet.passages().stream()
                 .filter(p -> p.surfaces().stream().anyMatch(due::contains))
                 .toList();
@@ -561,7 +592,10 @@ public final class Drafter {
     }
 
     private @Nullable Surface surface(String id) {
-        return treated.stream().filter(s -> s.id().equals(id)).findFirst().orElse(null);
+        return Stream.concat(treated.stream(), enclosed.stream())
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElse(null);
     }
 
     private void rinse(List<Surface> some, String verb, Action.EndPoint end) {
@@ -621,7 +655,7 @@ public final class Drafter {
 
     private void sanitize() {
         List<Surface> some = treated.stream().filter(Drafter::sanitized).toList();
-        if (some.isEmpty()) {
+        if (some.isEmpty() && enclosed.stream().noneMatch(Drafter::sanitized)) {
             return;
         }
         add(
@@ -629,7 +663,7 @@ public final class Drafter {
                 "Wash your hands and put on fresh gloves",
                 "Gloves carry what they touched before.");
         boolean inPlace = request.schools().assembledFirst();
-        List<Passage> lines = inPlace ? passages() : List.of();
+        List<Passage> lines = filled();
         Set<String> filled = new HashSet<>();
         for (Passage p : lines) {
             filled.addAll(p.surfaces());
@@ -659,6 +693,13 @@ public final class Drafter {
         if (request.schools().rinseAfterSanitizer()) {
             rinse(some, "Rinse the sanitizer off", Action.EndPoint.CLEAR);
         }
+    }
+
+    /** Passages that stand full of sanitizer, and are chased out. */
+    private List<Passage> filled() {
+        return request.schools().assembledFirst()
+                ? passages()
+                : passages(enclosed.stream().filter(Drafter::sanitized).toList());
     }
 
     /** Assembled, a surface under something that is back on is out of reach. */
@@ -825,7 +866,7 @@ public final class Drafter {
             add(new Action.Restore(ids(live)), "Switch on again: " + Words.energies(live), null);
             add(new Action.FunctionTest(), "Run it empty and watch and listen for a minute", null);
         }
-        for (Passage p : inPlace ? passages() : List.<Passage>of()) {
+        for (Passage p : filled()) {
             double litres =
                     Math.ceil(p.volume().litres() * context.book().number("chase-out.factor") * 10)
                             / 10;

@@ -28,7 +28,9 @@ final class TakeApart {
         for (Part p : parts) {
             boolean cleans = p.surfaces().stream().anyMatch(s -> wanted.contains(s.id()));
             boolean hides = p.covers().stream().anyMatch(wanted::contains);
-            if ((cleans && p.removable()) || hides) {
+            // Those of which never all are off are cleaned where they hang.
+            boolean hangs = p.moving().oneAtATime() != null;
+            if ((cleans && p.removable() && !hangs) || hides) {
                 need(p);
             }
         }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import orthopur.machine.Energy;
 import orthopur.machine.Part;
+import orthopur.machine.Passage;
 import orthopur.machine.Surface;
 import orthopur.procedure.Solution;
 import orthopur.runthrough.SheetIndex;
@@ -58,6 +59,10 @@ final class Words {
 
     static String surfaces(List<Surface> surfaces) {
         return list(surfaces.stream().map(Surface::name).toList());
+    }
+
+    static String passages(List<Passage> passages) {
+        return list(passages.stream().map(Passage::name).toList());
     }
 
     static String energies(List<Energy> energies) {

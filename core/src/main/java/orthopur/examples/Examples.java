@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import orthopur.Nullable;
 import orthopur.faults.Injector;
 import orthopur.faults.Mutant;
@@ -33,18 +34,19 @@ public final class Examples {
     /**
      * One slip.
      *
-     * @param what was done to the procedure, in words
+     * @param what was done, in words
      * @param kept as it is
      * @param broken with the slip
-     * @param sheet of the configuration it is run in
      */
-    public record Example(
-            String rule,
-            String what,
-            Procedure kept,
-            Procedure broken,
-            MachineSheet sheet,
-            Configuration configuration) {}
+    public record Example(String rule, String what, Side kept, Side broken) {}
+
+    /**
+     * One of the two.
+     *
+     * @param sheet of the configuration it is run in
+     * @param around what it is run in, from what the site has
+     */
+    public record Side(Procedure procedure, MachineSheet sheet, UnaryOperator<Context> around) {}
 
     /**
      * What the rule says of one of the two.
@@ -57,32 +59,11 @@ public final class Examples {
     public static @Nullable Example find(Rule one, List<Source> sources, Context context) {
         String rule = one.info().id();
         for (Source source : sources) {
-            Configuration fitted = Configuration.fitted(source.sheet());
-            MachineSheet sheet = fitted.of(source.sheet());
-            Context here = context.in(fitted);
-            List<Mutant> slips =
-                    Injector.mutants(source.procedure(), sheet, context.chemicals()).stream()
-                            .filter(m -> m.rules().contains(rule))
-                            .toList();
-            List<Mutant> ordered = new ArrayList<>();
-            slips.stream()
-                    .filter(m -> TO_A_LIMIT.contains(m.kind()))
-                    .forEach(m -> ordered.addFirst(m));
-            slips.stream().filter(m -> m.rules().size() == 1).forEach(ordered::add);
-            ordered.addAll(slips);
-            for (Mutant m : ordered) {
-                Example e =
-                        new Example(
-                                rule, m.what(), source.procedure(), m.procedure(), sheet, fitted);
+            for (Example e : candidates(rule, source, context)) {
                 // Several small rules share a number: it has to be this one that speaks.
-                boolean speaks =
-                        RunThrough.of(m.procedure(), new SheetIndex(sheet), here, List.of(one))
-                                .findings()
-                                .stream()
-                                .anyMatch(f -> f.rule().equals(rule));
-                if (speaks
-                        && judge(e, m.procedure(), here).finding() != null
-                        && judge(e, source.procedure(), here).finding() == null) {
+                if (told(e.broken(), context, List.of(one), rule).finding() != null
+                        && judge(e, e.broken(), context).finding() != null
+                        && judge(e, e.kept(), context).finding() == null) {
                     return e;
                 }
             }
@@ -90,17 +71,58 @@ public final class Examples {
         return null;
     }
 
+    /** Slips of this rule, those first that a reader sees through at once. */
+    private static List<Example> candidates(String rule, Source source, Context context) {
+        Configuration fitted = Configuration.fitted(source.sheet());
+        MachineSheet sheet = fitted.of(source.sheet());
+        List<Mutant> slips =
+                Injector.mutants(source.procedure(), sheet, context.chemicals()).stream()
+                        .filter(m -> m.rules().contains(rule))
+                        .toList();
+        List<Mutant> ordered = new ArrayList<>();
+        slips.stream().filter(m -> TO_A_LIMIT.contains(m.kind())).forEach(m -> ordered.addFirst(m));
+        slips.stream().filter(m -> m.rules().size() == 1).forEach(ordered::add);
+        ordered.addAll(slips);
+        UnaryOperator<Context> as = c -> c.in(fitted);
+        Side kept = new Side(source.procedure(), sheet, as);
+        List<Example> all = new ArrayList<>();
+        for (Mutant m : ordered) {
+            all.add(new Example(rule, m.what(), kept, new Side(m.procedure(), sheet, as)));
+        }
+        for (Surroundings.Slip slip : Surroundings.of(source, context)) {
+            if (slip.rule().equals(rule)) {
+                all.add(
+                        new Example(
+                                rule,
+                                slip.what(),
+                                new Side(
+                                        source.procedure(),
+                                        sheet,
+                                        c -> slip.kept().apply(c.in(fitted))),
+                                new Side(
+                                        source.procedure(),
+                                        fitted.of(slip.sheet()),
+                                        c -> slip.broken().apply(c.in(fitted)))));
+            }
+        }
+        return all;
+    }
+
     /** Runs one of the two by all rules and picks out what this rule says. */
-    public static Told judge(Example e, Procedure p, Context context) {
+    public static Told judge(Example e, Side side, Context context) {
+        return told(side, context, AllRules.list(), e.rule());
+    }
+
+    private static Told told(Side side, Context context, List<Rule> rules, String rule) {
         Run run =
                 RunThrough.of(
-                        p,
-                        new SheetIndex(e.sheet()),
-                        context.in(e.configuration()),
-                        AllRules.list());
+                        side.procedure(),
+                        new SheetIndex(side.sheet()),
+                        side.around().apply(context),
+                        rules);
         return new Told(
                 run.findings().stream()
-                        .filter(f -> f.rule().equals(e.rule()))
+                        .filter(f -> f.rule().equals(rule))
                         .findFirst()
                         .orElse(null));
     }
@@ -108,15 +130,15 @@ public final class Examples {
     /** Ids of the figures that this rule compares with when it looks at the two. */
     public static Set<String> figures(Example e, Context context) {
         Set<String> asked = new LinkedHashSet<>();
-        Context watched = context.by(context.book().watched(asked::add)).in(e.configuration());
+        Context watched = context.by(context.book().watched(asked::add));
         List<Rule> one =
                 AllRules.list().stream().filter(r -> r.info().id().equals(e.rule())).toList();
-        for (Procedure p : List.of(e.kept(), e.broken())) {
-            RunThrough.of(p, new SheetIndex(e.sheet()), watched, List.of());
+        for (Side side : List.of(e.kept(), e.broken())) {
+            told(side, watched, List.of(), e.rule());
             // What the run itself asks for is not this rule's.
             Set<String> before = Set.copyOf(asked);
             asked.clear();
-            RunThrough.of(p, new SheetIndex(e.sheet()), watched, one);
+            told(side, watched, one, e.rule());
             asked.removeIf(f -> before.contains(f) && !mentioned(e, f, context));
         }
         return asked;

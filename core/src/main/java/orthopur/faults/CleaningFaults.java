@@ -58,7 +58,13 @@ final class CleaningFaults {
             return;
         }
         Part owner = r.owner(item);
-        if (!treats(s.action()) || owner == null) {
+        boolean still =
+                s.action().items().stream()
+                        .filter(x -> !x.equals(item))
+                        .flatMap(x -> r.surfaces(x).stream())
+                        .toList()
+                        .containsAll(named);
+        if (!treats(s.action()) || owner == null || still) {
             return;
         }
         List<Edit> edits = Reading.left(s, item);
@@ -109,6 +115,7 @@ final class CleaningFaults {
                                     .anyMatch(
                                             x ->
                                                     x.zone() == 1
+                                                            && !r.flushed(place, x)
                                                             && !r.at(
                                                                             place,
                                                                             Action.Sanitize.class,
@@ -329,7 +336,11 @@ final class CleaningFaults {
             boolean clean =
                     r.surfaces(item).stream()
                             .anyMatch(x -> contact(x) && r.names(r.steps().get(sanitized), x));
-            if (clean) {
+            // Filled when it is together: a brush does not get there any more.
+            boolean shut =
+                    r.procedure().schools().assembledFirst()
+                            && r.surfaces(item).stream().allMatch(r::wetted);
+            if (clean && !shut) {
                 Step scrape =
                         new Step(
                                 "zz-scrape",

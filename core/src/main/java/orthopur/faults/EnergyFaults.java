@@ -221,7 +221,7 @@ final class EnergyFaults {
                             "drop",
                             "nothing cleared",
                             List.of(new Edit.Delete(s.id())),
-                            Set.of("T11"),
+                            clearedBefore(place) ? Set.of("L5") : Set.of("T11"),
                             Set.of(at));
                 } else {
                     out.fault(
@@ -240,7 +240,7 @@ final class EnergyFaults {
                                 "lock left on " + e,
                                 Reading.left(s, e),
                                 Set.of("L5"),
-                                Set.of(at));
+                                Set.of(given(place, e)));
                     }
                 }
             }
@@ -308,6 +308,21 @@ final class EnergyFaults {
                 .filter(e -> e.id().equals(id))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** Whether the guards were seen to be on before, so that only people and tools are unsaid. */
+    private boolean clearedBefore(int place) {
+        return r.steps().subList(0, place).stream()
+                .anyMatch(x -> x.action() instanceof Action.Clear c && c.guardsOn());
+    }
+
+    /** The step that gives this energy back. */
+    private String given(int place, String energy) {
+        int live =
+                r.first(
+                        place,
+                        (x, a) -> a instanceof Action.Restore && a.energies().contains(energy));
+        return live < 0 ? "end" : r.steps().get(live).id();
     }
 
     private boolean moved(String part) {

@@ -88,11 +88,16 @@ final class PartFaults {
                         part.covers().stream()
                                 .flatMap(c -> r.surfaces(c).stream())
                                 .anyMatch(c -> c.zone() == 1);
+                boolean wetted =
+                        part.covers().stream()
+                                .flatMap(c -> r.surfaces(c).stream())
+                                .allMatch(r::wetted);
                 out.fault(
                         "forget",
                         part.name() + " stays on",
                         edits,
-                        contact ? Set.of("C6") : Set.of("C1"),
+                        // What fills the passage reaches it all the same; the count does not close.
+                        wetted ? Set.of("C6", "T2") : contact ? Set.of("C6") : Set.of("C1"),
                         Set.of());
             } else {
                 out.fault("forget", part.name() + " stays on", edits, Set.of(), Set.of());

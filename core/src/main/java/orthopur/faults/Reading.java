@@ -76,7 +76,31 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
 
     /** How many steps of a kind treat this surface. */
     long treating(Class<? extends Action> kind, Surface s) {
-        return steps().stream().filter(x -> kind.isInstance(x.action()) && names(x, s)).count();
+        return steps().stream()
+                .filter(
+                        x ->
+                                kind.isInstance(x.action())
+                                        || kind == Action.Wash.class
+                                                && x.action() instanceof Action.Circulate)
+                .filter(x -> names(x, s))
+                .count();
+    }
+
+    /** Whether it is wetted by what flows through a passage. */
+    boolean wetted(Surface s) {
+        return sheet.passages().stream().anyMatch(k -> k.surfaces().contains(s.id()));
+    }
+
+    /** Whether the pH of what runs out of its passage speaks for it later on. */
+    boolean flushed(int place, Surface s) {
+        return wetted(s)
+                && first(
+                                place + 1,
+                                (x, a) ->
+                                        a instanceof Action.Rinse z
+                                                && z.endPoint() == Action.EndPoint.TAP_PH
+                                                && names(x, s))
+                        >= 0;
     }
 
     /** Whether a soak alone washes it, by the label of what it lies in. */

@@ -4,6 +4,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
@@ -12,6 +14,7 @@ import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
+import orthopur.quantity.Pressure;
 import orthopur.quantity.Temperature;
 
 /** Wear parts, tired solutions, tired gloves, and a procedure that its sheet has left behind. */
@@ -48,12 +51,101 @@ final class UpkeepFaults {
             switch (s.action()) {
                 case Action.Install a -> a.items().forEach(item -> worn(s, item));
                 case Action.WashHands a -> sameGloves(s, a);
+                case Action.Circulate a -> pumped(s, a);
+                case Action.RunProgram a -> sprayed(s, a);
                 default -> {}
             }
             old(i, s);
         }
         hotFirst();
         upward();
+        allAtOnce();
+    }
+
+    /** Pumped too slowly, the strength of what returns not read, a side chamber not purged. */
+    private void pumped(Step s, Action.Circulate a) {
+        Set<Action.Reading> unread = new LinkedHashSet<>(a.readings());
+        unread.remove(Action.Reading.STRENGTH);
+        for (Double slow : new Double[] {1.49, 1.0, 0.3, null}) {
+            out.changed(
+                    "weaken",
+                    slow == null ? "nobody says how fast" : "at " + slow + " m/s",
+                    s,
+                    new Action.Circulate(
+                            a.items(), a.solution(), a.dwell(), slow, a.readings(), a.purged()),
+                    "C16");
+        }
+        if (unread.size() < a.readings().size() && a.solution().chemical() != null) {
+            out.changed("forget", "what returns is not read", s, a.with(unread, a.purged()), "C24");
+        }
+        for (String chamber : a.purged()) {
+            List<String> rest = a.purged().stream().filter(c -> !c.equals(chamber)).toList();
+            out.changed("forget", chamber + " not purged", s, a.with(a.readings(), rest), "C24");
+        }
+    }
+
+    /** The last rinse of a washer too weak, too strong, or nobody says how strong. */
+    private void sprayed(Step s, Action.RunProgram a) {
+        if (a.program() != null || a.pressure() == null) {
+            return;
+        }
+        for (Double kilopascals : new Double[] {34.9, 10.0, 200.1, 400.0, null}) {
+            out.changed(
+                    "weaken",
+                    kilopascals == null ? "no pressure" : "at " + kilopascals + " kPa",
+                    s,
+                    new Action.RunProgram(
+                            a.program(),
+                            a.items(),
+                            a.solution(),
+                            a.lasting(),
+                            a.finalRinse(),
+                            kilopascals == null ? null : new Pressure(kilopascals),
+                            a.complete(),
+                            a.readings()),
+                    "S14");
+        }
+    }
+
+    /** Of parts that carry each other none is left on the machine. */
+    private void allAtOnce() {
+        Step off =
+                r.steps().stream()
+                        .filter(s -> s.action() instanceof Action.Remove)
+                        .findFirst()
+                        .orElse(null);
+        Step back =
+                r.steps().stream()
+                        .filter(s -> s.action() instanceof Action.Install)
+                        .reduce((a, b) -> b)
+                        .orElse(null);
+        r.sheet().parts().stream()
+                .filter(p -> p.moving().oneAtATime() != null)
+                .collect(
+                        Collectors.groupingBy(
+                                p -> p.moving().oneAtATime(),
+                                TreeMap::new,
+                                Collectors.mapping(Part::id, Collectors.toList())))
+                .forEach(
+                        (group, all) -> {
+                            if (off != null && back != null) {
+                                out.fault(
+                                        "forget",
+                                        "none of " + group + " stays on",
+                                        List.of(
+                                                new Edit.Change(off.id(), off.with(more(off, all))),
+                                                new Edit.Change(
+                                                        back.id(), back.with(more(back, all)))),
+                                        Set.of("T15"),
+                                        Set.of(off.id()));
+                            }
+                        });
+    }
+
+    private static Action more(Step s, List<String> parts) {
+        Set<String> items = new LinkedHashSet<>(s.action().items());
+        items.addAll(parts);
+        return s.action().withItems(List.copyOf(items));
     }
 
     /** The very first water is hot, on soil that sets. */

@@ -85,4 +85,31 @@ public record MachineSheet(
                 cleanMode,
                 outline);
     }
+
+    /** The same machine on a line that is certified organic. */
+    public MachineSheet asOrganic() {
+        return new MachineSheet(
+                code,
+                name,
+                family,
+                regime,
+                version,
+                room,
+                roomTemperature,
+                configuration,
+                temperatureControlledFood,
+                true,
+                soils,
+                parts,
+                energies,
+                checks,
+                optionGroups,
+                passages,
+                fittings,
+                programs,
+                washer,
+                safePosition,
+                cleanMode,
+                outline);
+    }
 }

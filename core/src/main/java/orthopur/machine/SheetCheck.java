@@ -84,7 +84,7 @@ public final class SheetCheck {
                             "There is no surface \"" + covered + "\" on this sheet.");
                 } else if (owner == p) {
                     say(at + "/covers/" + i, part.name() + " cannot cover a surface of its own.");
-                } else if (!part.removable() && !part.shifts()) {
+                } else if (!part.removable() && !part.shifts() && !flows(covered)) {
                     say(
                             at + "/covers/" + i,
                             part.name()
@@ -211,6 +211,11 @@ public final class SheetCheck {
         if (when != null && !known.contains(when)) {
             say(pointer, "The sheet has no option \"" + when + "\"; it would never be there.");
         }
+    }
+
+    /** What runs through a passage reaches its walls, whatever is mounted around them. */
+    private boolean flows(String surface) {
+        return sheet.passages().stream().anyMatch(q -> q.surfaces().contains(surface));
     }
 
     private void known(String part, String pointer) {

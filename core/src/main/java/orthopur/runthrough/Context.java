@@ -83,6 +83,11 @@ public final class Context {
         return vessels.stream().filter(v -> v.name().equals(name)).findFirst().orElse(null);
     }
 
+    /** The same with other sheets of its products. */
+    public Context withChemicals(Map<String, Chemical> others) {
+        return new Context(book, Map.copyOf(others), hardness, configuration, youngest, vessels);
+    }
+
     /** The same by another rule book. */
     public Context by(RuleBook other) {
         return new Context(other, chemicals, hardness, configuration, youngest, vessels);

@@ -326,10 +326,16 @@ public final class RunThrough {
                 change(m.exposed(), f -> f.soaked(at, left, cleans));
             }
             case Action.Collect a -> change(m.named(), f -> f.soakingSince(Facts.NEVER));
-            case Action.Rinse a ->
-                    change(
-                            m.exposed(),
-                            f -> f.rinsedAt(at, procedure.schools().rinseAfterSanitizer()));
+            case Action.Rinse a -> {
+                change(m.exposed(), f -> f.rinsedAt(at, procedure.schools().rinseAfterSanitizer()));
+                if (a.endPoint() == Action.EndPoint.TAP_PH) {
+                    // Nobody can look into a closed passage; the pH of what runs out speaks for it.
+                    m.exposed().stream()
+                            .filter(s -> night.coverOf(s) >= 0)
+                            .filter(s -> night.facts[s].clean())
+                            .forEach(s -> change(s, f -> f.inspectedAt(at)));
+                }
+            }
             case Action.Inspect a -> change(m.exposed(), f -> f.inspectedAt(at));
             case Action.Sanitize a -> {
                 Set<Residue> left =

@@ -116,17 +116,20 @@ public final class Verifier {
     /** What this run shows beyond what is known already, consequences with their roots. */
     private static void merge(List<Finding> all, Set<String> known, Run run, String where) {
         Map<Integer, Integer> places = new HashMap<>();
+        // Two findings of one run are two, however alike: only another run's is the same again.
+        Set<String> told = new HashSet<>();
         for (int i = 0; i < run.findings().size(); i++) {
             Finding f = run.findings().get(i);
             Integer root = f.under() == null ? null : places.get(f.under());
-            boolean fresh = f.under() == null ? known.add(key(f)) : root != null;
+            boolean fresh = f.under() == null ? !known.contains(key(f)) : root != null;
             if (!fresh) {
                 continue;
             }
             places.put(i, all.size());
-            Finding told = where.isEmpty() ? f : f.in(where);
-            all.add(told.under(root));
+            told.add(key(f));
+            all.add((where.isEmpty() ? f : f.in(where)).under(root));
         }
+        known.addAll(told);
     }
 
     private static String key(Finding f) {

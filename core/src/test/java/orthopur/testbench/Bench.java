@@ -334,7 +334,7 @@ public final class Bench {
     }
 
     public static Chemical unregistered() {
-        return Records.with(CHLORINE, "registration", null);
+        return CHLORINE.unregistered();
     }
 
     public static Chemical grease(Chemical.FoodGrade grade) {

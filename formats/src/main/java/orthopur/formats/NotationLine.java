@@ -252,7 +252,12 @@ final class NotationLine {
     private boolean counts() {
         for (Map.Entry<String, String> e : NotationWords.COUNTS.entrySet()) {
             Matcher n =
-                    Pattern.compile("([0-9]{1,4})\\s+" + e.getValue() + "\\b")
+                    Pattern.compile(
+                                    "([0-9]{1,4})\\s+(?:"
+                                            + e.getValue()
+                                            + "|"
+                                            + NotationWords.counted(e.getValue(), 1)
+                                            + ")\\b")
                             .matcher(line)
                             .region(at, end);
             if (takes(e.getKey()) && n.lookingAt()) {
@@ -371,7 +376,7 @@ final class NotationLine {
     }
 
     private String word() {
-        Matcher w = Pattern.compile("[^\\s,;:]+").matcher(line).region(at, end);
+        Matcher w = Pattern.compile("\"[^\"]*\"|[^\\s,;:]+").matcher(line).region(at, end);
         return w.lookingAt() ? w.group() : line.substring(at, Math.min(end, at + 1));
     }
 
@@ -380,7 +385,7 @@ final class NotationLine {
         slip(
                 at,
                 word,
-                "\"" + word + "\" is not understood here.",
+                "\"" + word.replace("\"", "") + "\" is not understood here.",
                 names.nearest(word.toLowerCase(Locale.ROOT)));
         at += Math.max(1, word.length());
     }

@@ -58,6 +58,14 @@ final class NotationWords {
     static final Map<String, String> COUNTS =
             ordered("count", "of them", "times", "times", "locks", "locks", "people", "people");
 
+    /** The word behind a number: one person, two people. */
+    static String counted(String word, int n) {
+        if (n != 1 || word.equals("of them")) {
+            return word;
+        }
+        return word.equals("people") ? "person" : word.substring(0, word.length() - 1);
+    }
+
     /** Flags; not set is written with "not" where the file says so. */
     static final Map<String, String> FLAGS =
             ordered(
@@ -101,6 +109,9 @@ final class NotationWords {
         v.get("restore").add("Switch on");
         v.get("measure").add("Measure");
         v.get("prepare").add("Fetch");
+        v.get("fit").add("Fit");
+        v.get("unfit").add("Unfit");
+        v.get("draw-off").add("Let out");
         return v;
     }
 }

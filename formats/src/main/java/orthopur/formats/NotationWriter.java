@@ -63,7 +63,8 @@ final class NotationWriter {
         NotationWords.COUNTS.forEach(
                 (f, w) -> {
                     if (s.has(f)) {
-                        said.add(s.get(f).asInt() + " " + w);
+                        int n = s.get(f).asInt();
+                        said.add(n + " " + NotationWords.counted(w, n));
                     }
                 });
         NotationWords.FLAGS.forEach(

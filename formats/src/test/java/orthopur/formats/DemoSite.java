@@ -48,7 +48,8 @@ final class DemoSite {
                     "qk-ov1-daily",
                     "qk-ov1-weekly",
                     "qk-fl1-daily",
-                    "qk-ds1-daily");
+                    "qk-ds1-daily",
+                    "qk-tl1-line-clean");
 
     static MachineSheet sheet(String code) {
         return SheetFormat.read(text("machines/" + code + ".json"));

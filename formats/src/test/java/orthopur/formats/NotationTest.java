@@ -113,7 +113,9 @@ class NotationTest {
                 "qk-fl1-daily",
                 "qk-fl1-draft",
                 "qk-ds1-daily",
-                "qk-ds1-draft"
+                "qk-ds1-draft",
+                "qk-tl1-line-clean",
+                "qk-tl1-draft"
             })
     void everyDemoProcedureGoesThroughUnchanged(String name) {
         ProcedureDocument d =
@@ -134,7 +136,7 @@ class NotationTest {
 
     @Test
     void draftsGoThroughUnchanged() {
-        for (String code : List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1")) {
+        for (String code : List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1", "QK-TL1")) {
             MachineSheet sheet = DemoSite.sheet(code);
             Drafter.Request r =
                     new Drafter.Request(

@@ -23,15 +23,24 @@ public final class FittingsOff extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Restore)) {
+        boolean product = m.action() instanceof Action.ChaseOut;
+        if (!(m.action() instanceof Action.Restore || product)) {
             return;
         }
         for (Fitting f : m.sheet().sheet().fittings()) {
-            if (m.night().fitted(f.id()) > 0) {
+            boolean on = m.night().fitted(f.id()) > 0;
+            if (on && (product || !forCleaning(m, f)) && out.onCause("T14", f.id()) == null) {
                 out.report(info)
+                        .cause(f.id())
                         .says(
-                                "Step %d makes the machine live while %s is still on (%d)."
-                                        .formatted(m.number(), f.name(), m.night().fitted(f.id())),
+                                "Step %d %s while %s is still on (%d)."
+                                        .formatted(
+                                                m.number(),
+                                                product
+                                                        ? "brings the first product"
+                                                        : "makes the machine live",
+                                                f.name(),
+                                                m.night().fitted(f.id())),
                                 "It is thrown off, jams, or lets product run where it should not.")
                         .propose(
                                 "Take it off first",
@@ -44,5 +53,12 @@ public final class FittingsOff extends BookRule {
                                                 "Take off " + f.name() + ".")));
             }
         }
+    }
+
+    /** A partial run with what was fitted for it: something is circulated, then it comes off. */
+    private static boolean forCleaning(Moment m, Fitting f) {
+        int pumps = m.firstLater(a -> a instanceof Action.Circulate);
+        int off = m.firstLater(a -> a instanceof Action.Unfit u && u.fittings().contains(f.id()));
+        return pumps >= 0 && pumps < off;
     }
 }

@@ -24,7 +24,7 @@ import orthopur.server.procedures.Procedures;
 @Component
 class DemoSite implements ApplicationRunner {
     private static final List<String> MACHINES =
-            List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1");
+            List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1", "QK-TL1");
     private static final List<String> APPROVED =
             List.of(
                     "qk-sl1-end-of-shift",
@@ -34,9 +34,16 @@ class DemoSite implements ApplicationRunner {
                     "qk-ov1-daily",
                     "qk-ov1-weekly",
                     "qk-fl1-daily",
-                    "qk-ds1-daily");
+                    "qk-ds1-daily",
+                    "qk-tl1-line-clean");
     private static final List<String> DRAFTS =
-            List.of("qk-sl1-draft", "qk-sw1-draft", "qk-ov1-draft", "qk-fl1-draft", "qk-ds1-draft");
+            List.of(
+                    "qk-sl1-draft",
+                    "qk-sw1-draft",
+                    "qk-ov1-draft",
+                    "qk-fl1-draft",
+                    "qk-ds1-draft",
+                    "qk-tl1-draft");
 
     private final Sheets sheets;
     private final Procedures procedures;

@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
 import orthopur.examples.Examples;
 import orthopur.machine.Regime;
-import orthopur.procedure.Procedure;
 import orthopur.rulebook.Figure;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
@@ -120,16 +119,20 @@ class RuleBookController {
         Context tried = shipped.by(Examples.tried(site.book(), in.figures()));
         return new ExamplesView(
                 id,
-                e.sheet().code(),
+                e.kept().sheet().code(),
                 view(e, e.broken(), e.what(), tried),
                 view(e, e.kept(), "as it is approved", tried),
                 List.copyOf(Examples.figures(e, shipped)));
     }
 
-    private static ExampleView view(Examples.Example e, Procedure p, String what, Context tried) {
-        Finding f = Examples.judge(e, p, tried).finding();
+    private static ExampleView view(
+            Examples.Example e, Examples.Side side, String what, Context tried) {
+        Finding f = Examples.judge(e, side, tried).finding();
         return new ExampleView(
-                p.title(), what, f == null ? null : f.message(), f == null ? null : f.because());
+                side.procedure().title(),
+                what,
+                f == null ? null : f.message(),
+                f == null ? null : f.because());
     }
 
     /** The figure as it might become. */

@@ -203,7 +203,7 @@ class ProceduresApiTest {
     @Test
     void everyOfferedEditOnEveryDraftHelpsOverTheApi() throws Exception {
         int tried = 0;
-        for (String name : List.of("qk-sl1", "qk-sw1", "qk-ov1", "qk-fl1", "qk-ds1")) {
+        for (String name : List.of("qk-sl1", "qk-sw1", "qk-ov1", "qk-fl1", "qk-ds1", "qk-tl1")) {
             ObjectNode draft = (ObjectNode) Client.json(file(name + "-draft"));
             JsonNode before = ilse.post_("/api/verify", draft.toString()).body();
             for (JsonNode finding : before.get("findings")) {
