@@ -280,8 +280,12 @@ public final class Moment {
      * @param found place of the step that answered it, or -1
      */
     record Ahead(int place, Predicate<Action> does, int found) {
-        boolean holdsFor(Procedure other, Context context) {
-            return found == find(other, context, place, does);
+        /**
+         * @param same steps of the other procedure that are as they were, from the first on
+         */
+        boolean holdsFor(Procedure other, Context context, int same) {
+            return (found >= 0 && found < same)
+                    || found == find(other, context, Math.max(place, same - 1), does);
         }
 
         private static int find(

@@ -140,12 +140,13 @@ public final class RunThrough {
             while (same < both && edited.steps().get(same).equals(was.steps().get(same))) {
                 same++;
             }
+            int from = same;
             for (Moment.Ahead a : past.night.asked) {
-                if (a.place() < same && !a.holdsFor(edited, past.context)) {
-                    same = a.place();
+                if (a.place() < from && !a.holdsFor(edited, past.context, same)) {
+                    from = a.place();
                 }
             }
-            return same;
+            return from;
         }
     }
 

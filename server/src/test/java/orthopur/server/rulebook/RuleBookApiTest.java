@@ -42,7 +42,7 @@ class RuleBookApiTest {
     void whatItDoesIsShownBeforeItIsSavedAndThenJudgedBy() throws Exception {
         Client ilse = Client.ilse(mvc);
         JsonNode effect = ilse.post_(THIRD_ROW + "/effect", "{\"value\":125}").body();
-        assertEquals(8, effect.get("approved").asInt());
+        assertEquals(9, effect.get("approved").asInt());
         assertEquals(4, effect.get("lost").size(), effect.toString());
         assertTrue(effect.at("/lost/0/because/0").asText().contains("125 mg/L"));
         assertEquals(
