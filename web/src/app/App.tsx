@@ -6,6 +6,7 @@ import { useSession } from "./session";
 
 const SignIn = lazy(() => import("../signin/SignIn"));
 const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
+const OldText = lazy(() => import("../procedures/OldText"));
 const Workbench = lazy(() => import("../procedures/Workbench"));
 const RuleBook = lazy(() => import("../rulebook/RuleBook"));
 const Chemicals = lazy(() => import("../chemicals/Chemicals"));
@@ -68,6 +69,7 @@ const router = createBrowserRouter([
             element: <Shell />,
             children: [
               { path: "/procedures", element: <ProcedureList /> },
+              { path: "/procedures/old-text", element: <OldText /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
               { path: "/rulebook", element: <RuleBook /> },
               { path: "/chemicals", element: <Chemicals /> },

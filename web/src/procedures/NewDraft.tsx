@@ -3,18 +3,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
-
-const KINDS = [
-  { value: "per-use", label: "after each use" },
-  { value: "four-hours", label: "every 4 hours of use" },
-  { value: "per-meal", label: "each meal period" },
-  { value: "end-of-shift", label: "end of shift" },
-  { value: "daily", label: "daily" },
-  { value: "weekly", label: "weekly" },
-  { value: "monthly", label: "monthly" },
-  { value: "quarterly", label: "quarterly" },
-  { value: "yearly", label: "yearly" },
-];
+import { KINDS } from "./kinds";
 
 type Props = { onClose: () => void; onMade: (made: Schemas["Made"]) => void };
 

@@ -99,6 +99,9 @@ export default function ProcedureList() {
             <button className="btn main" type="button" onClick={() => set("new", "draft")}>
               Draft from a sheet…
             </button>
+            <Link className="btn" to="/procedures/old-text">
+              From an old text…
+            </Link>
             <button className="btn" type="button" onClick={() => file.current?.click()}>
               Bring in a file…
             </button>

@@ -100,7 +100,7 @@ final class NotationNames {
     }
 
     /** Letters to change, add or leave out (Levenshtein). */
-    private static int apart(String a, String b) {
+    static int apart(String a, String b) {
         int[] row = new int[b.length() + 1];
         for (int j = 0; j <= b.length(); j++) {
             row[j] = j;

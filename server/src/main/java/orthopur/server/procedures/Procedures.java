@@ -24,11 +24,13 @@ import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.drafting.Drafter;
 import orthopur.formats.FormatError;
 import orthopur.formats.Notation;
+import orthopur.formats.OldText;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
+import orthopur.machine.Vessel;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Schools;
 import orthopur.rulebook.RuleBook;
@@ -123,6 +125,17 @@ public class Procedures {
     /** The line notation with the names of a machine and of this site. */
     Notation notation(String machine) {
         return new Notation(sheets.newest(machine), sheets.surroundings().chemicals());
+    }
+
+    /** Reads an old text for the newest sheet of a machine. */
+    List<OldText.Reading> read(String machine, String text) {
+        Sheets.Surroundings site = sheets.surroundings();
+        List<Vessel> vessels = site.site().vessels();
+        return OldText.read(
+                text,
+                sheets.newest(machine),
+                site.chemicals(),
+                vessels == null ? List.of() : vessels);
     }
 
     /** Takes every remedy that is proven to help, and says which. */
@@ -227,11 +240,7 @@ public class Procedures {
     public String draft(String machine, Frequency kind, Schools schools, Person person) {
         mayWrite(person);
         MachineSheet sheet = sheets.newest(machine);
-        String base = (machine + "-" + kind.name()).toLowerCase(Locale.ROOT).replace('_', '-');
-        String id = base;
-        for (int n = 2; newest(id) != null; n++) {
-            id = base + "-" + n;
-        }
+        String id = freeId(machine, kind);
         Procedure p =
                 Drafter.draft(
                         sheet,
@@ -239,6 +248,40 @@ public class Procedures {
                                 id, sheet.name() + ", " + kind.shown(), kind, schools, Map.of()),
                         sheets.surroundings().context());
         insert(judge(ProcedureFormat.write(ProcedureFormat.document(p))), 1, person.name());
+        return id;
+    }
+
+    private String freeId(String machine, Frequency kind) {
+        String base = (machine + "-" + kind.name()).toLowerCase(Locale.ROOT).replace('_', '-');
+        String id = base;
+        for (int n = 2; newest(id) != null; n++) {
+            id = base + "-" + n;
+        }
+        return id;
+    }
+
+    /**
+     * Stores typed lines as a first draft of a new procedure.
+     *
+     * @throws FormatError with the place of every word that is not understood; nothing is stored
+     */
+    @Transactional
+    public String draftOf(
+            String machine,
+            String title,
+            Frequency kind,
+            List<OldText.Typed> lines,
+            Person person) {
+        mayWrite(person);
+        Sheets.Surroundings site = sheets.surroundings();
+        String id = freeId(machine, kind);
+        String text =
+                OldText.procedure(
+                        new OldText.Head(
+                                id, title, kind, sheets.newest(machine), site.context().book()),
+                        site.chemicals(),
+                        lines);
+        insert(judge(text), 1, person.name());
         return id;
     }
 

@@ -20,6 +20,7 @@ import orthopur.Nullable;
 import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.formats.ActionCatalog;
 import orthopur.formats.Notation;
+import orthopur.formats.OldText;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
 import orthopur.formats.StepDocument;
@@ -152,17 +153,38 @@ class ProceduresController {
     @PostMapping("/drafts")
     @ResponseStatus(HttpStatus.CREATED)
     Made drafted(@RequestBody DraftRequest in, @AuthenticationPrincipal Person person) {
-        Frequency kind =
-                Arrays.stream(Frequency.values())
-                        .filter(f -> f.name().equalsIgnoreCase(in.kind().replace('-', '_')))
-                        .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        new Said(
-                                                HttpStatus.UNPROCESSABLE_ENTITY,
-                                                "There is no kind \"" + in.kind() + "\"."));
         Schools schools = new Schools(in.rinseAfterSanitizer(), in.assembledFirst());
-        return new Made(procedures.draft(in.machine(), kind, schools, person), 1);
+        return new Made(procedures.draft(in.machine(), kind(in.kind()), schools, person), 1);
+    }
+
+    private static Frequency kind(String written) {
+        return Arrays.stream(Frequency.values())
+                .filter(f -> f.name().equalsIgnoreCase(written.replace('-', '_')))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new Said(
+                                        HttpStatus.UNPROCESSABLE_ENTITY,
+                                        "There is no kind \"" + written + "\"."));
+    }
+
+    record OldTextRequest(String machine, String text) {}
+
+    /** Reads an old procedure clause by clause; what is not understood stays a note. */
+    @PostMapping("/old-texts")
+    List<OldText.Reading> oldText(@RequestBody OldTextRequest in) {
+        return procedures.read(in.machine(), in.text());
+    }
+
+    record TypedProcedure(String machine, String title, String kind, List<OldText.Typed> lines) {}
+
+    /** The lines that were taken over, as the first draft of a new procedure. */
+    @PostMapping("/old-texts/drafts")
+    @ResponseStatus(HttpStatus.CREATED)
+    Made typed(@RequestBody TypedProcedure in, @AuthenticationPrincipal Person person) {
+        return new Made(
+                procedures.draftOf(in.machine(), in.title(), kind(in.kind()), in.lines(), person),
+                1);
     }
 
     @PostMapping("/verify")

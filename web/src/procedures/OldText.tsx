@@ -1,0 +1,175 @@
+import { NativeSelect, Textarea, TextInput } from "@mantine/core";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { ApiProblem, api, message, unwrap } from "../api/client";
+import { useFilters } from "../app/filters";
+import { useSession } from "../app/session";
+import { KINDS } from "./kinds";
+import "./old-text.css";
+import { begin, type Taken, typedLines } from "./taken";
+
+/** An old procedure out of the binder, clause by clause: what each was read as, and what it lacks. */
+export default function OldText() {
+  const session = useSession();
+  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const [filter, set] = useFilters();
+  const [text, setText] = useState("");
+  const [rows, setRows] = useState<Taken[] | null>(null);
+  const [title, setTitle] = useState("");
+  const [kind, setKind] = useState("daily");
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const machine = filter("machine") || machines.data?.[0]?.code || "";
+  const read = useMutation({
+    mutationFn: () => unwrap(api.POST("/api/old-texts", { body: { machine, text } })),
+    onSuccess: (readings) => setRows(begin(readings)),
+  });
+  const lines = rows === null ? [] : typedLines(rows);
+  const make = useMutation({
+    mutationFn: () =>
+      unwrap(api.POST("/api/old-texts/drafts", { body: { machine, title: title.trim(), kind, lines } })),
+    onSuccess: (made) => {
+      queries.invalidateQueries({ queryKey: ["procedures"] });
+      navigate(`/procedures/${made.id}/${made.version}`);
+    },
+  });
+  const wrong = make.error instanceof ApiProblem ? make.error.fields : [];
+  const slips = (at: number) => wrong.filter((p) => p.pointer === `/lines/${at}/line`).map((p) => p.message);
+
+  function put(at: number, line: string | null) {
+    make.reset();
+    setRows((now) => now?.map((r, i) => (i === at ? { ...r, line } : r)) ?? null);
+  }
+
+  if (session.data && session.data.role !== "SUPERVISOR") {
+    return (
+      <main className="page">
+        <h1>From an old text</h1>
+        <p className="note">Only a supervisor writes procedures.</p>
+      </main>
+    );
+  }
+  let step = -1;
+  return (
+    <main className="page old-text">
+      <div className="page-head">
+        <h1>From an old text</h1>
+        <span className="grow" />
+        <Link className="btn" to="/procedures">
+          Back to the procedures
+        </Link>
+      </div>
+      <p className="quiet">
+        Paste what stands in the binder. A clause becomes a step only where every word of it is understood;
+        any other stays a note beside the step before it. Nothing is guessed: what the text does not say is
+        missing, and the workbench will ask for it.
+      </p>
+      <div className="old-paste">
+        <NativeSelect
+          label="Machine"
+          data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
+          value={machine}
+          onChange={(e) => {
+            set("machine", e.currentTarget.value);
+            setRows(null);
+          }}
+        />
+        <Textarea
+          label="The old text"
+          minRows={rows === null ? 12 : 4}
+          maxRows={rows === null ? 20 : 6}
+          autosize
+          value={text}
+          onChange={(e) => setText(e.currentTarget.value)}
+        />
+        <button
+          className={rows === null ? "btn main" : "btn"}
+          type="button"
+          disabled={text.trim() === "" || !machine || read.isPending}
+          onClick={() => read.mutate()}
+        >
+          {read.isPending ? "Reading…" : rows === null ? "Read it" : "Read it again"}
+        </button>
+      </div>
+      {read.isError && (
+        <p className="note stop" role="alert">
+          {message(read.error)}
+        </p>
+      )}
+      {rows !== null && (
+        <>
+          <p role="status" className="old-count">
+            <b>{lines.length}</b> {lines.length === 1 ? "step" : "steps"}, <b>{rows.length - lines.length}</b>{" "}
+            {rows.length - lines.length === 1 ? "note" : "notes"}
+          </p>
+          <ol className="old-rows">
+            {rows.map(({ line, reading }, i) => {
+              const typed = line !== null;
+              step += typed ? 1 : 0;
+              const place = step;
+              return (
+                <li key={`${reading.line}-${i}`} className={typed ? "old-step" : "old-note"}>
+                  <span className="old-line">{reading.line}</span>
+                  <q className="old-said">{reading.text}</q>
+                  {typed ? (
+                    <div className="old-read">
+                      <TextInput
+                        aria-label={`Step from line ${reading.line}`}
+                        value={line}
+                        error={slips(place).join(" ") || undefined}
+                        onChange={(e) => put(i, e.currentTarget.value)}
+                      />
+                      {reading.missing.length > 0 && line === reading.notation && (
+                        <span className="old-missing">Not stated: {reading.missing.join(", ")}</span>
+                      )}
+                    </div>
+                  ) : (
+                    <span className="old-why">{reading.why ?? "Left as a note."}</span>
+                  )}
+                  <button
+                    className="btn small"
+                    type="button"
+                    onClick={() => put(i, typed ? null : (reading.notation ?? ""))}
+                  >
+                    {typed ? "Leave it a note" : "Type it as a step"}
+                  </button>
+                </li>
+              );
+            })}
+          </ol>
+          <div className="old-make">
+            <TextInput
+              label="Title of the procedure"
+              value={title}
+              maxLength={120}
+              error={wrong.find((p) => p.pointer === "/title")?.message}
+              onChange={(e) => setTitle(e.currentTarget.value)}
+            />
+            <NativeSelect
+              label="How deep"
+              data={KINDS}
+              value={kind}
+              onChange={(e) => setKind(e.currentTarget.value)}
+            />
+            <button
+              className="btn main"
+              type="button"
+              disabled={lines.length === 0 || title.trim() === "" || make.isPending}
+              onClick={() => make.mutate()}
+            >
+              Make it a draft
+            </button>
+          </div>
+          {make.isError && (
+            <p className="note stop" role="alert">
+              {wrong.length > 0
+                ? `Nothing was stored: ${wrong.length} ${wrong.length === 1 ? "place is" : "places are"} not understood.`
+                : message(make.error)}
+            </p>
+          )}
+        </>
+      )}
+    </main>
+  );
+}
