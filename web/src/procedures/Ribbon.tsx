@@ -25,6 +25,16 @@ type Props = {
   troubled: boolean;
   names: Names;
   label: (action: string) => string;
+  /** What became of a step against another version, by its id. */
+  marks: Map<string, Mark>;
+};
+
+export type Mark = "added" | "changed" | "moved";
+
+const MARKS: Record<Mark, { sign: string; said: string }> = {
+  added: { sign: "+", said: "new" },
+  changed: { sign: "≠", said: "changed" },
+  moved: { sign: "↕", said: "moved" },
 };
 
 /** Of the threads only those that a finding names, itself or by its part; all of them where none does. */
@@ -153,6 +163,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                 selected={picked === p.steps[r.index].id}
                 worst={worst(p.steps[r.index].id)}
                 did={p.ribbon?.steps[r.index]?.sentence ?? ""}
+                mark={p.marks.get(p.steps[r.index].id)}
                 names={p.names}
                 label={p.label}
                 onSelect={p.onSelect}
@@ -208,6 +219,7 @@ type StepRowProps = {
   selected: boolean;
   worst: string | undefined;
   did: string;
+  mark: Mark | undefined;
   names: Names;
   label: (action: string) => string;
   onSelect: (id: string) => void;
@@ -234,6 +246,12 @@ const StepRow = memo(function StepRow(p: StepRowProps) {
           <span className="sr-only">Step </span>
           {p.number}
         </span>{" "}
+        {p.mark && (
+          <span className="mark" title={MARKS[p.mark].said}>
+            <span aria-hidden="true">{MARKS[p.mark].sign}</span>
+            <span className="sr-only">{MARKS[p.mark].said}</span>
+          </span>
+        )}
         <span className="verb">{verbOf(p.step, p.label)}</span>{" "}
         <span className="words">{summary(p.step, p.names)}</span>
         <span className="sr-only">

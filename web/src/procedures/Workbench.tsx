@@ -14,6 +14,7 @@ import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } fro
 import { Dialog } from "../app/Dialog";
 import { useClock, useSession } from "../app/session";
 import { Approve } from "./Approve";
+import { Compare } from "./Compare";
 import {
   applyEdits,
   begin,
@@ -28,13 +29,16 @@ import {
 } from "./draft";
 import { LineField } from "./LineField";
 import { MendAll } from "./MendAll";
-import { Legend, Ribbon } from "./Ribbon";
+import { Legend, type Mark, Ribbon } from "./Ribbon";
 import { StepEditor } from "./StepEditor";
 import { VerdictPane } from "./VerdictPane";
+import { WhatIf } from "./WhatIf";
 import { namesOf } from "./words";
 
 type Finding = Schemas["FindingDocument"];
 type Verdict = Schemas["VerdictDocument"];
+type Tab = "verdict" | "step" | "compare" | "what-if";
+const NO_MARKS: Map<string, Mark> = new Map();
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "walk from step to step"],
@@ -207,10 +211,11 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     [actions],
   );
   const selected = params.get("step");
-  const tab = params.get("show") === "step" ? "step" : "verdict";
+  const tab = (params.get("show") ?? "verdict") as Tab;
+  const [marks, setMarks] = useState(NO_MARKS);
   /** Step and side pane are in the address, both changed at once. */
   const go = useCallback(
-    (to: { step?: string | null; show?: "verdict" | "step"; only?: string | null; fitted?: string | null }) =>
+    (to: { step?: string | null; show?: Tab; only?: string | null; fitted?: string | null }) =>
       setParams(
         (now) => {
           const next = new URLSearchParams(now);
@@ -571,6 +576,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               troubled={troubled && (verdict?.findings.length ?? 0) > 0}
               names={names}
               label={label}
+              marks={tab === "compare" ? marks : NO_MARKS}
             />
           )}
           {editable && (
@@ -591,7 +597,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               aria-selected={tab === "verdict"}
               onClick={() => go({ show: "verdict" })}
             >
-              Verdict{verdict ? `: ${verdict.stops} + ${verdict.fixes}` : ""}
+              Verdict{verdict ? ` ${verdict.stops} + ${verdict.fixes}` : ""}
             </button>
             <button
               type="button"
@@ -601,6 +607,22 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               onClick={() => go({ show: "step" })}
             >
               {step ? `Step ${index + 1}` : "Step"}
+            </button>
+            <button
+              type="button"
+              role="tab"
+              aria-selected={tab === "compare"}
+              onClick={() => go({ show: "compare" })}
+            >
+              Compare
+            </button>
+            <button
+              type="button"
+              role="tab"
+              aria-selected={tab === "what-if"}
+              onClick={() => go({ show: "what-if" })}
+            >
+              What if
             </button>
           </div>
           {trouble && (
@@ -635,6 +657,24 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                 const steps = [...doc.steps];
                 steps[index] = next;
                 put({ ...doc, steps }, field);
+              }}
+            />
+          ) : tab === "compare" ? (
+            <Compare
+              doc={doc}
+              row={saved.row}
+              onMarks={setMarks}
+              onShow={(stepId) => go({ step: stepId, show: "compare" })}
+            />
+          ) : tab === "what-if" ? (
+            <WhatIf
+              doc={doc}
+              chemicals={chemicals}
+              editable={editable}
+              onTake={(next, said) => {
+                put(next);
+                setSaid({ text: `Done: ${said}. Undo takes it back.`, stop: false });
+                go({ show: "verdict" });
               }}
             />
           ) : verdict ? (

@@ -76,7 +76,8 @@ public record VerdictDocument(
                 v.configurations());
     }
 
-    private static FindingDocument finding(Finding f) {
+    /** One finding as a document. */
+    public static FindingDocument finding(Finding f) {
         return new FindingDocument(
                 f.rule(),
                 f.severity().name(),

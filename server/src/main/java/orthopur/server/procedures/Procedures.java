@@ -19,6 +19,7 @@ import org.jooq.DSLContext;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import orthopur.chemical.Chemical;
 import orthopur.coverage.Uncovered;
 import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.drafting.Drafter;
@@ -125,6 +126,11 @@ public class Procedures {
     /** The line notation with the names of a machine and of this site. */
     Notation notation(String machine) {
         return new Notation(sheets.newest(machine), sheets.surroundings().chemicals());
+    }
+
+    /** The products of this site. */
+    List<Chemical> chemicals() {
+        return sheets.surroundings().chemicals();
     }
 
     /** Reads an old text for the newest sheet of a machine. */

@@ -1,0 +1,134 @@
+package orthopur.server.procedures;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.comparison.Comparison;
+import orthopur.formats.Notation;
+import orthopur.formats.ProcedureDocument;
+import orthopur.formats.ProcedureFormat;
+import orthopur.formats.StepDocument;
+import orthopur.formats.VerdictDocument;
+import orthopur.formats.VerdictDocument.FindingDocument;
+import orthopur.formats.WhatIf;
+import orthopur.verdict.Verdict;
+
+/** Two procedures side by side: another version, or what would be with another chemical or crew. */
+@RestController
+@RequestMapping("/api")
+class CompareController {
+    private final Procedures procedures;
+
+    CompareController(Procedures procedures) {
+        this.procedures = procedures;
+    }
+
+    /** What a verdict comes to. */
+    record Sums(
+            int stops,
+            int fixes,
+            int reached,
+            int due,
+            double handsOnMinutes,
+            double elapsedMinutes,
+            double waitingMinutes,
+            @Nullable Double waterLitres) {
+        static Sums of(Verdict v) {
+            return new Sums(
+                    v.stops(),
+                    v.fixes(),
+                    v.coverage().reached(),
+                    v.coverage().due(),
+                    v.totals().handsOnMinutes(),
+                    v.totals().elapsedMinutes(),
+                    v.totals().waitingMinutes(),
+                    v.totals().waterLitres());
+        }
+    }
+
+    /**
+     * A step that is not the same, with its line before and now.
+     *
+     * @param kind added, removed, changed or moved
+     */
+    record StepDifference(
+            String kind,
+            String id,
+            @Nullable Integer was,
+            @Nullable Integer is,
+            List<String> parts,
+            @Nullable String lineBefore,
+            @Nullable String lineNow) {}
+
+    record Difference(
+            List<StepDifference> steps,
+            List<String> head,
+            List<FindingDocument> gone,
+            List<FindingDocument> come,
+            Sums before,
+            Sums now,
+            ProcedureDocument document) {}
+
+    /** The procedure as it is written now against a stored version of it. */
+    @PostMapping("/procedures/{id}/versions/{version}/comparison")
+    Difference against(
+            @PathVariable String id,
+            @PathVariable int version,
+            @RequestBody ProcedureDocument document) {
+        Procedures.Judged before = procedures.judge(procedures.version(id, version).getDocument());
+        return difference(before, procedures.judge(ProcedureFormat.write(document)));
+    }
+
+    record WhatIfRequest(ProcedureDocument document, WhatIf change) {}
+
+    /** The procedure as it would be; nothing is stored. */
+    @PostMapping("/what-if")
+    Difference whatIf(@RequestBody WhatIfRequest in) {
+        Procedures.Judged before = procedures.judge(ProcedureFormat.write(in.document()));
+        ProcedureDocument other = in.change().of(before.document(), procedures.chemicals());
+        return difference(before, procedures.judge(ProcedureFormat.write(other)));
+    }
+
+    private Difference difference(Procedures.Judged before, Procedures.Judged now) {
+        Comparison c =
+                Comparison.of(before.procedure(), before.verdict(), now.procedure(), now.verdict());
+        Notation notation = procedures.notation(now.document().sheet());
+        Map<String, StepDocument> was = byId(before.document());
+        Map<String, StepDocument> is = byId(now.document());
+        return new Difference(
+                c.steps().stream()
+                        .map(
+                                s ->
+                                        new StepDifference(
+                                                s.kind().name().toLowerCase(java.util.Locale.ROOT),
+                                                s.id(),
+                                                s.was(),
+                                                s.is(),
+                                                s.parts(),
+                                                line(notation, was.get(s.id())),
+                                                line(notation, is.get(s.id()))))
+                        .toList(),
+                c.head(),
+                c.gone().stream().map(VerdictDocument::finding).toList(),
+                c.come().stream().map(VerdictDocument::finding).toList(),
+                Sums.of(before.verdict()),
+                Sums.of(now.verdict()),
+                now.document());
+    }
+
+    private static @Nullable String line(Notation notation, @Nullable StepDocument step) {
+        return step == null ? null : notation.line(step).replaceFirst("\\s#[a-z0-9-]+$", "");
+    }
+
+    private static Map<String, StepDocument> byId(ProcedureDocument d) {
+        Map<String, StepDocument> all = new HashMap<>();
+        d.steps().forEach(s -> all.put(s.id(), s));
+        return all;
+    }
+}

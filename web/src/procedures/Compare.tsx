@@ -1,0 +1,93 @@
+import { NativeSelect } from "@mantine/core";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { useSearchParams } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { CameAndWent, SideBySide } from "./Difference";
+import type { Doc } from "./draft";
+import type { Mark } from "./Ribbon";
+
+type Props = {
+  doc: Doc;
+  row: Schemas["ProcedureRow"];
+  onMarks: (marks: Map<string, Mark>) => void;
+  onShow: (stepId: string) => void;
+};
+
+const KIND: Record<string, string> = { added: "New", removed: "Gone", changed: "Changed", moved: "Moved" };
+
+/** What stands here against another version: what moved, and what that does to the verdict. */
+export function Compare({ doc, row, onMarks, onShow }: Props) {
+  const [params, setParams] = useSearchParams();
+  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const versions = (rows.data ?? []).filter((r) => r.id === row.id).sort((a, b) => b.version - a.version);
+  const older =
+    versions.find((r) => r.version < row.version) ?? versions.find((r) => r.version === row.version);
+  const against = Number(params.get("against")) || older?.version || row.version;
+  const found = useQuery({
+    queryKey: ["comparison", row.id, against, doc],
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.POST("/api/procedures/{id}/versions/{version}/comparison", {
+          params: { path: { id: row.id, version: against } },
+          body: doc,
+          signal,
+        }),
+      ),
+    placeholderData: (before) => before,
+  });
+  const d = found.data;
+  useEffect(() => {
+    onMarks(new Map(d?.steps.filter((s) => s.kind !== "removed").map((s) => [s.id, s.kind as Mark]) ?? []));
+  }, [d, onMarks]);
+  const name = (v: number) => (v === row.version ? `version ${v} as it is stored` : `version ${v}`);
+  return (
+    <section className="verdict" aria-label="Comparison">
+      <h2>Against another version</h2>
+      <NativeSelect
+        label="What stands here is held against"
+        value={String(against)}
+        data={versions.map((v) => ({
+          value: String(v.version),
+          label: `${name(v.version)}, ${v.state.toLowerCase()}`,
+        }))}
+        onChange={(e) => {
+          const next = new URLSearchParams(params);
+          next.set("against", e.currentTarget.value);
+          setParams(next, { replace: true });
+        }}
+      />
+      {found.isError && (
+        <p className="note stop" role="alert">
+          {message(found.error)}
+        </p>
+      )}
+      {!d && !found.isError && <p className="page-state">Comparing…</p>}
+      {d && (
+        <>
+          <SideBySide d={d} before={name(against)} now="here" />
+          {d.head.length > 0 && <p>Different in its head: {d.head.join(", ")}.</p>}
+          {d.steps.length === 0 && <p className="note">Every step is the same.</p>}
+          <ol className="differences steps">
+            {d.steps.map((s) => (
+              <li key={s.id} className={s.kind}>
+                <b>{KIND[s.kind]}</b>{" "}
+                {s.is !== undefined ? (
+                  <button type="button" className="link" onClick={() => onShow(s.id)}>
+                    {s.was !== undefined && s.was !== s.is ? `step ${s.was}, now ${s.is}` : `step ${s.is}`}
+                  </button>
+                ) : (
+                  `step ${s.was}`
+                )}
+                {s.parts.length > 0 && <span className="quiet"> ({s.parts.join(", ")})</span>}
+                {s.lineBefore && s.lineBefore !== s.lineNow && <del>{s.lineBefore}</del>}
+                {s.lineNow && s.lineBefore !== s.lineNow && <ins>{s.lineNow}</ins>}
+              </li>
+            ))}
+          </ol>
+          <CameAndWent d={d} onShow={onShow} />
+        </>
+      )}
+    </section>
+  );
+}
