@@ -6,6 +6,8 @@ import { useSession } from "./session";
 
 const SignIn = lazy(() => import("../signin/SignIn"));
 const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
+const MachineList = lazy(() => import("../machines/MachineList"));
+const Machine = lazy(() => import("../machines/Machine"));
 const OldText = lazy(() => import("../procedures/OldText"));
 const Workbench = lazy(() => import("../procedures/Workbench"));
 const RuleBook = lazy(() => import("../rulebook/RuleBook"));
@@ -68,6 +70,8 @@ const router = createBrowserRouter([
           {
             element: <Shell />,
             children: [
+              { path: "/machines", element: <MachineList /> },
+              { path: "/machines/:code", element: <Machine /> },
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/old-text", element: <OldText /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },

@@ -23,6 +23,7 @@ export function Shell() {
       <header className="bar">
         <span className="bar-name">Orthopur</span>
         <nav aria-label="Places">
+          <NavLink to="/machines">Machines</NavLink>
           <NavLink to="/procedures">Procedures</NavLink>
           <NavLink to="/floor">Floor</NavLink>
           <NavLink to="/logbook">Logbook</NavLink>

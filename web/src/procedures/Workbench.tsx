@@ -12,6 +12,7 @@ import {
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { PrintMenu } from "../app/PrintMenu";
 import { useClock, useSession } from "../app/session";
 import { Approve } from "./Approve";
 import { Compare } from "./Compare";
@@ -443,6 +444,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const onSelect = useCallback((s: string) => go({ step: s, show: "step" }), [go]);
 
   const stops = verdict?.stops ?? 0;
+  const paper = `/api/prints/procedures/${saved.row.id}/${saved.row.version}`;
   const unjudged = problems.length > 0 || trouble !== null || verdict === null;
   const approveText = stops > 0 ? `Approve (${stops} ${stops === 1 ? "stop" : "stops"} left)` : "Approve…";
   const stateWords =
@@ -458,6 +460,15 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           {sheet.code}, {stateWords}, from sheet {doc.sheetVersion}: {sheet.configuration}
         </p>
         <span className="grow" />
+        <PrintMenu
+          prints={[
+            ["Step cards, one a page", `${paper}/cards.pdf`],
+            ["Wall sheet", `${paper}/wall.pdf`],
+            ["Whole procedure with verdict and approval", `${paper}/whole.pdf`],
+            ["Lockout sheet of the machine", `/api/prints/machines/${sheet.code}/lockout.pdf`],
+            ["Brush chart of the machine", `/api/prints/machines/${sheet.code}/brushes.pdf`],
+          ]}
+        />
         {editable ? (
           <>
             <button

@@ -25,6 +25,13 @@ public record Configuration(Map<String, String> choices) {
         return new Configuration(choices);
     }
 
+    /** The same with another choice in one group. */
+    public Configuration with(String group, String option) {
+        Map<String, String> other = new java.util.TreeMap<>(choices);
+        other.put(group, option);
+        return new Configuration(other);
+    }
+
     /**
      * Whether something that stands under a condition is there.
      *

@@ -59,6 +59,14 @@ public final class Client {
         return send(get(path), null);
     }
 
+    /** A file as it comes. */
+    public byte[] bytes(String path) throws Exception {
+        return mvc.perform(get(path).session(session))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+    }
+
     public Answer post_(String path, String body) {
         return send(post(path), body);
     }

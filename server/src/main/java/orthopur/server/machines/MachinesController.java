@@ -4,14 +4,18 @@ import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
 import orthopur.formats.Site;
 import orthopur.machine.Check;
+import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Outline;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
+import orthopur.server.platform.Said;
+import orthopur.takeapart.TakeApartMap;
 
 @RestController
 @RequestMapping("/api")
@@ -107,6 +111,32 @@ class MachinesController {
                                                         .toList()))
                         .toList(),
                 s.outline());
+    }
+
+    /**
+     * The machine as it comes apart.
+     *
+     * @param fitted choices that differ from the fitted ones, as "group:option"
+     */
+    @GetMapping("/machines/{code}/map")
+    TakeApartMap map(
+            @PathVariable String code, @RequestParam(defaultValue = "") List<String> fitted) {
+        MachineSheet s = sheets.newest(code);
+        Configuration c = Configuration.fitted(s);
+        for (String choice : fitted) {
+            String[] two = choice.split(":", 2);
+            boolean known =
+                    two.length == 2
+                            && s.optionGroups().stream()
+                                    .filter(g -> g.id().equals(two[0]))
+                                    .flatMap(g -> g.options().stream())
+                                    .anyMatch(o -> o.id().equals(two[1]));
+            if (!known) {
+                throw Said.notFound("%s has no option \"%s\".".formatted(code, choice));
+            }
+            c = c.with(two[0], two[1]);
+        }
+        return TakeApartMap.of(s, c);
     }
 
     private static PartView view(Part p) {

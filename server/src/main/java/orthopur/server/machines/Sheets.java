@@ -7,7 +7,9 @@ import static orthopur.db.Tables.SITE_DOCUMENT;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
 import java.util.stream.Collectors;
@@ -22,6 +24,9 @@ import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.machine.SiteFit;
+import orthopur.quantity.Show;
+import orthopur.rulebook.PublicCodes;
+import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
 import orthopur.server.platform.Said;
 
@@ -52,6 +57,30 @@ public class Sheets {
         public Set<String> chemicalIds() {
             return chemicals.stream().map(Chemical::id).collect(Collectors.toSet());
         }
+    }
+
+    /** Figures that this site has changed, with reason and name. */
+    public List<String> overrides() {
+        RuleBook book = surroundings().context().book();
+        RuleBook shipped = PublicCodes.book();
+        Map<String, SiteBook.Change> last = new TreeMap<>();
+        siteBook.changes().forEach(c -> last.put(c.figure(), c));
+        List<String> all = new ArrayList<>();
+        last.forEach(
+                (id, c) -> {
+                    if (book.number(id) != shipped.number(id)) {
+                        all.add(
+                                "%s %s %s instead of %s (%s, %s)"
+                                        .formatted(
+                                                book.figure(id).title(),
+                                                Show.number(book.number(id)),
+                                                book.figure(id).unit(),
+                                                Show.number(shipped.number(id)),
+                                                c.reason(),
+                                                c.who()));
+                    }
+                });
+        return all;
     }
 
     /** The newest sheet of every machine, by code. */

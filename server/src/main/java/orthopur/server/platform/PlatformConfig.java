@@ -76,7 +76,13 @@ class PlatformConfig implements WebMvcConfigurer {
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
         for (String path :
-                List.of("/", "/{place:[^.]*}", "/procedures/**", "/floor/**", "/logbook/**")) {
+                List.of(
+                        "/",
+                        "/{place:[^.]*}",
+                        "/procedures/**",
+                        "/machines/**",
+                        "/floor/**",
+                        "/logbook/**")) {
             registry.addViewController(path).setViewName("forward:/index.html");
         }
     }

@@ -19,6 +19,7 @@ import org.jooq.DSLContext;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.coverage.Uncovered;
 import orthopur.db.tables.records.ProcedureVersionRecord;
@@ -142,6 +143,43 @@ public class Procedures {
                 sheets.newest(machine),
                 site.chemicals(),
                 vessels == null ? List.of() : vessels);
+    }
+
+    /**
+     * A version as it goes onto paper.
+     *
+     * @param lines each step in line notation, without its id
+     * @param overrides figures that this site has changed, in words
+     */
+    public record Printed(
+            Procedure procedure,
+            MachineSheet sheet,
+            Verdict verdict,
+            List<String> lines,
+            String state,
+            @Nullable String approvedBy,
+            @Nullable Long approvedAt,
+            @Nullable String reason,
+            List<String> overrides) {}
+
+    /** A version with its verdict of today. */
+    public Printed printed(String id, int version) {
+        ProcedureVersionRecord r = version(id, version);
+        Judged judged = judge(r.getDocument());
+        MachineSheet sheet = sheets.newest(judged.document().sheet());
+        Notation notation = notation(sheet.code());
+        return new Printed(
+                judged.procedure(),
+                sheet,
+                judged.verdict(),
+                judged.document().steps().stream()
+                        .map(s -> notation.line(s).replaceFirst("\\s#[a-z0-9-]+$", ""))
+                        .toList(),
+                r.getState(),
+                r.getApprovedBy(),
+                r.getApprovedAt(),
+                r.getApproveReason(),
+                sheets.overrides());
     }
 
     /** Takes every remedy that is proven to help, and says which. */

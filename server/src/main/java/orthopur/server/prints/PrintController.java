@@ -1,0 +1,214 @@
+package orthopur.server.prints;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.machine.Configuration;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Outline;
+import orthopur.machine.Part;
+import orthopur.machine.Surface;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+import orthopur.runthrough.SheetIndex;
+import orthopur.server.machines.Sheets;
+import orthopur.server.platform.Said;
+import orthopur.server.procedures.Procedures;
+import orthopur.takeapart.TakeApartMap;
+
+/** The pages as PDF. {@code paper} is A4 or letter. */
+@RestController
+@RequestMapping("/api/prints")
+class PrintController {
+    private final Sheets sheets;
+    private final Procedures procedures;
+    private final Paper paper;
+    private final Clock clock;
+
+    PrintController(Sheets sheets, Procedures procedures, Paper paper, Clock clock) {
+        this.sheets = sheets;
+        this.procedures = procedures;
+        this.paper = paper;
+        this.clock = clock;
+    }
+
+    /** Isolation points, how each is proved, and the order of making safe. */
+    @GetMapping("/machines/{code}/lockout.pdf")
+    ResponseEntity<byte[]> lockout(
+            @PathVariable String code,
+            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+        MachineSheet s = sheets.newest(code);
+        Map<String, Object> on = head(s);
+        on.put("energies", TakeApartMap.of(s, Configuration.fitted(s)).energies());
+        on.put("safe", s.safePosition());
+        return pdf(code + "-lockout", paper.print("lockout", Paper.Size.named(size), false, on));
+    }
+
+    /** A line of the brush chart. */
+    public record Brush(String part, String surface, String with, String minds) {}
+
+    /** Which brush for which bore and groove, and what each surface must not meet. */
+    @GetMapping("/machines/{code}/brushes.pdf")
+    ResponseEntity<byte[]> brushes(
+            @PathVariable String code,
+            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+        MachineSheet s = sheets.newest(code);
+        List<Brush> all = new ArrayList<>();
+        for (Part p : Configuration.fitted(s).of(s).parts()) {
+            for (Surface f : p.surfaces()) {
+                List<String> minds = new ArrayList<>();
+                f.limits().forEach(l -> minds.add(l.shown()));
+                if (f.wipe() != null) {
+                    minds.add("wiped " + f.wipe());
+                }
+                if (f.highest() != null) {
+                    minds.add("at most " + f.highest().shown());
+                }
+                all.add(
+                        new Brush(
+                                p.name(),
+                                f.name(),
+                                f.brush() == null ? "not stated on the sheet" : f.brush(),
+                                String.join("; ", minds)));
+            }
+        }
+        Map<String, Object> on = head(s);
+        on.put("brushes", all);
+        return pdf(code + "-brushes", paper.print("brushes", Paper.Size.named(size), false, on));
+    }
+
+    /**
+     * A step on paper.
+     *
+     * @param lit shapes of the machine's outline where it is done
+     */
+    public record PrintedStep(
+            int number,
+            String phase,
+            boolean first,
+            String verb,
+            String words,
+            @Nullable String because,
+            @Nullable String caution,
+            String figures,
+            @Nullable String option,
+            List<Shape> lit) {}
+
+    /** A shape of the outline, lit or not. */
+    public record Shape(String path, boolean lit) {}
+
+    /**
+     * One page of a procedure.
+     *
+     * @param what cards (one step a card), wall (all steps on few pages) or whole (with verdict,
+     *     approval and sources)
+     */
+    @GetMapping("/procedures/{id}/{version}/{what}.pdf")
+    ResponseEntity<byte[]> procedure(
+            @PathVariable String id,
+            @PathVariable int version,
+            @PathVariable String what,
+            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+        if (!Set.of("cards", "wall", "whole").contains(what)) {
+            throw Said.notFound("There is no print \"" + what + "\": cards, wall or whole.");
+        }
+        Procedures.Printed printed = procedures.printed(id, version);
+        MachineSheet sheet = printed.sheet();
+        Procedure p = printed.procedure();
+        Map<String, Object> on = head(sheet);
+        on.put("procedure", p);
+        on.put("version", version);
+        on.put("kind", p.kind().shown());
+        on.put("state", printed.state().toLowerCase(Locale.ROOT));
+        on.put("approvedBy", printed.approvedBy());
+        on.put("approvedAt", printed.approvedAt() == null ? null : at(printed.approvedAt()));
+        on.put("reason", printed.reason());
+        on.put("verdict", printed.verdict());
+        on.put("findings", printed.verdict().findings());
+        on.put("overrides", printed.overrides());
+        on.put("steps", steps(p, sheet, printed));
+        on.put("outline", sheet.outline());
+        return pdf(
+                id + "-" + version + "-" + what,
+                paper.print(what, Paper.Size.named(size), what.equals("cards"), on));
+    }
+
+    private static List<PrintedStep> steps(
+            Procedure p, MachineSheet sheet, Procedures.Printed printed) {
+        SheetIndex index = new SheetIndex(sheet);
+        List<PrintedStep> all = new ArrayList<>();
+        String before = "";
+        for (int i = 0; i < p.steps().size(); i++) {
+            Step s = p.steps().get(i);
+            String phase = printed.verdict().ribbon().steps().get(i).phase();
+            all.add(
+                    new PrintedStep(
+                            i + 1,
+                            phase,
+                            !phase.equals(before),
+                            s.action().verb(),
+                            s.words().isBlank() ? "(no words yet)" : s.words(),
+                            s.because(),
+                            s.caution(),
+                            printed.lines().get(i),
+                            s.when() == null ? null : s.when().replace("=", ": "),
+                            shapes(s, sheet.outline(), index)));
+            before = phase;
+        }
+        return all;
+    }
+
+    private static List<Shape> shapes(Step s, @Nullable Outline outline, SheetIndex index) {
+        if (outline == null) {
+            return List.of();
+        }
+        Set<String> lit = new java.util.HashSet<>();
+        for (String item : s.action().items()) {
+            int part = index.partNamed(item);
+            int surface = index.surfaceNamed(item);
+            if (part >= 0 || surface >= 0) {
+                lit.add(index.part(part >= 0 ? part : index.ownerOf(surface)).id());
+            }
+        }
+        return outline.shapes().stream()
+                .map(x -> new Shape(x.path(), lit.contains(x.part())))
+                .toList();
+    }
+
+    private Map<String, Object> head(MachineSheet s) {
+        Map<String, Object> on = new HashMap<>();
+        on.put("sheet", s);
+        on.put("site", sheets.surroundings().site().name());
+        on.put("printed", at(clock.millis()));
+        return on;
+    }
+
+    private String at(long millis) {
+        ZoneId zone = ZoneId.of(sheets.surroundings().site().zone());
+        return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
+                .format(Instant.ofEpochMilli(millis).atZone(zone));
+    }
+
+    private static ResponseEntity<byte[]> pdf(String name, byte[] content) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + name + ".pdf\"")
+                .body(content);
+    }
+}

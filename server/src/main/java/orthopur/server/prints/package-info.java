@@ -1,0 +1,5 @@
+/**
+ * What hangs on the wall and goes to the machine on paper: step cards, wall sheet, lockout sheet,
+ * brush chart, the whole procedure with its verdict and approval. PDF with the shipped font.
+ */
+package orthopur.server.prints;

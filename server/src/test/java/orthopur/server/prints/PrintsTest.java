@@ -1,0 +1,106 @@
+package orthopur.server.prints;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.server.Client;
+import orthopur.server.ServerTest;
+
+/** What stands on the paper, in which size and in which font. */
+@ServerTest
+class PrintsTest {
+    private static final String SLICER = "/api/prints/procedures/qk-sl1-end-of-shift/1/";
+    @Autowired MockMvc mvc;
+
+    private PDDocument print(String path) throws Exception {
+        return Loader.loadPDF(Client.ilse(mvc).bytes(path));
+    }
+
+    private static String text(PDDocument d) throws IOException {
+        return new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
+    }
+
+    @Test
+    void theLockoutSheetSaysWhereEachEnergyIsCutAndHowItIsProved() throws Exception {
+        try (PDDocument d = print("/api/prints/machines/QK-FL1/lockout.pdf")) {
+            String t = text(d);
+            assertTrue(t.contains("disconnect D4 at the back"), t);
+            assertTrue(t.contains("Press run and jog: nothing turns."), t);
+            assertTrue(t.contains("bleed knob under the table"), t);
+            assertTrue(t.contains("manual of the machine stand above"), t);
+        }
+    }
+
+    @Test
+    void aCardForEachStepWithItsWordsLarge() throws Exception {
+        try (PDDocument d = print(SLICER + "cards.pdf")) {
+            assertEquals(33, d.getNumberOfPages(), "one step a card");
+            assertTrue(text(d).contains("1 Prepare"), text(d).substring(0, 200));
+            PDPage first = d.getPage(0);
+            assertTrue(first.getMediaBox().getWidth() > first.getMediaBox().getHeight());
+        }
+    }
+
+    @Test
+    void theWholeProcedureHasItsVerdictAndItsApproval() throws Exception {
+        try (PDDocument d = print(SLICER + "whole.pdf?paper=letter")) {
+            String t = text(d);
+            assertTrue(t.contains("Approved by Ilse Varga"), t);
+            assertTrue(t.contains("0 STOP, 0 FIX"), t);
+            assertEquals(
+                    612, Math.round(d.getPage(0).getMediaBox().getWidth()), "letter is 612 pt");
+            assertEquals(List.of(), strangers(d));
+        }
+        try (PDDocument d = print("/api/prints/procedures/qk-sl1-draft/1/whole.pdf")) {
+            String t = text(d);
+            assertTrue(t.contains("Not approved.") && t.contains("STOP"), t);
+            assertEquals(595, Math.round(d.getPage(0).getMediaBox().getWidth()), "A4 is 595 pt");
+        }
+    }
+
+    @Test
+    void wallSheetAndBrushChart() throws Exception {
+        try (PDDocument d = print(SLICER + "wall.pdf")) {
+            assertTrue(d.getNumberOfPages() <= 4, d.getNumberOfPages() + " pages");
+            assertTrue(text(d).contains("Take apart"));
+        }
+        try (PDDocument d = print("/api/prints/machines/QK-SL1/brushes.pdf")) {
+            assertTrue(text(d).contains("Blade, back"));
+        }
+    }
+
+    @Test
+    void whatIsNotThereIsSaid() throws Exception {
+        Client ilse = Client.ilse(mvc);
+        assertEquals(404, ilse.read(SLICER + "poster.pdf").status());
+        assertEquals(404, ilse.read("/api/prints/machines/QK-ZZ9/lockout.pdf").status());
+        assertEquals(404, ilse.read("/api/prints/procedures/none/1/wall.pdf").status());
+    }
+
+    /**
+     * Fonts on the pages that are not the shipped one: such a page may look another way elsewhere.
+     */
+    private static List<String> strangers(PDDocument d) throws IOException {
+        List<String> names = new ArrayList<>();
+        for (PDPage page : d.getPages()) {
+            for (COSName name : page.getResources().getFontNames()) {
+                String font = page.getResources().getFont(name).getName();
+                if (!font.contains("Atkinson")) {
+                    names.add(font);
+                }
+            }
+        }
+        return names;
+    }
+}

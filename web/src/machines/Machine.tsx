@@ -1,0 +1,193 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams, useSearchParams } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { PrintMenu } from "../app/PrintMenu";
+import { useSession } from "../app/session";
+import { MapView } from "./MapView";
+import "./machines.css";
+
+/** One machine: how it comes apart, what each part is, what feeds it and where that is cut. */
+export default function Machine() {
+  const { code = "" } = useParams();
+  const session = useSession();
+  const [params, setParams] = useSearchParams();
+  const sheet = useQuery({
+    queryKey: ["sheet", code],
+    queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code } } })),
+  });
+  const fitted = params.getAll("fitted");
+  const map = useQuery({
+    queryKey: ["map", code, fitted],
+    queryFn: () =>
+      unwrap(api.GET("/api/machines/{code}/map", { params: { path: { code }, query: { fitted } } })),
+    placeholderData: (before) => before,
+  });
+  const picked = params.get("at");
+  const failed = [sheet, map].find((q) => q.isError);
+
+  function pick(id: string) {
+    const next = new URLSearchParams(params);
+    next.set("at", id);
+    setParams(next, { replace: true });
+  }
+
+  function choose(group: string, option: string) {
+    const next = new URLSearchParams(params);
+    next.delete("fitted");
+    for (const f of [...fitted.filter((x) => !x.startsWith(`${group}:`)), `${group}:${option}`]) {
+      next.append("fitted", f);
+    }
+    setParams(next, { replace: true });
+  }
+
+  if (failed) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>This machine cannot be shown</h1>
+        <p>{message(failed.error)}</p>
+        <Link className="btn" to="/machines">
+          All machines
+        </Link>
+      </main>
+    );
+  }
+  if (!sheet.data || !map.data) {
+    return <p className="page-state">Loading the machine…</p>;
+  }
+  const s = sheet.data;
+  const part = map.data.nodes.find((n) => n.id === picked);
+  const energy = map.data.energies.find((e) => e.id === picked);
+  return (
+    <main className="page machine">
+      <div className="page-head">
+        <h1>
+          {s.code} {s.name}
+        </h1>
+        <span className="grow" />
+        <PrintMenu
+          prints={[
+            ["Lockout sheet", `/api/prints/machines/${s.code}/lockout.pdf`],
+            ["Brush chart", `/api/prints/machines/${s.code}/brushes.pdf`],
+          ]}
+        />
+        {session.data?.role === "SUPERVISOR" && (
+          <Link className="btn" to={`/machines/${s.code}/sheet`}>
+            Edit the sheet
+          </Link>
+        )}
+      </div>
+      <p className="quiet">
+        Sheet version {s.version}: {s.configuration}
+      </p>
+      {s.options.length > 0 && (
+        <div className="machine-options">
+          {s.options.map((g) => (
+            <Switches key={g.id} group={g} fitted={fitted} onChoose={choose} />
+          ))}
+        </div>
+      )}
+      <div className="machine-body">
+        <section aria-label="Take-apart map" className="machine-map">
+          <h2>How it comes apart</h2>
+          <p className="quiet">
+            From left to right: what comes off first, to what never leaves. Pick a part.
+          </p>
+          <MapView map={map.data} picked={picked} lit={energy?.parts ?? []} onPick={pick} />
+          <ul className="map-legend" aria-label="Legend">
+            <li>
+              <span className="map-key contact" /> touches food
+            </li>
+            <li>
+              <span className="map-key guard" /> guard
+            </li>
+            <li>
+              <span className="map-key aside" /> moves aside
+            </li>
+            <li>
+              <b aria-hidden="true">△</b> can hurt
+            </li>
+          </ul>
+          <h2>What feeds it, and where that is cut</h2>
+          <ul className="machine-energies">
+            {map.data.energies.map((e) => (
+              <li key={e.id}>
+                <button
+                  type="button"
+                  className="link"
+                  aria-pressed={picked === e.id}
+                  onClick={() => pick(e.id)}
+                >
+                  {e.name}
+                </button>
+                <ul>
+                  {e.sentences.map((t) => (
+                    <li key={t}>{t}</li>
+                  ))}
+                </ul>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <aside className="machine-part" aria-live="polite" aria-label="Part">
+          {part ? (
+            <Detail title={part.name} sentences={part.sentences} more={part.surfaces} />
+          ) : energy ? (
+            <Detail title={energy.name} sentences={energy.sentences} more={[]} />
+          ) : (
+            <p className="quiet">Pick a part or an energy: what it is, what to mind, where it goes.</p>
+          )}
+        </aside>
+      </div>
+    </main>
+  );
+}
+
+type SwitchProps = {
+  group: Schemas["OptionView"];
+  fitted: string[];
+  onChoose: (group: string, option: string) => void;
+};
+
+function Switches({ group, fitted, onChoose }: SwitchProps) {
+  const chosen = fitted.find((f) => f.startsWith(`${group.id}:`))?.split(":")[1] ?? group.fitted;
+  return (
+    <fieldset className="switches">
+      <legend>{group.name}</legend>
+      {group.choices.map((o) => (
+        <label key={o.id}>
+          <input
+            type="radio"
+            name={group.id}
+            checked={chosen === o.id}
+            onChange={() => onChoose(group.id, o.id)}
+          />
+          {o.name}
+          {o.id === group.fitted && <span className="quiet"> (fitted)</span>}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+function Detail({ title, sentences, more }: { title: string; sentences: string[]; more: string[] }) {
+  return (
+    <>
+      <h2>{title}</h2>
+      <ul className="sentences">
+        {sentences.map((t) => (
+          <li key={t}>{t}</li>
+        ))}
+      </ul>
+      {more.length > 0 && (
+        <>
+          <h3>Its surfaces</h3>
+          <ul className="sentences">
+            {more.map((t) => (
+              <li key={t}>{t}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { api, message, unwrap } from "../api/client";
+import { useSession } from "../app/session";
+import "./machines.css";
+
+/** The machines of the site, and what is written for each. */
+export default function MachineList() {
+  const session = useSession();
+  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const bare = useQuery({ queryKey: ["uncovered"], queryFn: () => unwrap(api.GET("/api/uncovered")) });
+  const written = (code: string) => {
+    const approved = (rows.data ?? []).filter((r) => r.machine === code && r.state === "APPROVED");
+    return approved.length === 0 ? "nothing approved yet" : approved.map((r) => r.title).join("; ");
+  };
+  return (
+    <main className="page">
+      <div className="page-head">
+        <h1>Machines</h1>
+        <span className="grow" />
+        {session.data?.role === "SUPERVISOR" && (
+          <Link className="btn main" to="/machines/new/sheet">
+            New machine…
+          </Link>
+        )}
+      </div>
+      {machines.isPending && <p className="page-state">Loading…</p>}
+      {machines.isError && (
+        <p className="note stop" role="alert">
+          {message(machines.error)}
+        </p>
+      )}
+      {machines.data?.length === 0 && (
+        <p className="page-state">No machine yet. Its sheet comes first; everything else is made from it.</p>
+      )}
+      <ul className="machine-shelf">
+        {(machines.data ?? []).map((m) => {
+          const open = bare.data?.find((b) => b.code === m.code)?.items.length ?? 0;
+          return (
+            <li key={m.code}>
+              <Link to={`/machines/${m.code}`}>
+                <span className="machine-code">{m.code}</span>
+                <span className="machine-name">{m.name}</span>
+              </Link>
+              <span>
+                {m.room}, sheet version {m.version}
+              </span>
+              <span>{written(m.code)}</span>
+              <span className={open > 0 ? "machine-open" : "quiet"}>
+                {open > 0 ? `${open} on the sheet that nothing covers` : "all that is due is covered"}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </main>
+  );
+}

@@ -1,0 +1,84 @@
+import ELK from "elkjs/lib/elk.bundled.js";
+import { useEffect, useState } from "react";
+import type { Schemas } from "../api/client";
+import { asked, type Drawn, drawn } from "./layout";
+
+type Props = {
+  map: Schemas["TakeApartMap"];
+  picked: string | null;
+  /** Parts that the picked energy reaches. */
+  lit: string[];
+  onPick: (id: string) => void;
+};
+
+const elk = new ELK();
+
+/** The parts in columns by the turn in which they come off, with a line from each to what it frees. */
+export function MapView({ map, picked, lit, onPick }: Props) {
+  const [d, setDrawn] = useState<Drawn | null>(null);
+  useEffect(() => {
+    let current = true;
+    elk.layout(asked(map)).then((answer) => {
+      if (current) {
+        setDrawn(drawn(answer));
+      }
+    });
+    return () => {
+      current = false;
+    };
+  }, [map]);
+  if (!d) {
+    return <p className="page-state">Laying it out…</p>;
+  }
+  return (
+    // Wider maps are scrolled, with the keyboard as well.
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolled region has to take the keyboard
+    <section className="map" aria-label="Parts" tabIndex={0}>
+      <div className="map-sheet" style={{ width: d.width, height: d.height }}>
+        <svg width={d.width} height={d.height} role="presentation">
+          {d.paths.map((p) => (
+            <path
+              key={`${p.front}>${p.back}`}
+              d={p.d}
+              className={picked === p.front || picked === p.back ? "frees near" : "frees"}
+            />
+          ))}
+        </svg>
+        {d.nodes.map((at) => {
+          const n = map.nodes.find((x) => x.id === at.id);
+          if (!n) {
+            return null;
+          }
+          const look = [
+            "map-part",
+            n.contact ? "contact" : "",
+            n.guard ? "guard" : "",
+            n.aside ? "aside" : "",
+            n.turn === undefined ? "stays" : "",
+            lit.includes(n.id) ? "lit" : "",
+          ];
+          return (
+            <button
+              key={n.id}
+              type="button"
+              className={look.filter(Boolean).join(" ")}
+              style={{ left: at.x, top: at.y, width: at.width, height: at.height }}
+              aria-pressed={picked === n.id}
+              onClick={() => onPick(n.id)}
+            >
+              {n.count > 1 && <span className="map-count">{n.count} × </span>}
+              {n.name}
+              {n.harms && <b aria-hidden="true"> △</b>}
+              <span className="sr-only">
+                {n.contact ? ", touches food" : ""}
+                {n.guard ? ", a guard" : ""}
+                {n.harms ? ", can hurt" : ""}
+                {n.turn === undefined ? ", stays on the machine" : `, comes off in turn ${n.turn + 1}`}
+              </span>
+            </button>
+          );
+        })}
+      </div>
+    </section>
+  );
+}

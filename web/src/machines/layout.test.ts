@@ -1,0 +1,45 @@
+import ELK from "elkjs/lib/elk.bundled.js";
+import { expect, test } from "vitest";
+import { asked, drawn } from "./layout";
+
+const node = (id: string, turn?: number) => ({
+  id,
+  name: id,
+  count: 1,
+  turn,
+  contact: false,
+  guard: false,
+  aside: false,
+  harms: false,
+  sentences: [],
+  surfaces: [],
+});
+
+test("what comes off first stands left, the body last, and no two lie on each other", async () => {
+  const map = {
+    nodes: [node("body"), node("seal", 2), node("hopper", 1), node("door", 0), node("tray", 0)],
+    edges: [
+      { front: "door", back: "hopper" },
+      { front: "hopper", back: "seal" },
+    ],
+    energies: [],
+  };
+  const d = drawn(await new ELK().layout(asked(map)));
+  const at = (id: string) => d.nodes.find((n) => n.id === id) ?? d.nodes[0];
+  expect(at("door").x).toBeLessThan(at("hopper").x);
+  expect(at("hopper").x).toBeLessThan(at("seal").x);
+  expect(at("seal").x).toBeLessThan(at("body").x);
+  expect(at("tray").x).toBeLessThan(at("hopper").x);
+  for (const a of d.nodes) {
+    for (const b of d.nodes) {
+      const apart =
+        a.id === b.id ||
+        a.x + a.width <= b.x ||
+        b.x + b.width <= a.x ||
+        a.y + a.height <= b.y ||
+        b.y + b.height <= a.y;
+      expect(apart, `${a.id} on ${b.id}`).toBe(true);
+    }
+  }
+  expect(d.paths).toHaveLength(2);
+});
