@@ -8,6 +8,7 @@ const SignIn = lazy(() => import("../signin/SignIn"));
 const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
 const MachineList = lazy(() => import("../machines/MachineList"));
 const Machine = lazy(() => import("../machines/Machine"));
+const SheetEditor = lazy(() => import("../sheets/SheetEditor"));
 const OldText = lazy(() => import("../procedures/OldText"));
 const Workbench = lazy(() => import("../procedures/Workbench"));
 const RuleBook = lazy(() => import("../rulebook/RuleBook"));
@@ -71,6 +72,7 @@ const router = createBrowserRouter([
             element: <Shell />,
             children: [
               { path: "/machines", element: <MachineList /> },
+              { path: "/machines/:code/sheet", element: <SheetEditor /> },
               { path: "/machines/:code", element: <Machine /> },
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/old-text", element: <OldText /> },

@@ -12,22 +12,12 @@ import {
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { begin, change, type History, redo, undo } from "../app/history";
 import { PrintMenu } from "../app/PrintMenu";
 import { useClock, useSession } from "../app/session";
 import { Approve } from "./Approve";
 import { Compare } from "./Compare";
-import {
-  applyEdits,
-  begin,
-  change,
-  type Doc,
-  type Edit,
-  freshId,
-  type History,
-  redo,
-  type Step,
-  undo,
-} from "./draft";
+import { applyEdits, type Doc, type Edit, freshId, type Step } from "./draft";
 import { LineField } from "./LineField";
 import { MendAll } from "./MendAll";
 import { Legend, type Mark, Ribbon } from "./Ribbon";
@@ -137,7 +127,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const editable = session.data?.role === "SUPERVISOR" && saved.row.state === "DRAFT";
 
   const [restored, setRestored] = useState(false);
-  const [history, setHistory] = useState<History>(() => {
+  const [history, setHistory] = useState<History<Doc>>(() => {
     if (
       view.row.state === "DRAFT" &&
       view.document.sheetVersion !== sheet.version &&

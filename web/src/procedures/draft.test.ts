@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { applyEdits, begin, change, type Doc, freshId, redo, type Step, splitQuantity, undo } from "./draft";
+import { begin, change, redo, undo } from "../app/history";
+import { applyEdits, type Doc, freshId, type Step, splitQuantity } from "./draft";
 
 const step = (id: string): Step => ({ id, action: "inspect" });
 const doc = (...ids: string[]): Doc => ({

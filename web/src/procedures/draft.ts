@@ -32,28 +32,6 @@ export function freshId(doc: Doc): string {
   return `s${n}`;
 }
 
-/** A document with its past and future. Typing on in one field is one step back. */
-export type History = { now: Doc; past: Doc[]; future: Doc[]; field: string | null };
-
-export const begin = (doc: Doc): History => ({ now: doc, past: [], future: [], field: null });
-
-export function change(h: History, next: Doc, field: string | null = null): History {
-  const same = field !== null && field === h.field;
-  return { now: next, past: same ? h.past : [...h.past, h.now].slice(-200), future: [], field };
-}
-
-export function undo(h: History): History {
-  const last = h.past.at(-1);
-  return last === undefined
-    ? h
-    : { now: last, past: h.past.slice(0, -1), future: [h.now, ...h.future], field: null };
-}
-
-export function redo(h: History): History {
-  const [next, ...rest] = h.future;
-  return next === undefined ? h : { now: next, past: [...h.past, h.now], future: rest, field: null };
-}
-
 /** Splits "62 mg/L" into number and unit; null where no number stands in front. Judges nothing. */
 export function splitQuantity(text: string): Schemas["Quantity"] | null {
   const m = /^\s*([-+]?\d*[.,]?\d+(?:[eE][-+]?\d+)?)\s*(.*?)\s*$/.exec(text);

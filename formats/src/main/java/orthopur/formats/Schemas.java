@@ -51,12 +51,23 @@ public final class Schemas {
                                         .getSchema(text(n)));
         List<Problem> problems = new ArrayList<>();
         for (com.networknt.schema.Error e : schema.validate(document)) {
-            String message = e.getMessage();
-            problems.add(
-                    new Problem(
-                            e.getInstanceLocation().toString(),
-                            Character.toUpperCase(message.charAt(0)) + message.substring(1) + "."));
+            problems.add(new Problem(e.getInstanceLocation().toString(), said(e)));
         }
         return problems;
+    }
+
+    /** In words for somebody who fills in a form; patterns are not for people. */
+    private static String said(com.networknt.schema.Error e) {
+        String message = e.getMessage();
+        if (message.contains("[A-Z0-9][A-Z0-9-]")) {
+            return "Use 1 to 20 capitals, numbers and dashes, for instance QK-SL1.";
+        }
+        if (message.contains("[a-z0-9][a-z0-9-]")) {
+            return "Use up to 60 small letters, numbers and dashes.";
+        }
+        if (message.startsWith("must be at least 1 characters")) {
+            return "It must not be empty.";
+        }
+        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".";
     }
 }

@@ -197,7 +197,13 @@ public class Procedures {
      * @param lost those that no longer pass, with the new findings in words
      */
     public record Effect(int approved, List<Lost> lost) {
-        public record Lost(String id, String title, int stops, int fixes, List<String> because) {}
+        public record Lost(String id, String title, int stops, int fixes, List<String> because) {
+            static Lost of(String id, String title, Verdict v, List<String> fresh) {
+                int stops = (int) roots(v).filter(f -> f.severity() == Severity.STOP).count();
+                return new Lost(
+                        id, title, stops, fresh.size() - Math.min(stops, fresh.size()), fresh);
+            }
+        }
     }
 
     /** Judges every approved procedure by another book; R6 is left aside, for it is the change. */
@@ -216,14 +222,43 @@ public class Procedures {
             Verdict v = Verifier.verify(a.procedure(), a.sheet(), other);
             List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
             if (!fresh.isEmpty()) {
-                int stops = (int) roots(v).filter(f -> f.severity() == Severity.STOP).count();
+                lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
+            }
+        }
+        return new Effect(rows.size(), lost);
+    }
+
+    /**
+     * Reads and judges every approved procedure of a machine by another sheet of it; R6 is left
+     * aside. A procedure that names what the other sheet does not have says so.
+     */
+    public Effect effect(MachineSheet other) {
+        List<Effect.Lost> lost = new ArrayList<>();
+        List<ApprovedRow> rows =
+                approved().stream().filter(r -> r.machine().equals(other.code())).toList();
+        Context now = sheets.surroundings().context();
+        for (ApprovedRow row : rows) {
+            Approved a = approvedVersion(row.id());
+            Set<String> before = told(Verifier.verify(a.procedure(), a.sheet(), now));
+            try {
+                Procedure p =
+                        ProcedureFormat.read(
+                                ProcedureFormat.document(a.procedure()),
+                                other,
+                                sheets.surroundings().chemicalIds());
+                Verdict v = Verifier.verify(p, other, now);
+                List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
+                if (!fresh.isEmpty()) {
+                    lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
+                }
+            } catch (FormatError e) {
                 lost.add(
                         new Effect.Lost(
                                 row.id(),
                                 row.title(),
-                                stops,
-                                fresh.size() - Math.min(stops, fresh.size()),
-                                fresh));
+                                0,
+                                0,
+                                e.problems().stream().map(Problem::message).distinct().toList()));
             }
         }
         return new Effect(rows.size(), lost);

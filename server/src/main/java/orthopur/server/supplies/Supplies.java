@@ -1,16 +1,13 @@
 package orthopur.server.supplies;
 
-import static orthopur.db.Tables.SITE_CHANGE;
-
-import java.time.Clock;
 import java.util.List;
-import org.jooq.DSLContext;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.server.machines.Sheets;
+import orthopur.server.machines.SiteLog;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
@@ -18,30 +15,14 @@ import orthopur.server.platform.Said;
 /** Changes chemicals and vessels: signed, and kept with what stood there before. */
 @Service
 public class Supplies {
-    private final DSLContext db;
+    private final SiteLog log;
     private final Sheets sheets;
     private final Accounts accounts;
-    private final Clock clock;
 
-    Supplies(DSLContext db, Sheets sheets, Accounts accounts, Clock clock) {
-        this.db = db;
+    Supplies(SiteLog log, Sheets sheets, Accounts accounts) {
+        this.log = log;
         this.sheets = sheets;
         this.accounts = accounts;
-        this.clock = clock;
-    }
-
-    /**
-     * One change.
-     *
-     * @param what the product's id, or "vessels"
-     */
-    public record SupplyChange(String what, String who, long at) {}
-
-    /** Every change there ever was, newest first. */
-    public List<SupplyChange> changes() {
-        return db.selectFrom(SITE_CHANGE)
-                .orderBy(SITE_CHANGE.SEQ.desc())
-                .fetch(r -> new SupplyChange(r.getWhat(), r.getWho(), r.getAt()));
     }
 
     @Transactional(noRollbackFor = Said.class)
@@ -54,7 +35,7 @@ public class Supplies {
         sign(person, pin);
         Chemical was = find(before, id);
         sheets.site(sheets.surroundings().site().write(), ChemicalsFormat.write(after));
-        keep(id, was == null ? null : ChemicalsFormat.one(was), document, person);
+        log.keep(id, was == null ? null : ChemicalsFormat.one(was), document, person.name());
     }
 
     @Transactional(noRollbackFor = Said.class)
@@ -63,7 +44,7 @@ public class Supplies {
         String after = s.site().withVessels(list).write();
         sign(person, pin);
         sheets.site(after, ChemicalsFormat.write(s.chemicals()));
-        keep("vessels", s.site().vesselList(), list, person);
+        log.keep("vessels", s.site().vesselList(), list, person.name());
     }
 
     private static @Nullable Chemical find(List<Chemical> all, String id) {
@@ -75,15 +56,5 @@ public class Supplies {
             throw Said.forbidden("Only a supervisor changes chemicals and vessels.");
         }
         accounts.sign(person, pin);
-    }
-
-    private void keep(String what, @Nullable String before, String after, Person person) {
-        db.insertInto(SITE_CHANGE)
-                .set(SITE_CHANGE.WHAT, what)
-                .set(SITE_CHANGE.BEFORE, before)
-                .set(SITE_CHANGE.AFTER, after)
-                .set(SITE_CHANGE.WHO, person.name())
-                .set(SITE_CHANGE.AT, clock.millis())
-                .execute();
     }
 }

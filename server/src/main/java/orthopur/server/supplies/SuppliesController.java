@@ -17,6 +17,7 @@ import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.Site;
 import orthopur.quantity.Show;
 import orthopur.server.machines.Sheets;
+import orthopur.server.machines.SiteLog;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
@@ -26,9 +27,11 @@ import orthopur.server.procedures.Procedures;
 class SuppliesController {
     private final Sheets sheets;
     private final Supplies supplies;
+    private final SiteLog log;
     private final Procedures procedures;
 
-    SuppliesController(Sheets sheets, Supplies supplies, Procedures procedures) {
+    SuppliesController(Sheets sheets, Supplies supplies, Procedures procedures, SiteLog log) {
+        this.log = log;
         this.sheets = sheets;
         this.supplies = supplies;
         this.procedures = procedures;
@@ -112,8 +115,8 @@ class SuppliesController {
     }
 
     @GetMapping("/supplies/changes")
-    List<Supplies.SupplyChange> changes() {
-        return supplies.changes();
+    List<SiteLog.SiteChange> changes() {
+        return log.changes();
     }
 
     @GetMapping("/chemicals")

@@ -1,0 +1,119 @@
+package orthopur.server.sheets;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.formats.FormatError;
+import orthopur.formats.SheetFormat;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
+import orthopur.machine.SiteFit;
+import orthopur.server.machines.Sheets;
+import orthopur.server.machines.SiteLog;
+import orthopur.server.people.Accounts;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.server.procedures.Procedures;
+
+/** A sheet while it is written, and its next version when it is signed. */
+@RestController
+@RequestMapping("/api")
+class SheetsController {
+    private final Sheets sheets;
+    private final Procedures procedures;
+    private final Accounts accounts;
+    private final SiteLog log;
+
+    SheetsController(Sheets sheets, Procedures procedures, Accounts accounts, SiteLog log) {
+        this.sheets = sheets;
+        this.procedures = procedures;
+        this.accounts = accounts;
+        this.log = log;
+    }
+
+    /** The newest sheet as a file. */
+    @GetMapping(value = "/machines/{code}/sheet", produces = MediaType.APPLICATION_JSON_VALUE)
+    String sheet(@PathVariable String code) {
+        return SheetFormat.write(sheets.newest(code));
+    }
+
+    /**
+     * What a sheet would be like.
+     *
+     * @param problems what keeps it from being saved, by place
+     * @param effect on the approved procedures; null while there are problems
+     */
+    record Checked(List<Problem> problems, Procedures.@Nullable Effect effect) {}
+
+    /** Checks a sheet as it is written; nothing is saved. */
+    @PostMapping("/sheets/check")
+    Checked check(@RequestBody JsonNode document) {
+        try {
+            MachineSheet sheet = SheetFormat.read(document.toString());
+            List<Problem> unfit = SiteFit.check(sheet, sheets.surroundings().chemicals());
+            return unfit.isEmpty()
+                    ? new Checked(List.of(), procedures.effect(sheet))
+                    : new Checked(unfit, null);
+        } catch (FormatError e) {
+            return new Checked(e.problems(), null);
+        }
+    }
+
+    /** A sheet that is signed. */
+    record SignedSheet(JsonNode document, String pin) {}
+
+    record SavedSheet(String code, int version) {}
+
+    /**
+     * Saves the next version of a sheet; older ones stay.
+     *
+     * @param before the version it was written on; 0 for a new machine
+     */
+    @PutMapping("/machines/{code}/sheet")
+    @Transactional(noRollbackFor = Said.class)
+    public SavedSheet save(
+            @PathVariable String code,
+            @RequestHeader("If-Match") String before,
+            @RequestBody SignedSheet in,
+            @AuthenticationPrincipal Person person) {
+        if (!person.role().writes()) {
+            throw Said.forbidden("Only a supervisor writes machine sheets.");
+        }
+        if (!(in.document() instanceof ObjectNode document)) {
+            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, "The sheet has to be a JSON object.");
+        }
+        MachineSheet was =
+                sheets.all().stream().filter(s -> s.code().equals(code)).findFirst().orElse(null);
+        int newest = was == null ? 0 : was.version();
+        if (!before.replace("\"", "").equals(String.valueOf(newest))) {
+            throw Said.conflict(
+                    newest == 0
+                            ? "There is no machine " + code + " any more."
+                            : "There is a newer state: version %d of the sheet of %s was saved since."
+                                    .formatted(newest, code));
+        }
+        document.put("code", code).put("version", newest + 1);
+        MachineSheet sheet = SheetFormat.read(document.toString());
+        accounts.sign(person, in.pin());
+        sheets.add(sheet);
+        log.keep(
+                "sheet " + code,
+                was == null ? null : SheetFormat.write(was),
+                SheetFormat.write(sheet),
+                person.name());
+        return new SavedSheet(code, sheet.version());
+    }
+}

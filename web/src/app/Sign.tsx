@@ -1,0 +1,48 @@
+import { PasswordInput } from "@mantine/core";
+import type { UseMutationResult, UseQueryResult } from "@tanstack/react-query";
+import { useState } from "react";
+import { ApiProblem, message, type Schemas } from "../api/client";
+import { Effect } from "./Effect";
+
+type Props<T> = {
+  effect: UseQueryResult<Schemas["Effect"], Error>;
+  changed: boolean;
+  save: UseMutationResult<T, Error, string>;
+  onClose: () => void;
+};
+
+/** How every change of the site ends: what it does to what is approved, a PIN, and the signature. */
+export function Sign<T>({ effect, changed, save, onClose }: Props<T>) {
+  const [pin, setPin] = useState("");
+  const first = save.error instanceof ApiProblem ? save.error.fields[0]?.message : undefined;
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        save.mutate(pin);
+      }}
+    >
+      <Effect query={effect} changed={changed} />
+      <PasswordInput
+        label="PIN"
+        inputMode="numeric"
+        autoComplete="off"
+        value={pin}
+        onChange={(e) => setPin(e.currentTarget.value)}
+      />
+      {save.isError && (
+        <p className="note stop" role="alert">
+          {first ?? message(save.error)}
+        </p>
+      )}
+      <div className="dialog-row">
+        <button className="btn main" type="submit" disabled={!changed || pin === "" || save.isPending}>
+          Sign and save
+        </button>
+        <button className="btn" type="button" onClick={onClose}>
+          Leave it
+        </button>
+      </div>
+    </form>
+  );
+}
