@@ -9,6 +9,7 @@ const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
 const MachineList = lazy(() => import("../machines/MachineList"));
 const Machine = lazy(() => import("../machines/Machine"));
 const SheetEditor = lazy(() => import("../sheets/SheetEditor"));
+const People = lazy(() => import("../people/People"));
 const OldText = lazy(() => import("../procedures/OldText"));
 const Workbench = lazy(() => import("../procedures/Workbench"));
 const RuleBook = lazy(() => import("../rulebook/RuleBook"));
@@ -79,6 +80,7 @@ const router = createBrowserRouter([
               { path: "/procedures/:id/:version", element: <Workbench /> },
               { path: "/rulebook", element: <RuleBook /> },
               { path: "/chemicals", element: <Chemicals /> },
+              { path: "/people", element: <People /> },
               { path: "/logbook", element: <RoundList /> },
               { path: "/logbook/:round", element: <RoundRecord /> },
             ],

@@ -29,6 +29,7 @@ export function Shell() {
           <NavLink to="/logbook">Logbook</NavLink>
           <NavLink to="/chemicals">Chemicals</NavLink>
           <NavLink to="/rulebook">Rule book</NavLink>
+          {session.data?.role === "SUPERVISOR" && <NavLink to="/people">People</NavLink>}
         </nav>
         <span className="bar-who">
           {session.data?.name}

@@ -58,6 +58,30 @@ public record Site(
     }
 
     /**
+     * The same site with another name, town, time zone or mains.
+     *
+     * @param head a JSON object of what is another
+     * @throws FormatError with every error by pointer
+     */
+    public Site withHead(String head) {
+        ObjectNode tree = (ObjectNode) Json.tree(Json.write(this));
+        com.fasterxml.jackson.databind.JsonNode other = Json.tree(head);
+        for (String field : List.of("name", "town", "zone", "mains")) {
+            if (other.has(field)) {
+                tree.set(field, other.get(field));
+            }
+        }
+        if (!java.time.ZoneId.getAvailableZoneIds().contains(tree.path("zone").asText())) {
+            throw new FormatError(
+                    "/zone",
+                    "There is no time zone \""
+                            + tree.path("zone").asText()
+                            + "\"; for instance Europe/London.");
+        }
+        return read(tree.toString());
+    }
+
+    /**
      * The same site with other vessels.
      *
      * @param list a JSON list of them

@@ -50,6 +50,11 @@ public final class Client {
         }
     }
 
+    /** A text as it stands inside a JSON document. */
+    public static String text(String plain) throws java.io.IOException {
+        return JSON.writeValueAsString(plain);
+    }
+
     /** Text as a tree. */
     public static JsonNode json(String text) throws java.io.IOException {
         return JSON.readTree(text);

@@ -79,7 +79,7 @@ public class Accounts {
     public Person signIn(String name, String password) {
         Optional<AccountRecord> found =
                 db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(name.strip())).fetchOptional();
-        if (found.isEmpty()) {
+        if (found.isEmpty() || found.get().getLeftAt() != null) {
             // Takes as long as a wrong password, so that names cannot be guessed by the clock.
             encoder.encode(password);
             throw wrong("Name and password do not match.");
@@ -100,7 +100,16 @@ public class Accounts {
     public void sign(Person person, String pin) {
         AccountRecord a =
                 db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq((int) person.id())).fetchSingle();
+        if (a.getLeftAt() != null) {
+            throw Said.forbidden(a.getName() + " has left and signs nothing any more.");
+        }
         prove(a, pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
+    }
+
+    /** Whether somebody who is signed in still belongs to the site. */
+    public boolean belongs(Person person) {
+        return db.fetchExists(
+                ACCOUNT, ACCOUNT.ID.eq((int) person.id()).and(ACCOUNT.LEFT_AT.isNull()));
     }
 
     private Person prove(AccountRecord a, String secret, String hash, String otherwise) {

@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
@@ -39,14 +40,22 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts)
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository contexts, Accounts accounts)
             throws Exception {
         return http.authorizeHttpRequests(
                         a ->
                                 a.requestMatchers("/api/session", "/api/openapi", "/api/schemas/**")
                                         .permitAll()
                                         .requestMatchers("/api/**")
-                                        .authenticated()
+                                        // Somebody who left is out at once, not at the next
+                                        // sign-in.
+                                        .access(
+                                                (who, x) ->
+                                                        new AuthorizationDecision(
+                                                                who.get().getPrincipal()
+                                                                                instanceof Person p
+                                                                        && accounts.belongs(p)))
                                         .anyRequest()
                                         .permitAll())
                 .securityContext(s -> s.securityContextRepository(contexts))

@@ -22,10 +22,10 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.machine.SiteFit;
 import orthopur.server.machines.Sheets;
-import orthopur.server.machines.SiteLog;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Procedures;
 
 /** A sheet while it is written, and its next version when it is signed. */

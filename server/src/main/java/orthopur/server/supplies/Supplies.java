@@ -7,10 +7,10 @@ import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.server.machines.Sheets;
-import orthopur.server.machines.SiteLog;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
 
 /** Changes chemicals and vessels: signed, and kept with what stood there before. */
 @Service
@@ -47,13 +47,23 @@ public class Supplies {
         log.keep("vessels", s.site().vesselList(), list, person.name());
     }
 
+    /** Changes name, town, time zone and mains of the site. */
+    @Transactional(noRollbackFor = Said.class)
+    public void head(String document, String pin, Person person) {
+        Sheets.Surroundings s = sheets.surroundings();
+        String after = s.site().withHead(document).write();
+        sign(person, pin);
+        sheets.site(after, ChemicalsFormat.write(s.chemicals()));
+        log.keep("site", s.site().write(), after, person.name());
+    }
+
     private static @Nullable Chemical find(List<Chemical> all, String id) {
         return all.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
     }
 
     private void sign(Person person, String pin) {
         if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor changes chemicals and vessels.");
+            throw Said.forbidden("Only a supervisor changes chemicals, vessels and the site.");
         }
         accounts.sign(person, pin);
     }

@@ -17,9 +17,9 @@ import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.Site;
 import orthopur.quantity.Show;
 import orthopur.server.machines.Sheets;
-import orthopur.server.machines.SiteLog;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Procedures;
 
 @RestController
@@ -112,6 +112,25 @@ class SuppliesController {
     @PutMapping("/vessels")
     void saveVessels(@RequestBody Signed in, @AuthenticationPrincipal Person person) {
         supplies.vessels(in.document(), in.pin(), person);
+    }
+
+    /** Name, town, time zone and mains of the site, as in its file. */
+    @GetMapping(value = "/site/file", produces = "application/json")
+    String siteFile() {
+        return sheets.surroundings().site().write();
+    }
+
+    /** What other mains do to what is approved. */
+    @PostMapping("/site/effect")
+    Procedures.Effect siteEffect(@RequestBody Proposed in) {
+        Sheets.Surroundings s = sheets.surroundings();
+        Site other = s.site().withHead(in.document());
+        return procedures.effect(other.context(s.context().book(), s.chemicals()));
+    }
+
+    @PutMapping("/site")
+    void saveSite(@RequestBody Signed in, @AuthenticationPrincipal Person person) {
+        supplies.head(in.document(), in.pin(), person);
     }
 
     @GetMapping("/supplies/changes")

@@ -1,4 +1,4 @@
-package orthopur.server.machines;
+package orthopur.server.platform;
 
 import static orthopur.db.Tables.SITE_CHANGE;
 

@@ -1,0 +1,175 @@
+package orthopur.server.people;
+
+import static orthopur.db.Tables.ACCOUNT;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.jooq.DSLContext;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import orthopur.Nullable;
+import orthopur.db.tables.records.AccountRecord;
+import orthopur.server.people.PeopleController.ChangedPerson;
+import orthopur.server.people.PeopleController.NewPerson;
+import orthopur.server.people.PeopleController.PersonView;
+import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
+
+/** Makes and changes accounts: signed, and kept in the log without any secret. */
+@Service
+class People {
+    private static final int LONGEST_NAME = 60;
+    private static final int LEAST_PASSWORD = 8;
+    private static final int MOST_PASSWORD = 100;
+    private static final int MOST_YEARS_TO_18 = 6;
+
+    private final DSLContext db;
+    private final Accounts accounts;
+    private final PasswordEncoder encoder;
+    private final SiteLog log;
+    private final Clock clock;
+
+    People(DSLContext db, Accounts accounts, PasswordEncoder encoder, SiteLog log, Clock clock) {
+        this.db = db;
+        this.accounts = accounts;
+        this.encoder = encoder;
+        this.log = log;
+        this.clock = clock;
+    }
+
+    List<PersonView> all() {
+        return db.selectFrom(ACCOUNT).orderBy(ACCOUNT.NAME).fetch(this::view);
+    }
+
+    private PersonView view(AccountRecord a) {
+        LocalDate from = a.getAdultFrom() == null ? null : LocalDate.parse(a.getAdultFrom());
+        return new PersonView(
+                a.getId(),
+                a.getName(),
+                Role.valueOf(a.getRole()),
+                from == null || !from.isAfter(accounts.today()) ? null : from,
+                a.getLeftAt() != null);
+    }
+
+    @Transactional(noRollbackFor = Said.class)
+    public PersonView create(NewPerson in, Person by) {
+        String name = in.name() == null ? "" : in.name().strip();
+        List<String> wrong = new ArrayList<>();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            wrong.add("The name has 1 to " + LONGEST_NAME + " letters.");
+        }
+        if (in.role() == null) {
+            wrong.add("Choose a role.");
+        }
+        check(in.password(), in.pin(), in.adultFrom(), wrong);
+        refuse(wrong);
+        accounts.sign(by, in.signature());
+        if (db.fetchExists(ACCOUNT, ACCOUNT.NAME.equalIgnoreCase(name))) {
+            throw Said.conflict("There is an account of " + name + " already.");
+        }
+        accounts.create(name, in.role(), in.password(), in.pin(), in.adultFrom());
+        AccountRecord made = db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(name)).fetchSingle();
+        log.keep("person " + name, null, said(made), by.name());
+        return view(made);
+    }
+
+    @Transactional(noRollbackFor = Said.class)
+    public PersonView change(int id, ChangedPerson in, Person by) {
+        AccountRecord a =
+                db.selectFrom(ACCOUNT)
+                        .where(ACCOUNT.ID.eq(id))
+                        .fetchOptional()
+                        .orElseThrow(() -> Said.notFound("There is no such account."));
+        List<String> wrong = new ArrayList<>();
+        check(
+                in.password() == null ? "unchanged" : in.password(),
+                in.pin() == null ? "0000" : in.pin(),
+                in.adultFrom(),
+                wrong);
+        boolean supervises = in.role() == Role.SUPERVISOR && !in.left();
+        if (!supervises && lastSupervisor(a)) {
+            wrong.add(
+                    a.getName()
+                            + " is the only supervisor left; somebody has to be able to write and approve.");
+        }
+        refuse(wrong);
+        accounts.sign(by, in.signature());
+        String before = said(a);
+        a.setRole(in.role().name());
+        a.setAdultFrom(in.adultFrom() == null ? null : in.adultFrom().toString());
+        a.setLeftAt(
+                !in.left()
+                        ? null
+                        : a.getLeftAt() == null ? Long.valueOf(clock.millis()) : a.getLeftAt());
+        if (in.password() != null) {
+            a.setPasswordHash(encoder.encode(in.password()));
+        }
+        if (in.pin() != null) {
+            a.setPinHash(encoder.encode(in.pin()));
+        }
+        if (in.password() != null || in.pin() != null) {
+            a.setFailed(0);
+            a.setLockedUntil(0L);
+        }
+        a.store();
+        log.keep(
+                "person " + a.getName(),
+                before,
+                said(a)
+                        + (in.password() == null ? "" : ", new password")
+                        + (in.pin() == null ? "" : ", new PIN"),
+                by.name());
+        return view(a);
+    }
+
+    private boolean lastSupervisor(AccountRecord a) {
+        return a.getRole().equals(Role.SUPERVISOR.name())
+                && a.getLeftAt() == null
+                && db.fetchCount(
+                                ACCOUNT,
+                                ACCOUNT.ROLE
+                                        .eq(Role.SUPERVISOR.name())
+                                        .and(ACCOUNT.LEFT_AT.isNull()))
+                        == 1;
+    }
+
+    private void check(
+            @Nullable String password,
+            @Nullable String pin,
+            @Nullable LocalDate adultFrom,
+            List<String> wrong) {
+        int letters = password == null ? 0 : password.length();
+        if (letters < LEAST_PASSWORD || letters > MOST_PASSWORD) {
+            wrong.add(
+                    "The password has %d to %d letters.".formatted(LEAST_PASSWORD, MOST_PASSWORD));
+        }
+        if (pin == null || !pin.matches("[0-9]{4,8}")) {
+            wrong.add("The PIN has 4 to 8 digits.");
+        }
+        LocalDate today = accounts.today();
+        if (adultFrom != null
+                && (!adultFrom.isAfter(today)
+                        || adultFrom.isAfter(today.plusYears(MOST_YEARS_TO_18)))) {
+            wrong.add(
+                    "The day of turning 18 lies after today, at most %d years; leave it empty for somebody of age."
+                            .formatted(MOST_YEARS_TO_18));
+        }
+    }
+
+    private static void refuse(List<String> wrong) {
+        if (!wrong.isEmpty()) {
+            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, String.join(" ", wrong));
+        }
+    }
+
+    /** As it goes into the log: no secret, and of the age only whether it is under 18. */
+    private static String said(AccountRecord a) {
+        return a.getRole()
+                + (a.getAdultFrom() == null ? "" : ", under 18")
+                + (a.getLeftAt() == null ? "" : ", left");
+    }
+}

@@ -1,0 +1,137 @@
+package orthopur.server.people;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.time.LocalDate;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.server.Client;
+import orthopur.server.Client.Answer;
+import orthopur.server.ServerTest;
+
+/** Accounts are made, changed and closed by a supervisor who signs for it. */
+@ServerTest
+class PeopleApiTest {
+    @Autowired MockMvc mvc;
+    @Autowired Accounts accounts;
+    private Client ilse;
+
+    @BeforeEach
+    void signIn() {
+        ilse = Client.ilse(mvc);
+    }
+
+    private Answer make(String name, String password, String pin, String adultFrom) {
+        return ilse.post_(
+                "/api/people",
+                """
+                {"name":"%s","role":"CREW","password":"%s","pin":"%s","adultFrom":%s,"signature":"4711"}"""
+                        .formatted(name, password, pin, adultFrom));
+    }
+
+    private JsonNode person(String name) {
+        for (JsonNode p : ilse.read("/api/people").body()) {
+            if (p.get("name").asText().equals(name)) {
+                return p;
+            }
+        }
+        throw new IllegalStateException(name);
+    }
+
+    private Answer change(String name, String fields) {
+        return ilse.put_(
+                "/api/people/" + person(name).get("id").asLong(),
+                "",
+                "{" + fields + ",\"signature\":\"4711\"}");
+    }
+
+    @Test
+    void somebodyNewSignsInAndIsOutAtOnceWhenTheyLeft() {
+        assertEquals(201, make("Oda Brill", "tarn-ferry-9", "5512", "null").status());
+        Client oda = new Client(mvc, "Oda Brill", "tarn-ferry-9");
+        assertEquals(200, oda.read("/api/procedures").status());
+        assertEquals(403, oda.read("/api/people").status());
+        assertEquals(200, change("Oda Brill", "\"role\":\"CREW\",\"left\":true").status());
+        assertEquals(403, oda.read("/api/procedures").status());
+        assertThrows(
+                IllegalStateException.class, () -> new Client(mvc, "Oda Brill", "tarn-ferry-9"));
+        assertTrue(person("Oda Brill").get("left").asBoolean());
+    }
+
+    @Test
+    void aNewPasswordAndPinReplaceTheOldOnesAndAreNotInTheLog() {
+        make("Lio Fenn", "tarn-ferry-1", "1111", "null");
+        assertEquals(
+                200,
+                change(
+                                "Lio Fenn",
+                                "\"role\":\"QA\",\"left\":false,\"password\":\"tarn-ferry-2\",\"pin\":\"2222\"")
+                        .status());
+        assertThrows(
+                IllegalStateException.class, () -> new Client(mvc, "Lio Fenn", "tarn-ferry-1"));
+        Client lio = new Client(mvc, "Lio Fenn", "tarn-ferry-2");
+        assertEquals("QA", lio.read("/api/session").body().get("role").asText());
+        JsonNode log = ilse.read("/api/supplies/changes").body();
+        assertEquals("person Lio Fenn", log.at("/0/what").asText());
+        assertFalse(log.toString().contains("tarn-ferry"));
+    }
+
+    @Test
+    void badInputNamesTheRangeAndMakesNobody() {
+        int before = ilse.read("/api/people").body().size();
+        String today = "\"" + accounts.today() + "\"";
+        Answer all = make(" ", "short", "12", today);
+        assertEquals(422, all.status());
+        for (String part : new String[] {"1 to 60", "8 to 100", "4 to 8 digits", "after today"}) {
+            assertTrue(all.detail().contains(part), all.detail());
+        }
+        LocalDate far = accounts.today().plusYears(7);
+        assertEquals(422, make("Oda Brill", "tarn-ferry-9", "5512", "\"" + far + "\"").status());
+        assertEquals(409, make("ilse varga", "tarn-ferry-9", "5512", "null").status());
+        assertEquals(before, ilse.read("/api/people").body().size());
+        assertEquals(403, Client.maren(mvc).post_("/api/people", "{\"name\":\"X\"}").status());
+    }
+
+    @Test
+    void theLastSupervisorStays() {
+        Answer a = change("Ilse Varga", "\"role\":\"CREW\",\"left\":false");
+        assertEquals(422, a.status());
+        assertTrue(a.detail().contains("only supervisor"), a.detail());
+    }
+
+    @Test
+    void harderWaterShowsItsEffectBeforeItIsSigned() throws Exception {
+        String hard =
+                """
+                {"mains":{"temperature":{"value":12,"unit":"°C"},
+                "hardness":{"value":2000,"unit":"mg/L"},"ph":{"value":7.6,"unit":"pH"}}}""";
+        String body = "{\"document\":" + Client.text(hard) + ",\"pin\":\"4711\"}";
+        Answer effect = ilse.post_("/api/site/effect", body);
+        assertEquals(200, effect.status(), effect.body().toString());
+        Answer zone =
+                ilse.put_(
+                        "/api/site",
+                        "",
+                        "{\"document\":"
+                                + Client.text("{\"zone\":\"Tarn\"}")
+                                + ",\"pin\":\"4711\"}");
+        assertEquals(422, zone.status());
+        assertTrue(zone.body().toString().contains("/zone"));
+        assertEquals(
+                200,
+                ilse.put_(
+                                "/api/site",
+                                "",
+                                "{\"document\":"
+                                        + Client.text("{\"town\":\"Tarn Ferry East\"}")
+                                        + ",\"pin\":\"4711\"}")
+                        .status());
+        assertEquals("Tarn Ferry East", ilse.read("/api/site/file").body().get("town").asText());
+    }
+}

@@ -1,0 +1,217 @@
+import { Checkbox, NativeSelect, PasswordInput, TextInput } from "@mantine/core";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { useFilters } from "../app/filters";
+import { useClock } from "../app/session";
+import { SiteForm } from "./SiteForm";
+import "./people.css";
+
+type PersonRow = Schemas["PersonView"];
+
+export const ROLES: { value: PersonRow["role"]; label: string }[] = [
+  { value: "SUPERVISOR", label: "supervisor: writes, approves, changes the site" },
+  { value: "CREW", label: "crew: carries out" },
+  { value: "QA", label: "quality: releases" },
+  { value: "AUDITOR", label: "auditor: reads only" },
+];
+
+/** Who works here and what they may do; the site itself; what was changed by whom. */
+export default function People() {
+  const people = useQuery({ queryKey: ["people"], queryFn: () => unwrap(api.GET("/api/people")) });
+  const changes = useQuery({
+    queryKey: ["supply-changes"],
+    queryFn: () => unwrap(api.GET("/api/supplies/changes")),
+  });
+  const [filter, set] = useFilters();
+  const clock = useClock();
+  const picked = people.data?.find((p) => String(p.id) === filter("person"));
+  if (people.isError) {
+    return (
+      <main className="page">
+        <h1>People and site</h1>
+        <p className="note stop" role="alert">
+          {message(people.error)}
+        </p>
+      </main>
+    );
+  }
+  return (
+    <main className="page">
+      <div className="page-head">
+        <h1>People and site</h1>
+        <span className="grow" />
+        <button className="btn main" type="button" onClick={() => set("person", "new")}>
+          New person…
+        </button>
+      </div>
+      {people.isPending && <p className="page-state">Loading…</p>}
+      <table className="table">
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">Role</th>
+            <th scope="col">Age</th>
+            <th scope="col">State</th>
+            <th scope="col">
+              <span className="sr-only">Actions</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {(people.data ?? []).map((p) => (
+            <tr key={p.id} className={p.left ? "person-left" : undefined}>
+              <th scope="row">{p.name}</th>
+              <td>{ROLES.find((r) => r.value === p.role)?.label}</td>
+              <td>{p.adultFrom ? `under 18 until ${p.adultFrom}` : "of age"}</td>
+              <td>{p.left ? "has left" : "works here"}</td>
+              <td>
+                <button
+                  className="btn small"
+                  type="button"
+                  aria-label={`Change ${p.name}`}
+                  onClick={() => set("person", String(p.id))}
+                >
+                  Change…
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <SiteForm />
+      <h2>What was changed</h2>
+      {changes.data?.length === 0 && <p className="quiet">Nothing yet since this site was set up.</p>}
+      <ul className="site-log">
+        {(changes.data ?? []).slice(0, 100).map((c, i) => (
+          <li key={`${c.at}-${i}`}>
+            <span>
+              {clock.day(c.at)} {clock.time(c.at)}
+            </span>
+            <b>{c.what}</b>
+            <span>by {c.who}</span>
+          </li>
+        ))}
+      </ul>
+      {(filter("person") === "new" || picked) && (
+        <EditPerson key={filter("person")} person={picked ?? null} onClose={() => set("person", "")} />
+      )}
+    </main>
+  );
+}
+
+function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [name, setName] = useState("");
+  const [role, setRole] = useState<PersonRow["role"]>(person?.role ?? "CREW");
+  const [adultFrom, setAdult] = useState(person?.adultFrom ?? "");
+  const [left, setLeft] = useState(person?.left ?? false);
+  const [password, setPassword] = useState("");
+  const [pin, setPin] = useState("");
+  const [signature, setSignature] = useState("");
+  const save = useMutation({
+    mutationFn: () =>
+      person
+        ? unwrap(
+            api.PUT("/api/people/{id}", {
+              params: { path: { id: person.id } },
+              body: {
+                role,
+                left,
+                adultFrom: adultFrom || undefined,
+                password: password || undefined,
+                pin: pin || undefined,
+                signature,
+              },
+            }),
+          )
+        : unwrap(
+            api.POST("/api/people", {
+              body: { name, role, password, pin, adultFrom: adultFrom || undefined, signature },
+            }),
+          ),
+    onSuccess: () => {
+      queries.invalidateQueries({ queryKey: ["people"] });
+      queries.invalidateQueries({ queryKey: ["supply-changes"] });
+      onClose();
+    },
+  });
+  return (
+    <Dialog title={person ? person.name : "A new person"} onClose={onClose}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          save.mutate();
+        }}
+      >
+        {!person && (
+          <TextInput
+            label="Name"
+            value={name}
+            maxLength={60}
+            required
+            onChange={(e) => setName(e.currentTarget.value)}
+          />
+        )}
+        <NativeSelect
+          label="Role"
+          data={ROLES}
+          value={role}
+          onChange={(e) => setRole(e.currentTarget.value as PersonRow["role"])}
+        />
+        <TextInput
+          type="date"
+          label="18 from"
+          description="Only for somebody under 18, and kept only until then. No date of birth is stored."
+          value={adultFrom}
+          onChange={(e) => setAdult(e.currentTarget.value)}
+        />
+        <PasswordInput
+          label={person ? "New password" : "Password"}
+          description={person ? "Leave it empty to keep the old one." : "8 to 100 letters"}
+          autoComplete="new-password"
+          value={password}
+          onChange={(e) => setPassword(e.currentTarget.value)}
+        />
+        <PasswordInput
+          label={person ? "New PIN" : "PIN to sign with"}
+          description={person ? "Leave it empty to keep the old one." : "4 to 8 digits"}
+          inputMode="numeric"
+          autoComplete="off"
+          value={pin}
+          onChange={(e) => setPin(e.currentTarget.value)}
+        />
+        {person && (
+          <Checkbox
+            label="Has left: signs in and signs nothing any more"
+            checked={left}
+            onChange={(e) => setLeft(e.currentTarget.checked)}
+          />
+        )}
+        <PasswordInput
+          label="Your own PIN, to sign this"
+          inputMode="numeric"
+          autoComplete="off"
+          required
+          withAsterisk={false}
+          value={signature}
+          onChange={(e) => setSignature(e.currentTarget.value)}
+        />
+        {save.isError && (
+          <p className="note stop" role="alert">
+            {message(save.error)}
+          </p>
+        )}
+        <div className="dialog-row">
+          <button className="btn main" type="submit" disabled={save.isPending}>
+            Sign and save
+          </button>
+          <button className="btn" type="button" onClick={onClose}>
+            Leave it
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
