@@ -3,6 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Suspense } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
 import { api, unwrap } from "../api/client";
+import { Palette } from "./Palette";
 import { useSession, useSite } from "./session";
 
 /** The desk: one bar of places in the order of the work, and who is here. */
@@ -39,6 +40,7 @@ export function Shell() {
           Sign out
         </button>
       </header>
+      <Palette />
       <Suspense fallback={<main className="page-state">Loading…</main>}>
         <Outlet />
       </Suspense>

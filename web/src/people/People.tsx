@@ -5,6 +5,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { useFilters } from "../app/filters";
 import { useClock } from "../app/session";
+import { SiteArchive } from "./SiteArchive";
 import { SiteForm } from "./SiteForm";
 import "./people.css";
 
@@ -81,6 +82,7 @@ export default function People() {
         </tbody>
       </table>
       <SiteForm />
+      <SiteArchive />
       <h2>What was changed</h2>
       {changes.data?.length === 0 && <p className="quiet">Nothing yet since this site was set up.</p>}
       <ul className="site-log">

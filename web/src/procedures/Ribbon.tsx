@@ -1,4 +1,6 @@
 import "./ribbon.css";
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef } from "react";
 import type { Schemas } from "../api/client";
 import type { Step } from "./draft";
@@ -27,6 +29,8 @@ type Props = {
   label: (action: string) => string;
   /** What became of a step against another version, by its id. */
   marks: Map<string, Mark>;
+  /** A step was dragged to the place of another; absent where nothing may be moved. */
+  onMove?: (from: string, to: string) => void;
 };
 
 export type Mark = "added" | "changed" | "moved";
@@ -110,6 +114,10 @@ export const Ribbon = memo(function Ribbon(p: Props) {
     }
   }, [picked]);
 
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
+  const idText = p.steps.map((s) => s.id).join("\n");
+  // The same list while a word is typed, so that the rows are not drawn anew.
+  const ids = useMemo(() => idText.split("\n"), [idText]);
   const worst = (stepId: string) =>
     severityRank.find((s) => p.findings.some((f) => f.stepId === stepId && f.severity === s));
 
@@ -137,42 +145,54 @@ export const Ribbon = memo(function Ribbon(p: Props) {
         </svg>
       </div>
       <div className="ribbon-body" style={{ height }}>
-        <ol className="ribbon-steps">
-          {rows.map((r) =>
-            r.kind === "phase" ? (
-              <li key={`phase-${r.first}`}>
-                <button
-                  className="phase"
-                  type="button"
-                  style={{ height: PHASE_ROW }}
-                  aria-expanded={!p.folded.has(r.phase)}
-                  onClick={() => p.onFold(r.phase)}
-                >
-                  <span aria-hidden="true">{p.folded.has(r.phase) ? "+" : "–"}</span> {r.phase}{" "}
-                  <span className="quiet">
-                    {r.first === r.last ? `step ${r.first + 1}` : `steps ${r.first + 1} to ${r.last + 1}`},{" "}
-                    {minutes(p.steps, r.first, r.last)} min
-                  </span>
-                </button>
-              </li>
-            ) : (
-              <StepRow
-                key={p.steps[r.index].id}
-                step={p.steps[r.index]}
-                number={r.index + 1}
-                selected={picked === p.steps[r.index].id}
-                worst={worst(p.steps[r.index].id)}
-                did={p.ribbon?.steps[r.index]?.sentence ?? ""}
-                mark={p.marks.get(p.steps[r.index].id)}
-                names={p.names}
-                label={p.label}
-                onSelect={p.onSelect}
-                onKey={p.onKey}
-                buttonRef={picked === p.steps[r.index].id ? current : null}
-              />
-            ),
-          )}
-        </ol>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={({ active, over }) => {
+            if (over && over.id !== active.id) {
+              p.onMove?.(String(active.id), String(over.id));
+            }
+          }}
+        >
+          <SortableContext items={ids} strategy={verticalListSortingStrategy} disabled={!p.onMove}>
+            <ol className="ribbon-steps">
+              {rows.map((r) =>
+                r.kind === "phase" ? (
+                  <li key={`phase-${r.first}`}>
+                    <button
+                      className="phase"
+                      type="button"
+                      style={{ height: PHASE_ROW }}
+                      aria-expanded={!p.folded.has(r.phase)}
+                      onClick={() => p.onFold(r.phase)}
+                    >
+                      <span aria-hidden="true">{p.folded.has(r.phase) ? "+" : "–"}</span> {r.phase}{" "}
+                      <span className="quiet">
+                        {r.first === r.last ? `step ${r.first + 1}` : `steps ${r.first + 1} to ${r.last + 1}`}
+                        , {minutes(p.steps, r.first, r.last)} min
+                      </span>
+                    </button>
+                  </li>
+                ) : (
+                  <StepRow
+                    key={p.steps[r.index].id}
+                    step={p.steps[r.index]}
+                    number={r.index + 1}
+                    selected={picked === p.steps[r.index].id}
+                    worst={worst(p.steps[r.index].id)}
+                    did={p.ribbon?.steps[r.index]?.sentence ?? ""}
+                    mark={p.marks.get(p.steps[r.index].id)}
+                    names={p.names}
+                    label={p.label}
+                    onSelect={p.onSelect}
+                    onKey={p.onKey}
+                    buttonRef={picked === p.steps[r.index].id ? current : null}
+                  />
+                ),
+              )}
+            </ol>
+          </SortableContext>
+        </DndContext>
         <Cloth ribbon={ribbon} mid={mid} height={height} lit={p.lit} />
       </div>
       <ul className="sr-only" aria-label="Life of each surface">
@@ -228,9 +248,16 @@ type StepRowProps = {
 };
 
 const StepRow = memo(function StepRow(p: StepRowProps) {
+  const drag = useSortable({ id: p.step.id });
+  const moved = drag.transform && `translateY(${Math.round(drag.transform.y)}px)`;
   const found = p.worst ? `, has a ${p.worst.toLowerCase()}` : "";
   return (
-    <li>
+    <li
+      ref={drag.setNodeRef}
+      className={drag.isDragging ? "dragged" : undefined}
+      style={moved ? { transform: moved } : undefined}
+      onPointerDown={(e) => drag.listeners?.onPointerDown?.(e)}
+    >
       <button
         ref={p.buttonRef}
         type="button"

@@ -11,15 +11,18 @@ import {
 } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
+import { type Command, useOffer } from "../app/commands";
 import { Dialog } from "../app/Dialog";
 import { begin, change, type History, redo, undo } from "../app/history";
 import { PrintMenu } from "../app/PrintMenu";
 import { useClock, useSession } from "../app/session";
 import { Approve } from "./Approve";
+import { Comments } from "./Comments";
 import { Compare } from "./Compare";
 import { applyEdits, type Doc, type Edit, freshId, type Step } from "./draft";
 import { LineField } from "./LineField";
 import { MendAll } from "./MendAll";
+import { Retire } from "./Retire";
 import { Legend, type Mark, Ribbon } from "./Ribbon";
 import { StepEditor } from "./StepEditor";
 import { VerdictPane } from "./VerdictPane";
@@ -41,6 +44,8 @@ const KEYS: [string, string][] = [
   ["f, Shift f", "next, previous finding"],
   ["p", "only what has a finding, all"],
   ["Ctrl S", "save"],
+  [".", "go or do anything by name; insert a step"],
+  ["drag", "move a step"],
   ["?", "this list"],
 ];
 
@@ -225,7 +230,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   );
   const [lit, setLit] = useState<Finding | null>(null);
   const [folded, setFolded] = useState<Set<string>>(new Set());
-  const [dialog, setDialog] = useState<"keys" | "approve" | "mend" | null>(null);
+  const [dialog, setDialog] = useState<"keys" | "approve" | "mend" | "retire" | null>(null);
   const [said, setSaid] = useState<{ text: string; stop: boolean } | null>(null);
 
   // Coming by an address, the step it names is brought into sight once the ribbon stands.
@@ -274,12 +279,12 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     [],
   );
 
-  function insertAfter(place: number, typed?: Step) {
+  function insertAfter(place: number, typed?: Step, edits = typed === undefined) {
     const id = freshId(doc);
     const steps = [...doc.steps];
     steps.splice(place + 1, 0, { minutes: 1, people: 1, ...(typed ?? { action: "inspect" }), id });
     put({ ...doc, steps });
-    go(typed ? { step: id } : { step: id, show: "step" });
+    go(edits ? { step: id, show: "step" } : { step: id });
   }
 
   function move(place: number, by: number) {
@@ -427,6 +432,63 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     }
   }
 
+  function offered(): Command[] {
+    const show: Command[] = (["verdict", "compare", "what-if"] as const).map((tab) => ({
+      id: `show-${tab}`,
+      name: `Show: ${tab.replace("-", " ")}`,
+      group: "Workbench",
+      run: () => go({ show: tab }),
+    }));
+    if (!editable) {
+      return show;
+    }
+    const does = (id: string, name: string, run: () => void) => ({ id, name, group: "Workbench", run });
+    return [
+      does("save", "Save", () => void save()),
+      does("undo", "Undo", () => setHistory(undo)),
+      does("redo", "Redo", () => setHistory(redo)),
+      ...show,
+      ...actions.map((a) => ({
+        id: `insert-${a.name}`,
+        name: `Insert: ${a.label}`,
+        group: "Insert after this step",
+        run: () => insertAfter(index < 0 ? doc.steps.length - 1 : index, { action: a.name } as Step, true),
+      })),
+    ];
+  }
+  const offer = useRef(offered);
+  offer.current = offered;
+  const [commands, setCommands] = useState<Command[]>([]);
+  // Names stay the same while a word is typed; what they do is looked up when they are done.
+  useEffect(() => {
+    const names = offer.current();
+    setCommands(
+      names.map((c) => ({
+        ...c,
+        run: () =>
+          offer
+            .current()
+            .find((now) => now.id === c.id)
+            ?.run(),
+      })),
+    );
+  }, [editable, actions]);
+  useOffer(commands);
+
+  const onMove = useCallback((from: string, to: string) => moveTo.current(from, to), []);
+  const moveTo = useRef((_from: string, _to: string) => {});
+  moveTo.current = (from, to) => {
+    const steps = doc.steps.filter((s) => s.id !== from);
+    const moved = doc.steps.find((s) => s.id === from);
+    const down = doc.steps.findIndex((s) => s.id === from) < doc.steps.findIndex((s) => s.id === to);
+    const place = steps.findIndex((s) => s.id === to);
+    if (moved && place >= 0) {
+      steps.splice(down ? place + 1 : place, 0, moved);
+      put({ ...doc, steps });
+      go({ step: from });
+    }
+  };
+
   // Stable for the rows, always the newest underneath.
   const ribbonKey = useRef(onRibbonKey);
   ribbonKey.current = onRibbonKey;
@@ -491,10 +553,17 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             </button>
           </>
         ) : (
-          <p className="quiet">
-            {saved.row.approvedBy &&
-              `approved by ${saved.row.approvedBy}, ${clock.day(saved.row.approvedAt ?? 0)} ${clock.time(saved.row.approvedAt ?? 0)}`}
-          </p>
+          <>
+            {session.data?.role === "SUPERVISOR" && saved.row.state === "APPROVED" && (
+              <button className="btn" type="button" onClick={() => setDialog("retire")}>
+                Retire…
+              </button>
+            )}
+            <p className="quiet">
+              {saved.row.approvedBy &&
+                `approved by ${saved.row.approvedBy}, ${clock.day(saved.row.approvedAt ?? 0)} ${clock.time(saved.row.approvedAt ?? 0)}`}
+            </p>
+          </>
         )}
       </div>
       {(said || restored) && (
@@ -578,6 +647,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               names={names}
               label={label}
               marks={tab === "compare" ? marks : NO_MARKS}
+              onMove={editable ? onMove : undefined}
             />
           )}
           {editable && (
@@ -645,21 +715,24 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             </div>
           )}
           {tab === "step" && step ? (
-            <StepEditor
-              key={step.id}
-              step={step}
-              number={index + 1}
-              actions={actions}
-              sheet={sheet}
-              chemicals={chemicals}
-              readOnly={!editable}
-              problems={problems.filter((x) => x.pointer.startsWith(`/steps/${index}/`))}
-              onChange={(next: Step, field) => {
-                const steps = [...doc.steps];
-                steps[index] = next;
-                put({ ...doc, steps }, field);
-              }}
-            />
+            <>
+              <StepEditor
+                key={step.id}
+                step={step}
+                number={index + 1}
+                actions={actions}
+                sheet={sheet}
+                chemicals={chemicals}
+                readOnly={!editable}
+                problems={problems.filter((x) => x.pointer.startsWith(`/steps/${index}/`))}
+                onChange={(next: Step, field) => {
+                  const steps = [...doc.steps];
+                  steps[index] = next;
+                  put({ ...doc, steps }, field);
+                }}
+              />
+              <Comments key={`said-${step.id}`} row={saved.row} stepId={step.id} />
+            </>
           ) : tab === "compare" ? (
             <Compare
               doc={doc}
@@ -723,6 +796,19 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             put(next);
             setLit(null);
             setSaid({ text: `Done: ${taken} remedies. Undo takes all of them back.`, stop: false });
+          }}
+        />
+      )}
+      {dialog === "retire" && (
+        <Retire
+          row={saved.row}
+          onClose={() => setDialog(null)}
+          onRetired={(next) => {
+            setDialog(null);
+            setSaved(next);
+            setSaid({ text: "Retired. No round is started from it any more.", stop: false });
+            queries.invalidateQueries({ queryKey: ["procedures"] });
+            queries.setQueryData(["procedure", next.row.id, String(next.row.version)], next);
           }}
         />
       )}

@@ -76,6 +76,16 @@ public final class Client {
         return send(post(path), body);
     }
 
+    /** Sends an archive, signed. */
+    public Answer archive(byte[] content, String pin) {
+        return send(
+                post("/api/archive")
+                        .contentType("application/zip")
+                        .header("X-Signature", pin)
+                        .content(content),
+                null);
+    }
+
     public Answer put_(String path, String revision, String body) {
         return send(put(path).header("If-Match", revision), body);
     }

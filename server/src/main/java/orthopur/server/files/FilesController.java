@@ -2,11 +2,13 @@ package orthopur.server.files;
 
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
@@ -20,10 +22,12 @@ import orthopur.server.procedures.Procedures;
 
 @RestController
 class FilesController {
+    private final Archive archive;
     private final Sheets sheets;
     private final Procedures procedures;
 
-    FilesController(Sheets sheets, Procedures procedures) {
+    FilesController(Sheets sheets, Procedures procedures, Archive archive) {
+        this.archive = archive;
         this.sheets = sheets;
         this.procedures = procedures;
     }
@@ -48,6 +52,26 @@ class FilesController {
         MachineSheet sheet = SheetFormat.read(text);
         sheets.add(sheet);
         return new Imported("sheet", sheet.code(), sheet.version(), sheet.name());
+    }
+
+    /** The whole site. */
+    @GetMapping(value = "/api/archive", produces = "application/zip")
+    ResponseEntity<byte[]> archive(@AuthenticationPrincipal Person person) {
+        if (!person.role().writes()) {
+            throw Said.forbidden("Only a supervisor takes the whole site out.");
+        }
+        return ResponseEntity.ok()
+                .header("Content-Disposition", "attachment; filename=\"orthopur-site.zip\"")
+                .body(archive.write());
+    }
+
+    /** Takes the archive of a site in, all of it or nothing. */
+    @PostMapping(value = "/api/archive", consumes = "application/zip")
+    Archive.TakenIn takeArchive(
+            @RequestBody byte[] content,
+            @RequestHeader("X-Signature") String pin,
+            @AuthenticationPrincipal Person person) {
+        return archive.read(content, pin, person);
     }
 
     @GetMapping(value = "/api/schemas/{name}", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -94,6 +94,14 @@ public class Sheets {
         return all;
     }
 
+    /** Every version of every sheet, by code and version. */
+    public List<MachineSheet> everyVersion() {
+        return db.select(SHEET.CODE, SHEET.VERSION)
+                .from(SHEET)
+                .orderBy(SHEET.CODE, SHEET.VERSION)
+                .fetch(r -> version(r.value1(), r.value2()));
+    }
+
     /**
      * @throws Said when there is no such machine
      */

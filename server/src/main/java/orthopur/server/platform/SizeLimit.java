@@ -16,22 +16,25 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class SizeLimit extends OncePerRequestFilter {
     private static final long MOST = 2_000_000;
+    private static final long MOST_OF_AN_ARCHIVE = 50_000_000;
 
     @Override
     protected void doFilterInternal(
             HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        long most = request.getRequestURI().equals("/api/archive") ? MOST_OF_AN_ARCHIVE : MOST;
         boolean unknownLength =
                 request.getContentLengthLong() < 0
                         && request.getHeader("Transfer-Encoding") != null;
-        if (request.getContentLengthLong() > MOST || unknownLength) {
+        if (request.getContentLengthLong() > most || unknownLength) {
             response.setStatus(413);
             response.setContentType("application/problem+json");
             String detail =
                     unknownLength
                             ? "The request does not say how long it is."
-                            : "The request has %.1f MB; allowed are 2 MB."
-                                    .formatted(request.getContentLengthLong() / 1e6);
+                            : "The request has %.1f MB; allowed are %d MB."
+                                    .formatted(
+                                            request.getContentLengthLong() / 1e6, most / 1_000_000);
             response.getOutputStream()
                     .write(
                             ("{\"title\":\"Too large\",\"status\":413,\"detail\":\""

@@ -2,12 +2,14 @@ package orthopur.server.procedures;
 
 import static org.jooq.impl.DSL.max;
 import static orthopur.db.Tables.PROCEDURE_VERSION;
+import static orthopur.db.Tables.STEP_COMMENT;
 
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -43,6 +45,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
 import orthopur.verdict.Mending;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
@@ -50,12 +53,17 @@ import orthopur.verdict.Verifier;
 /** Versions of procedures and what may be done with them. */
 @Service
 public class Procedures {
+    private static final int LEAST_REASON = 10;
+    private static final int LONGEST_COMMENT = 1_000;
+
     private final DSLContext db;
     private final Sheets sheets;
     private final Accounts accounts;
     private final Clock clock;
+    private final SiteLog log;
 
-    Procedures(DSLContext db, Sheets sheets, Accounts accounts, Clock clock) {
+    Procedures(DSLContext db, Sheets sheets, Accounts accounts, Clock clock, SiteLog log) {
+        this.log = log;
         this.db = db;
         this.sheets = sheets;
         this.accounts = accounts;
@@ -146,6 +154,63 @@ public class Procedures {
     }
 
     /**
+     * Takes an approved version out of use: the floor starts no round from it any more.
+     *
+     * @param reason at least 10 letters, kept in the log of the site
+     */
+    @Transactional(noRollbackFor = Said.class)
+    public ProcedureVersionRecord retire(
+            String id, int version, String pin, String reason, Person person) {
+        mayWrite(person);
+        if (reason == null || reason.strip().length() < LEAST_REASON) {
+            throw new Said(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "Write why it is retired, at least " + LEAST_REASON + " letters.");
+        }
+        ProcedureVersionRecord r = version(id, version);
+        if (!r.getState().equals("APPROVED")) {
+            throw Said.conflict("Version " + version + " is not approved, so it is not in use.");
+        }
+        accounts.sign(person, pin);
+        r.setState("RETIRED");
+        r.store();
+        log.keep("procedure " + id, "APPROVED", "RETIRED: " + reason.strip(), person.name());
+        return r;
+    }
+
+    /** What somebody said of a step. */
+    public record Comment(String stepId, String text, String who, long at) {}
+
+    /** Everything that was said of the steps of a version, in order. */
+    List<Comment> comments(String id, int version) {
+        version(id, version);
+        return db.selectFrom(STEP_COMMENT)
+                .where(STEP_COMMENT.PROCEDURE_ID.eq(id).and(STEP_COMMENT.VERSION.eq(version)))
+                .orderBy(STEP_COMMENT.SEQ)
+                .fetch(r -> new Comment(r.getStepId(), r.getText(), r.getWho(), r.getAt()));
+    }
+
+    /** Says something of a step; anybody who is signed in may. */
+    @Transactional
+    public void comment(String id, int version, String stepId, String text, Person person) {
+        String said = text == null ? "" : text.strip();
+        if (said.isEmpty() || said.length() > LONGEST_COMMENT) {
+            throw new Said(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "A comment has 1 to " + LONGEST_COMMENT + " letters.");
+        }
+        version(id, version);
+        db.insertInto(STEP_COMMENT)
+                .set(STEP_COMMENT.PROCEDURE_ID, id)
+                .set(STEP_COMMENT.VERSION, version)
+                .set(STEP_COMMENT.STEP_ID, stepId)
+                .set(STEP_COMMENT.TEXT, said)
+                .set(STEP_COMMENT.WHO, person.name())
+                .set(STEP_COMMENT.AT, clock.millis())
+                .execute();
+    }
+
+    /**
      * A version as it goes onto paper.
      *
      * @param lines each step in line notation, without its id
@@ -180,6 +245,81 @@ public class Procedures {
                 r.getApprovedAt(),
                 r.getApproveReason(),
                 sheets.overrides());
+    }
+
+    /** A version with everything that is kept of it. */
+    public record Stored(
+            String id,
+            int version,
+            String state,
+            String document,
+            String author,
+            long savedAt,
+            @Nullable String approvedBy,
+            @Nullable Long approvedAt,
+            @Nullable String approveReason) {
+        static Stored of(ProcedureVersionRecord r) {
+            return new Stored(
+                    r.getProcedureId(),
+                    r.getVersion(),
+                    r.getState(),
+                    r.getDocument(),
+                    r.getAuthor(),
+                    r.getSavedAt(),
+                    r.getApprovedBy(),
+                    r.getApprovedAt(),
+                    r.getApproveReason());
+        }
+    }
+
+    /** Every version of every procedure. */
+    public List<Stored> stored() {
+        return db.selectFrom(PROCEDURE_VERSION)
+                .orderBy(PROCEDURE_VERSION.PROCEDURE_ID, PROCEDURE_VERSION.VERSION)
+                .fetch(Stored::of);
+    }
+
+    /** Those that this site does not have; one that it has otherwise is a problem. */
+    public List<Stored> notYet(List<Stored> others, List<Problem> problems) {
+        Map<String, Stored> here = new HashMap<>();
+        stored().forEach(s -> here.put(s.id() + "@" + s.version(), s));
+        List<Stored> fresh = new ArrayList<>();
+        for (int i = 0; i < others.size(); i++) {
+            Stored other = others.get(i);
+            Stored mine = here.get(other.id() + "@" + other.version());
+            if (mine == null) {
+                fresh.add(other);
+            } else if (!mine.equals(other)) {
+                problems.add(
+                        new Problem(
+                                "/procedures.json/procedures/" + i,
+                                "Version %d of %s is another on this site."
+                                        .formatted(other.version(), other.id())));
+            }
+        }
+        return fresh;
+    }
+
+    /**
+     * Puts a version back as it was, judged anew.
+     *
+     * @throws FormatError when its document cannot be read
+     */
+    @Transactional
+    public void restore(Stored s) {
+        Judged judged = judge(s.document());
+        ProcedureVersionRecord r = db.newRecord(PROCEDURE_VERSION);
+        r.setProcedureId(s.id());
+        r.setVersion(s.version());
+        r.setState(s.state());
+        r.setRevision(1);
+        fill(r, judged, s.author());
+        r.setDocument(s.document());
+        r.setSavedAt(s.savedAt());
+        r.setApprovedBy(s.approvedBy());
+        r.setApprovedAt(s.approvedAt());
+        r.setApproveReason(s.approveReason());
+        r.store();
     }
 
     /** Takes every remedy that is proven to help, and says which. */

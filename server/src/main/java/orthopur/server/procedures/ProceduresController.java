@@ -141,6 +141,35 @@ class ProceduresController {
                 procedures.approve(id, version, in.revision(), in.pin(), in.reason(), person));
     }
 
+    record Retirement(String pin, String reason) {}
+
+    /** Takes an approved version out of use. */
+    @PostMapping("/procedures/{id}/versions/{version}/retirement")
+    ProcedureView retire(
+            @PathVariable String id,
+            @PathVariable int version,
+            @RequestBody Retirement in,
+            @AuthenticationPrincipal Person person) {
+        return ProcedureView.of(procedures.retire(id, version, in.pin(), in.reason(), person));
+    }
+
+    record NewComment(String stepId, String text) {}
+
+    @GetMapping("/procedures/{id}/versions/{version}/comments")
+    List<Procedures.Comment> comments(@PathVariable String id, @PathVariable int version) {
+        return procedures.comments(id, version);
+    }
+
+    @PostMapping("/procedures/{id}/versions/{version}/comments")
+    List<Procedures.Comment> comment(
+            @PathVariable String id,
+            @PathVariable int version,
+            @RequestBody NewComment in,
+            @AuthenticationPrincipal Person person) {
+        procedures.comment(id, version, in.stepId(), in.text(), person);
+        return procedures.comments(id, version);
+    }
+
     /**
      * What a draft is made for.
      *

@@ -69,6 +69,31 @@ class CompareApiTest {
                 ilse.post_("/api/procedures/none/versions/1/comparison", oven.toString()).status());
     }
 
+    /** Out of use with a reason and a signature; what was said of its steps stays with it. */
+    @Test
+    void anApprovedVersionIsRetiredAndItsCommentsStay() throws Exception {
+        String weekly = "/api/procedures/qk-ov1-weekly/versions/1";
+        assertEquals(422, comment(weekly, "").status());
+        assertEquals(200, comment(weekly, "The rack is too narrow.").status());
+        assertEquals(422, retire(weekly, "4711", "short").status());
+        assertEquals(401, retire(weekly, "0000", "Nobody bakes here now.").status());
+        assertEquals(200, retire(weekly, "4711", "Nobody bakes here now.").status());
+        assertEquals(409, retire(weekly, "4711", "Nobody bakes here now.").status());
+        assertEquals("RETIRED", ilse.read(weekly).body().at("/row/state").asText());
+        JsonNode said = ilse.read(weekly + "/comments").body();
+        assertEquals("The rack is too narrow.", said.at("/0/text").asText());
+        assertEquals("Ilse Varga", said.at("/0/who").asText());
+    }
+
+    private Answer comment(String version, String text) {
+        return ilse.post_(version + "/comments", "{\"stepId\":\"cool\",\"text\":\"" + text + "\"}");
+    }
+
+    private Answer retire(String version, String pin, String reason) {
+        return ilse.post_(
+                version + "/retirement", "{\"pin\":\"" + pin + "\",\"reason\":\"" + reason + "\"}");
+    }
+
     private Answer ask(String change) throws Exception {
         return ilse.post_("/api/what-if", "{\"document\":" + oven + ",\"change\":" + change + "}");
     }

@@ -1,0 +1,208 @@
+package orthopur.server.files;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import orthopur.formats.ChemicalsFormat;
+import orthopur.formats.FormatError;
+import orthopur.formats.SheetFormat;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.Accounts;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
+import orthopur.server.procedures.Procedures;
+
+/**
+ * The whole site in one archive: site, chemicals, every version of every sheet and procedure, and
+ * who approved what. Accounts and records are not in it. The same site makes the same bytes.
+ */
+@Service
+public class Archive {
+    private static final int MOST_FILES = 5_000;
+    private static final long MOST_BYTES = 50_000_000;
+    private static final LocalDateTime NO_TIME = LocalDateTime.of(1980, 1, 1, 0, 0);
+    private static final Pattern SHEET = Pattern.compile("machines/[A-Z0-9-]+/[0-9]+\\.json");
+    private static final String VERSIONS = "procedures.json";
+
+    private final Sheets sheets;
+    private final Procedures procedures;
+    private final Accounts accounts;
+    private final SiteLog log;
+    private final ObjectMapper json;
+
+    Archive(
+            Sheets sheets,
+            Procedures procedures,
+            Accounts accounts,
+            SiteLog log,
+            ObjectMapper json) {
+        this.sheets = sheets;
+        this.procedures = procedures;
+        this.accounts = accounts;
+        this.log = log;
+        this.json = json;
+    }
+
+    /** What was taken in. */
+    record TakenIn(int sheets, int procedures) {}
+
+    /** All procedure versions of the archive. */
+    record Versions(List<Procedures.Stored> procedures) {}
+
+    byte[] write() {
+        Map<String, String> files = new TreeMap<>();
+        files.put("site.json", sheets.surroundings().site().write());
+        files.put("chemicals.json", ChemicalsFormat.write(sheets.surroundings().chemicals()));
+        for (MachineSheet s : sheets.everyVersion()) {
+            files.put(name(s), SheetFormat.write(s));
+        }
+        try {
+            files.put(
+                    VERSIONS,
+                    json.writerWithDefaultPrettyPrinter()
+                            .writeValueAsString(new Versions(procedures.stored())));
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+                for (Map.Entry<String, String> f : files.entrySet()) {
+                    ZipEntry e = new ZipEntry(f.getKey());
+                    e.setTimeLocal(NO_TIME);
+                    zip.putNextEntry(e);
+                    zip.write(f.getValue().getBytes(StandardCharsets.UTF_8));
+                    zip.closeEntry();
+                }
+            }
+            return bytes.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static String name(MachineSheet s) {
+        return "machines/" + s.code() + "/" + s.version() + ".json";
+    }
+
+    /**
+     * Takes an archive in: what is new is added, what is there has to be the same. All of it or
+     * nothing.
+     *
+     * @throws FormatError with everything that stands in the way
+     */
+    @Transactional(noRollbackFor = Said.class)
+    public TakenIn read(byte[] archive, String pin, Person person) {
+        if (!person.role().writes()) {
+            throw Said.forbidden("Only a supervisor takes in an archive.");
+        }
+        Map<String, String> files = files(archive);
+        List<Problem> problems = new ArrayList<>();
+        for (String needed : List.of("site.json", "chemicals.json", VERSIONS)) {
+            if (!files.containsKey(needed)) {
+                problems.add(new Problem("/" + needed, "The archive has no " + needed + "."));
+            }
+        }
+        refuse(problems);
+        List<MachineSheet> fresh = new ArrayList<>();
+        Map<String, String> known = new TreeMap<>();
+        sheets.everyVersion().forEach(s -> known.put(name(s), SheetFormat.write(s)));
+        for (Map.Entry<String, String> f : files.entrySet()) {
+            if (SHEET.matcher(f.getKey()).matches()) {
+                sheet(f.getKey(), f.getValue(), known, fresh, problems);
+            }
+        }
+        Versions versions = versions(files.get(VERSIONS), problems);
+        List<Procedures.Stored> added = procedures.notYet(versions.procedures(), problems);
+        refuse(problems);
+        accounts.sign(person, pin);
+        String before = sheets.surroundings().site().write();
+        sheets.site(files.get("site.json"), files.get("chemicals.json"));
+        fresh.forEach(sheets::add);
+        added.forEach(procedures::restore);
+        log.keep("archive", before, files.get("site.json"), person.name());
+        return new TakenIn(fresh.size(), added.size());
+    }
+
+    private static void sheet(
+            String name,
+            String text,
+            Map<String, String> known,
+            List<MachineSheet> fresh,
+            List<Problem> problems) {
+        try {
+            MachineSheet s = SheetFormat.read(text);
+            String here = known.get(name(s));
+            if (here == null) {
+                fresh.add(s);
+            } else if (!here.equals(SheetFormat.write(s))) {
+                problems.add(
+                        new Problem(
+                                "/" + name,
+                                "Version %d of the sheet of %s is another on this site."
+                                        .formatted(s.version(), s.code())));
+            }
+        } catch (FormatError e) {
+            e.problems()
+                    .forEach(p -> problems.add(new Problem("/" + name + p.pointer(), p.message())));
+        }
+    }
+
+    private Versions versions(String text, List<Problem> problems) {
+        try {
+            return json.readValue(text, Versions.class);
+        } catch (JsonProcessingException e) {
+            problems.add(
+                    new Problem("/" + VERSIONS, "It cannot be read: " + e.getOriginalMessage()));
+            return new Versions(List.of());
+        }
+    }
+
+    private static void refuse(List<Problem> problems) {
+        if (!problems.isEmpty()) {
+            throw new FormatError(problems);
+        }
+    }
+
+    private static Map<String, String> files(byte[] archive) {
+        Map<String, String> files = new TreeMap<>();
+        long bytes = 0;
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
+            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+                byte[] content = zip.readNBytes((int) (MOST_BYTES - bytes + 1));
+                bytes += content.length;
+                if (bytes > MOST_BYTES || files.size() >= MOST_FILES) {
+                    throw cut(
+                            "It holds more than %d files or %d MB.",
+                            MOST_FILES, MOST_BYTES / 1_000_000);
+                }
+                files.put(e.getName(), new String(content, StandardCharsets.UTF_8));
+            }
+        } catch (IOException e) {
+            throw cut("It is cut off or damaged.");
+        }
+        if (files.isEmpty()) {
+            throw cut("It is no archive.");
+        }
+        return files;
+    }
+
+    private static FormatError cut(String why, Object... figures) {
+        return new FormatError(
+                List.of(new Problem("", why.formatted(figures) + " Nothing was taken in.")));
+    }
+}

@@ -1,0 +1,65 @@
+import "@mantine/spotlight/styles.css";
+import { Spotlight } from "@mantine/spotlight";
+import { useQuery } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
+import { api, unwrap } from "../api/client";
+import { useCommands } from "./commands";
+
+const PLACES: [string, string][] = [
+  ["Machines", "/machines"],
+  ["Procedures", "/procedures"],
+  ["From an old text", "/procedures/old-text"],
+  ["Floor", "/floor"],
+  ["Logbook", "/logbook"],
+  ["Chemicals", "/chemicals"],
+  ["Rule book", "/rulebook"],
+];
+
+/** Go anywhere or do what this screen offers, by typing: the key is the full stop. */
+export function Palette() {
+  const navigate = useNavigate();
+  const commands = useCommands();
+  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const groups = [...new Set(commands.map((c) => c.group))];
+  const actions = [
+    ...groups.map((group) => ({
+      group,
+      actions: commands
+        .filter((c) => c.group === group)
+        .map((c) => ({ id: c.id, label: c.name, onClick: c.run })),
+    })),
+    {
+      group: "Go to",
+      actions: PLACES.map(([label, to]) => ({ id: to, label, onClick: () => navigate(to) })),
+    },
+    {
+      group: "Machines",
+      actions: (machines.data ?? []).map((m) => ({
+        id: `machine-${m.code}`,
+        label: `${m.code} ${m.name}`,
+        onClick: () => navigate(`/machines/${m.code}`),
+      })),
+    },
+    {
+      group: "Procedures",
+      actions: (rows.data ?? []).map((r) => ({
+        id: `procedure-${r.id}-${r.version}`,
+        label: `${r.title}, version ${r.version}`,
+        description: r.state.toLowerCase(),
+        onClick: () => navigate(`/procedures/${r.id}/${r.version}`),
+      })),
+    },
+  ];
+  return (
+    <Spotlight
+      actions={actions}
+      shortcut="."
+      overlayProps={{ blur: 0, backgroundOpacity: 0.35 }}
+      lockScroll={false}
+      limit={12}
+      nothingFound="Nothing of that name."
+      searchProps={{ placeholder: "Go or do…", "aria-label": "Go or do" }}
+    />
+  );
+}

@@ -1,0 +1,103 @@
+import { PasswordInput } from "@mantine/core";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { ApiProblem, api, message, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+
+/** The whole site as one file, out and in again. */
+export function SiteArchive() {
+  const queries = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const [chosen, setChosen] = useState<File | null>(null);
+  const [pin, setPin] = useState("");
+  const take = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.POST("/api/archive", {
+          params: { header: { "X-Signature": pin } },
+          body: chosen as never,
+          bodySerializer: (b) => b as never,
+          headers: { "Content-Type": "application/zip" },
+        }),
+      ),
+    onSuccess: () => {
+      setChosen(null);
+      queries.invalidateQueries();
+    },
+  });
+  const fields = take.error instanceof ApiProblem ? take.error.fields : [];
+  return (
+    <section aria-label="Archive" className="site-archive">
+      <h2>The whole site in one file</h2>
+      <p className="quiet">
+        Site, chemicals, every version of every sheet and procedure with its approval. People and records are
+        not in it.
+      </p>
+      <a className="btn" href="/api/archive" download>
+        Take it out
+      </a>{" "}
+      <button className="btn" type="button" onClick={() => file.current?.click()}>
+        Bring one in…
+      </button>
+      <input
+        ref={file}
+        type="file"
+        accept=".zip,application/zip"
+        hidden
+        aria-label="Archive of a site"
+        onChange={(e) => {
+          take.reset();
+          setChosen(e.currentTarget.files?.[0] ?? null);
+          e.currentTarget.value = "";
+        }}
+      />
+      {take.data && (
+        <p className="note done" role="status">
+          Taken in: {take.data.sheets} sheets, {take.data.procedures} procedures that were not here.
+        </p>
+      )}
+      {chosen && (
+        <Dialog title={`Bring in ${chosen.name}`} onClose={() => setChosen(null)}>
+          <form
+            onSubmit={(e) => {
+              e.preventDefault();
+              take.mutate();
+            }}
+          >
+            <p>
+              What is new is added. What is here already has to be the same, or nothing is taken in. Site,
+              water and chemicals are replaced by those of the file.
+            </p>
+            <PasswordInput
+              label="PIN"
+              inputMode="numeric"
+              autoComplete="off"
+              value={pin}
+              onChange={(e) => setPin(e.currentTarget.value)}
+            />
+            {take.isError && (
+              <div className="note stop" role="alert">
+                {fields.length === 0 && message(take.error)}
+                <ul>
+                  {fields.slice(0, 20).map((f) => (
+                    <li key={f.pointer + f.message}>
+                      {f.pointer && <code>{f.pointer}</code>} {f.message}
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            )}
+            <div className="dialog-row">
+              <button className="btn main" type="submit" disabled={pin === "" || take.isPending}>
+                Sign and bring it in
+              </button>
+              <button className="btn" type="button" onClick={() => setChosen(null)}>
+                Leave it
+              </button>
+            </div>
+          </form>
+        </Dialog>
+      )}
+    </section>
+  );
+}

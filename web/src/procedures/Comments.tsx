@@ -1,0 +1,69 @@
+import { Textarea } from "@mantine/core";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { useClock } from "../app/session";
+
+type Props = { row: Schemas["ProcedureRow"]; stepId: string };
+
+/** What was said of this step; it stays with the version. */
+export function Comments({ row, stepId }: Props) {
+  const clock = useClock();
+  const queries = useQueryClient();
+  const [text, setText] = useState("");
+  const path = { id: row.id, version: row.version };
+  const key = ["comments", row.id, row.version];
+  const said = useQuery({
+    queryKey: key,
+    queryFn: () => unwrap(api.GET("/api/procedures/{id}/versions/{version}/comments", { params: { path } })),
+  });
+  const say = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.POST("/api/procedures/{id}/versions/{version}/comments", {
+          params: { path },
+          body: { stepId, text },
+        }),
+      ),
+    onSuccess: (all) => {
+      setText("");
+      queries.setQueryData(key, all);
+    },
+  });
+  const here = (said.data ?? []).filter((c) => c.stepId === stepId);
+  return (
+    <section className="comments" aria-label="Comments on this step">
+      <h3>Comments</h3>
+      <ul>
+        {here.map((c) => (
+          <li key={`${c.at}-${c.text}`}>
+            <b>{c.who}</b>{" "}
+            <span className="quiet">
+              {clock.day(c.at)} {clock.time(c.at)}
+            </span>
+            <p>{c.text}</p>
+          </li>
+        ))}
+      </ul>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          say.mutate();
+        }}
+      >
+        <Textarea
+          label="Say something of this step"
+          autosize
+          minRows={1}
+          maxLength={1000}
+          value={text}
+          onChange={(e) => setText(e.currentTarget.value)}
+        />
+        {(say.isError || said.isError) && <p className="note stop">{message(say.error ?? said.error)}</p>}
+        <button className="btn small" type="submit" disabled={text.trim() === "" || say.isPending}>
+          Say it
+        </button>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,68 @@
+import { PasswordInput, Textarea } from "@mantine/core";
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+
+type Props = {
+  row: Schemas["ProcedureRow"];
+  onClose: () => void;
+  onRetired: (view: Schemas["ProcedureView"]) => void;
+};
+
+/** Takes an approved version out of use; it stays to be read. */
+export function Retire({ row, onClose, onRetired }: Props) {
+  const [pin, setPin] = useState("");
+  const [reason, setReason] = useState("");
+  const retire = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.POST("/api/procedures/{id}/versions/{version}/retirement", {
+          params: { path: { id: row.id, version: row.version } },
+          body: { pin, reason },
+        }),
+      ),
+    onSuccess: onRetired,
+  });
+  return (
+    <Dialog title="Retire this version" onClose={onClose}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          retire.mutate();
+        }}
+      >
+        <p>The floor starts no round from it any more. It stays to be read, with its records.</p>
+        <Textarea
+          label="Why"
+          description="At least 10 letters; it stands in the log of the site."
+          autosize
+          minRows={2}
+          maxLength={1000}
+          value={reason}
+          onChange={(e) => setReason(e.currentTarget.value)}
+        />
+        <PasswordInput
+          label="PIN"
+          inputMode="numeric"
+          autoComplete="off"
+          value={pin}
+          onChange={(e) => setPin(e.currentTarget.value)}
+        />
+        {retire.isError && (
+          <p className="note stop" role="alert">
+            {message(retire.error)}
+          </p>
+        )}
+        <div className="dialog-row">
+          <button className="btn main" type="submit" disabled={pin === "" || retire.isPending}>
+            Sign and retire
+          </button>
+          <button className="btn" type="button" onClick={onClose}>
+            Leave it
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
