@@ -58,6 +58,7 @@ export function Palette() {
       overlayProps={{ blur: 0, backgroundOpacity: 0.35 }}
       lockScroll={false}
       limit={12}
+      attributes={{ content: { "aria-label": "Go or do" } }}
       nothingFound="Nothing of that name."
       searchProps={{ placeholder: "Go or do…", "aria-label": "Go or do" }}
     />

@@ -33,7 +33,7 @@ export function Comments({ row, stepId }: Props) {
   const here = (said.data ?? []).filter((c) => c.stepId === stepId);
   return (
     <section className="comments" aria-label="Comments on this step">
-      <h3>Comments</h3>
+      <h2>Comments</h2>
       <ul>
         {here.map((c) => (
           <li key={`${c.at}-${c.text}`}>

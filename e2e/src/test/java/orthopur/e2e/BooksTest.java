@@ -24,7 +24,8 @@ class BooksTest {
             b.page.getByLabel(Pattern.compile("This site, in")).fill("-5");
             assertThat(b.text("This is a number above 0.")).isVisible();
             b.page.getByLabel(Pattern.compile("This site, in")).fill("125");
-            assertThat(b.text("4 of 8 approved procedures no longer pass:")).isVisible();
+            assertThat(b.text(Pattern.compile("^5 of [0-9]+ approved procedures no longer pass:")))
+                    .isVisible();
             assertEquals(List.of(), b.axe());
             b.page.getByLabel("Why").fill("Our auditor asks for more.");
             pin(b).fill("4711");

@@ -39,6 +39,7 @@ class TroubleTest {
     void aFileWithErrorsIsToldInFullAndChangesNothing(@TempDir Path dir) throws IOException {
         b.signIn("Ilse Varga", "quillmere-ilse");
         b.page.getByRole(AriaRole.TABLE).waitFor();
+        int rows = b.page.getByRole(AriaRole.ROW).count();
         String sheet = Files.readString(Path.of("..", "demo", "machines", "QK-SL1.json"));
         bring(
                 Files.writeString(
@@ -62,7 +63,7 @@ class TroubleTest {
                         Files.readString(Path.of("..", "demo", "procedures", "qk-sl1-draft.json"))
                                 .replace("Disc slicer, end of shift – old binder", title)));
         assertThat(b.page.getByRole(AriaRole.ALERT)).containsText("/title");
-        assertEquals(14, b.page.getByRole(AriaRole.ROW).count());
+        assertEquals(rows, b.page.getByRole(AriaRole.ROW).count());
     }
 
     @Test
