@@ -41,6 +41,7 @@ const CHOICES: Record<string, string[]> = {
   mode: ["stop", "safe-position", "drain", "expel", "run", "clean-mode"],
   endPoint: ["clear", "no-suds", "tap-ph", "volumes", "minutes"],
   readings: ["strength", "temperature", "ph"],
+  flow: ["forward", "reverse", "alternate"],
 };
 
 const WET = ["cloth", "brush", "spray", "immerse", "flood", "hose", "pressure", "washer"];
@@ -264,6 +265,7 @@ const Field = memo(function Field(p: FieldProps) {
       );
     case "mode":
     case "endPoint":
+    case "flow":
     case "method": {
       const choices = p.field === "method" ? (p.action === "dry" ? DRYING : WET) : CHOICES[p.field];
       return (

@@ -72,9 +72,28 @@ final class UpkeepFaults {
                     slow == null ? "nobody says how fast" : "at " + slow + " m/s",
                     s,
                     new Action.Circulate(
-                            a.items(), a.solution(), a.dwell(), slow, a.readings(), a.purged()),
+                            a.items(),
+                            a.solution(),
+                            a.dwell(),
+                            slow,
+                            a.flow(),
+                            a.readings(),
+                            a.purged()),
                     "C16");
         }
+        out.changed(
+                "forget",
+                "nobody says which way it flows",
+                s,
+                new Action.Circulate(
+                        a.items(),
+                        a.solution(),
+                        a.dwell(),
+                        a.velocity(),
+                        null,
+                        a.readings(),
+                        a.purged()),
+                "C16");
         if (unread.size() < a.readings().size() && a.solution().chemical() != null) {
             out.changed("forget", "what returns is not read", s, a.with(unread, a.purged()), "C24");
         }

@@ -112,7 +112,13 @@ public sealed interface Action {
             case Dry a -> new Dry(items, a.method(), a.time());
             case Circulate a ->
                     new Circulate(
-                            items, a.solution(), a.dwell(), a.velocity(), a.readings(), a.purged());
+                            items,
+                            a.solution(),
+                            a.dwell(),
+                            a.velocity(),
+                            a.flow(),
+                            a.readings(),
+                            a.purged());
             case Lubricate a -> new Lubricate(items, a.chemical());
             default -> this;
         };
@@ -317,6 +323,7 @@ public sealed interface Action {
      * Pump through passages; runs on unattended until it is drawn off.
      *
      * @param velocity in m/s
+     * @param flow which way
      * @param readings of what returns
      * @param purged side chambers that are opened to the flow
      */
@@ -325,11 +332,12 @@ public sealed interface Action {
             Solution solution,
             @Nullable Duration dwell,
             @Nullable Double velocity,
+            @Nullable Flow flow,
             Set<Reading> readings,
             List<String> purged)
             implements Action {
         public Circulate with(Set<Reading> others, List<String> chambers) {
-            return new Circulate(items, solution, dwell, velocity, others, chambers);
+            return new Circulate(items, solution, dwell, velocity, flow, others, chambers);
         }
     }
 
@@ -431,6 +439,24 @@ public sealed interface Action {
 
     /** Tools out, people clear, guards on and checked. */
     record Clear(boolean toolsOut, boolean peopleClear, boolean guardsOn) implements Action {}
+
+    /** Which way a liquid is sent round. */
+    enum Flow {
+        FORWARD("with the product"),
+        REVERSE("against the product"),
+        /** The opposite of the last time, whichever that was. */
+        ALTERNATE("the other way than the last time");
+
+        private final String shown;
+
+        Flow(String shown) {
+            this.shown = shown;
+        }
+
+        public String shown() {
+            return shown;
+        }
+    }
 
     /** Each person takes off their own lock. */
     record Unlock(List<String> energies) implements Action {}

@@ -8,6 +8,7 @@ import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Configuration;
 import orthopur.machine.Vessel;
+import orthopur.procedure.Action;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Strength;
 import orthopur.rulebook.RuleBook;
@@ -23,6 +24,7 @@ public final class Context {
     private final Configuration configuration;
     private final @Nullable Integer youngest;
     private final List<Vessel> vessels;
+    private final Map<String, Action.Flow> lastFlows;
 
     /**
      * @param hardness of the mains; null where it was never measured
@@ -35,7 +37,8 @@ public final class Context {
                 hardness,
                 new Configuration(Map.of()),
                 null,
-                List.of());
+                List.of(),
+                Map.of());
     }
 
     private Context(
@@ -44,18 +47,20 @@ public final class Context {
             @Nullable Hardness hardness,
             Configuration configuration,
             @Nullable Integer youngest,
-            List<Vessel> vessels) {
+            List<Vessel> vessels,
+            Map<String, Action.Flow> lastFlows) {
         this.book = book;
         this.chemicals = chemicals;
         this.hardness = hardness;
         this.configuration = configuration;
         this.youngest = youngest;
         this.vessels = vessels;
+        this.lastFlows = lastFlows;
     }
 
     /** The same for another way in which the machine is fitted. */
     public Context in(Configuration other) {
-        return new Context(book, chemicals, hardness, other, youngest, vessels);
+        return new Context(book, chemicals, hardness, other, youngest, vessels, lastFlows);
     }
 
     /** How the machine is fitted in this run. */
@@ -70,12 +75,13 @@ public final class Context {
 
     /** The same with a crew whose youngest is this old. */
     public Context withYoungest(int years) {
-        return new Context(book, chemicals, hardness, configuration, years, vessels);
+        return new Context(book, chemicals, hardness, configuration, years, vessels, lastFlows);
     }
 
     /** The same with the sinks, buckets and baths of the site. */
     public Context withVessels(List<Vessel> others) {
-        return new Context(book, chemicals, hardness, configuration, youngest, List.copyOf(others));
+        return new Context(
+                book, chemicals, hardness, configuration, youngest, List.copyOf(others), lastFlows);
     }
 
     /** The vessel that a procedure means by a name, or null where the site does not list it. */
@@ -85,12 +91,28 @@ public final class Context {
 
     /** The same with other sheets of its products. */
     public Context withChemicals(Map<String, Chemical> others) {
-        return new Context(book, Map.copyOf(others), hardness, configuration, youngest, vessels);
+        return new Context(
+                book, Map.copyOf(others), hardness, configuration, youngest, vessels, lastFlows);
+    }
+
+    /**
+     * The same knowing which way each passage was flushed at the last service.
+     *
+     * @param last by the id of the passage; one that is missing is not known
+     */
+    public Context withLastFlows(Map<String, Action.Flow> last) {
+        return new Context(
+                book, chemicals, hardness, configuration, youngest, vessels, Map.copyOf(last));
+    }
+
+    /** Which way this passage was flushed at the last service, or null where nobody knows. */
+    public Action.@Nullable Flow lastFlow(String passage) {
+        return lastFlows.get(passage);
     }
 
     /** The same by another rule book. */
     public Context by(RuleBook other) {
-        return new Context(other, chemicals, hardness, configuration, youngest, vessels);
+        return new Context(other, chemicals, hardness, configuration, youngest, vessels, lastFlows);
     }
 
     public RuleBook book() {

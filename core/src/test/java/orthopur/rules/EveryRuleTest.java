@@ -694,6 +694,7 @@ class EveryRuleTest {
                         Bench.soap(),
                         Duration.ofMinutes(15),
                         1.4,
+                        Action.Flow.ALTERNATE,
                         Set.of(Action.Reading.STRENGTH),
                         List.of());
         rule(
@@ -709,6 +710,7 @@ class EveryRuleTest {
                                 slow.solution(),
                                 slow.dwell(),
                                 1.5,
+                                Action.Flow.ALTERNATE,
                                 slow.readings(),
                                 List.of()),
                         Bench.good()));
@@ -957,6 +959,7 @@ class EveryRuleTest {
                         Bench.soap(),
                         Duration.ofMinutes(15),
                         1.5,
+                        Action.Flow.ALTERNATE,
                         Set.of(),
                         List.of("valve"));
         Rig line =

@@ -40,6 +40,7 @@ public final class ActionCatalog {
                             SOLUTION,
                             "dwell",
                             "velocity",
+                            "flow",
                             "readings",
                             "purged"),
                     with(

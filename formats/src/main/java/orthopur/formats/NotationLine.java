@@ -290,6 +290,9 @@ final class NotationLine {
         if (takes("endPoint") && here("until")) {
             return chosen("until", "endPoint", written(Action.EndPoint.values()));
         }
+        if (takes("flow") && here("flowing")) {
+            return chosen("flowing", "flow", written(Action.Flow.values()));
+        }
         if (takes("readings") && here("reading")) {
             at += 7;
             skip();

@@ -76,6 +76,9 @@ final class NotationWriter {
         if (s.has("method")) {
             said.add("by " + s.get("method").asText());
         }
+        if (s.has("flow")) {
+            said.add("flowing " + s.get("flow").asText());
+        }
         if (s.has("endPoint")) {
             said.add("until " + s.get("endPoint").asText());
         }

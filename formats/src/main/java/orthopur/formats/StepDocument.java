@@ -46,6 +46,7 @@ public record StepDocument(
         @Nullable String tool,
         @Nullable String direction,
         @Nullable Quantity velocity,
+        @Nullable String flow,
         @Nullable String pattern,
         @Nullable String product,
         @Nullable List<String> purged,

@@ -124,6 +124,7 @@ final class StepReader {
                             solution(),
                             quantity("dwell", d.dwell(), UnitText::duration),
                             quantity("velocity", d.velocity(), UnitText::velocity),
+                            word("flow", d.flow(), Action.Flow.class),
                             readings(),
                             list(d.purged()));
             case "run-program" ->
@@ -311,6 +312,7 @@ final class StepReader {
                         new Field("tool", d.tool()),
                         new Field("direction", d.direction()),
                         new Field("velocity", d.velocity()),
+                        new Field("flow", d.flow()),
                         new Field("pattern", d.pattern()),
                         new Field("product", d.product()),
                         new Field("purged", d.purged()),

@@ -31,6 +31,7 @@ final class StepWriter {
     private String tool;
     private String direction;
     private Double velocity;
+    private Enum<?> flow;
     private String pattern;
     private String product;
     private List<String> purged;
@@ -92,6 +93,7 @@ final class StepWriter {
                 tool,
                 direction,
                 velocity == null ? null : new Quantity(velocity, "m/s"),
+                flow == null ? null : written(flow),
                 pattern,
                 product,
                 some(purged),
@@ -149,6 +151,7 @@ final class StepWriter {
                 liquid = a.solution();
                 dwell = a.dwell();
                 velocity = a.velocity();
+                flow = a.flow();
                 readings = written(a.readings());
                 purged = a.purged();
                 yield "circulate";

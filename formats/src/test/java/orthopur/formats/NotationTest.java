@@ -224,6 +224,7 @@ class NotationTest {
                                     ? one(dice, "air", "towel")
                                     : one(dice, "cloth", "spray", "washer"));
             case "endPoint" -> s.put(f, one(dice, "clear", "no-suds", "tap-ph"));
+            case "flow" -> s.put(f, one(dice, "forward", "reverse", "alternate"));
             case "readings" -> s.putArray(f).add("strength").add("ph");
             case "count", "times", "locks" -> s.put(f, 1 + dice.nextInt(30));
             case "toolsOut", "peopleClear", "guardsOn", "powered", "washedOut" ->

@@ -12,12 +12,15 @@ public final class LineFlow extends BookRule {
         super(
                 "C16",
                 Severity.ADVISE,
-                "Lines are circulated fast enough to scour",
+                "Lines are circulated fast enough to scour, each time the other way",
                 "trade practice for cleaning in place");
     }
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Circulate a) {
+            direction(m, a, out);
+        }
         double least = m.context().book().number("line.velocity");
         if (m.action() instanceof Action.Circulate a
                 && (a.velocity() == null || a.velocity() < least)) {
@@ -35,6 +38,33 @@ public final class LineFlow extends BookRule {
                                     "Slow flow slides over the film on the wall.");
             if (a.velocity() != null) {
                 r.number("stated", a.velocity(), "m/s");
+            }
+        }
+    }
+
+    /**
+     * The other way than at the last service: what lies behind a ledge is met from its other side.
+     */
+    private void direction(Moment m, Action.Circulate a, Findings out) {
+        if (a.flow() == null) {
+            out.report(info)
+                    .says(
+                            "Step %d does not say which way it flows; the trade turns it round at each service."
+                                    .formatted(m.number()),
+                            "What lies behind a ledge is only met from its other side.");
+            return;
+        }
+        for (int p : m.passages()) {
+            Action.Flow last = m.context().lastFlow(m.sheet().passage(p).id());
+            if (a.flow() == last) {
+                out.report(info)
+                        .says(
+                                "Step %d flows %s through %s, as at the last service."
+                                        .formatted(
+                                                m.number(),
+                                                a.flow().shown(),
+                                                m.sheet().passage(p).name()),
+                                "What lies behind a ledge is only met from its other side.");
             }
         }
     }
