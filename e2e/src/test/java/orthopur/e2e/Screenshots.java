@@ -50,6 +50,31 @@ public final class Screenshots {
             b.go("/procedures?new=draft");
             b.page.getByLabel("How deep").waitFor();
             take(b, "draft");
+            b.go("/machines/QK-SL1?at=carriage");
+            b.page.locator(".map-part").first().waitFor();
+            take(b, "machine");
+            b.go("/machines/QK-FL1/sheet?at=/parts/2");
+            b.page.getByText("The sheet holds together.").waitFor();
+            take(b, "sheet");
+            b.go("/procedures/old-text?machine=QK-SL1");
+            b.page.getByLabel("The old text")
+                    .fill(
+                            """
+                            1. Unplug slicer
+                            2. Never use a hose on the slicer
+                            3. Remove carriage and place in sink 1
+                            4. Remove the slice deflecter
+                            5. Wash pusher with Sudmere N 1% at 45 C
+                            6. Sanitise pusher at 200 ppm
+                            7. Wipe the housing""");
+            b.button("Read it").click();
+            b.page.locator(".old-rows li").first().waitFor();
+            take(b, "old-text");
+            b.go("/procedures/qk-ov1-draft/1?show=what-if");
+            b.page.getByLabel(Pattern.compile("no warmer")).fill("18");
+            b.button("Run it").last().click();
+            b.page.locator(".side-by-side").waitFor();
+            take(b, "what-if");
             b.go("/floor");
             b.button("Start the round").first().waitFor();
             b.page.setViewportSize(1024, 768);
