@@ -14,7 +14,7 @@ type Props<T> = {
 /** How every change of the site ends: what it does to what is approved, a PIN, and the signature. */
 export function Sign<T>({ effect, changed, save, onClose }: Props<T>) {
   const [pin, setPin] = useState("");
-  const first = save.error instanceof ApiProblem ? save.error.fields[0]?.message : undefined;
+  const fields = save.error instanceof ApiProblem ? save.error.fields : [];
   return (
     <form
       onSubmit={(e) => {
@@ -31,9 +31,11 @@ export function Sign<T>({ effect, changed, save, onClose }: Props<T>) {
         onChange={(e) => setPin(e.currentTarget.value)}
       />
       {save.isError && (
-        <p className="note stop" role="alert">
-          {first ?? message(save.error)}
-        </p>
+        <div className="note stop" role="alert">
+          {fields.length === 0
+            ? message(save.error)
+            : fields.map((f) => <p key={f.pointer + f.message}>{f.message}</p>)}
+        </div>
       )}
       <div className="dialog-row">
         <button className="btn main" type="submit" disabled={!changed || pin === "" || save.isPending}>

@@ -1,9 +1,9 @@
-import { Checkbox, NativeSelect, PasswordInput, TagsInput, Textarea, TextInput } from "@mantine/core";
+import { Checkbox, NativeSelect, TagsInput, Textarea, TextInput } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
-import { Effect } from "../app/Effect";
+import { Sign } from "../app/Sign";
 import { showQuantity, splitQuantity } from "../procedures/draft";
 import { type ChemicalDoc, documentOf, type Form, formOf, KINDS } from "./form";
 
@@ -40,7 +40,6 @@ export function EditChemical({ id, onClose, onSaved }: Props) {
 
 function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null }) {
   const [form, setForm] = useState<Form>(() => formOf(doc, showQuantity));
-  const [pin, setPin] = useState("");
   const next = documentOf(form, id, splitQuantity);
   const text = JSON.stringify(next);
   const [was] = useState(text);
@@ -54,7 +53,7 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
     retry: false,
   });
   const save = useMutation({
-    mutationFn: () =>
+    mutationFn: (pin: string) =>
       unwrap(
         api.PUT("/api/chemicals/{id}", {
           params: { path: { id: next.id } },
@@ -166,34 +165,7 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
             {figure("price", "Price of a litre", "2.10", "/pricePerLitre")}
             {figure("shelf", "Keeps, days", "365", "/shelfLifeDays")}
           </div>
-          <Effect query={effect} changed={other} />
-          <PasswordInput
-            label="PIN"
-            inputMode="numeric"
-            autoComplete="off"
-            value={pin}
-            onChange={(e) => setPin(e.currentTarget.value)}
-          />
-          {save.isError && (
-            <div className="note stop" role="alert">
-              {errors.length === 0
-                ? message(save.error)
-                : errors.map((e) => <p key={e.pointer}>{e.message}</p>)}
-            </div>
-          )}
-          <div className="dialog-row">
-            <button
-              className="btn main"
-              type="button"
-              disabled={!other || save.isPending}
-              onClick={() => save.mutate()}
-            >
-              Sign and save
-            </button>
-            <button className="btn" type="button" onClick={onClose}>
-              Leave it
-            </button>
-          </div>
+          <Sign effect={effect} changed={other} save={save} onClose={onClose} />
         </div>
       </div>
     </Dialog>

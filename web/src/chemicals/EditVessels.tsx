@@ -1,9 +1,9 @@
-import { NativeSelect, PasswordInput, TextInput } from "@mantine/core";
+import { NativeSelect, TextInput } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
+import { ApiProblem, api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
-import { Effect } from "../app/Effect";
+import { Sign } from "../app/Sign";
 import { showQuantity, splitQuantity } from "../procedures/draft";
 import { idFrom } from "./form";
 
@@ -33,7 +33,6 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
   const [rows, setRows] = useState(() =>
     all.map((v, i) => ({ key: i, doc: v, name: v.name, kind: v.kind, brim: showQuantity(v.brim) })),
   );
-  const [pin, setPin] = useState("");
   const text = JSON.stringify(
     rows.map((r) => ({
       ...r.doc,
@@ -52,7 +51,7 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
     retry: false,
   });
   const save = useMutation({
-    mutationFn: () => unwrap(api.PUT("/api/vessels", { body: { document: text, pin } })),
+    mutationFn: (pin: string) => unwrap(api.PUT("/api/vessels", { body: { document: text, pin } })),
     onSuccess: onSaved,
   });
   const errors = [save.error, effect.error].flatMap((e) => (e instanceof ApiProblem ? e.fields : []));
@@ -118,32 +117,7 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
       >
         Add one
       </button>
-      <Effect query={effect} changed={other} />
-      <PasswordInput
-        label="PIN"
-        inputMode="numeric"
-        autoComplete="off"
-        value={pin}
-        onChange={(e) => setPin(e.currentTarget.value)}
-      />
-      {save.isError && (
-        <p className="note stop" role="alert">
-          {errors[0]?.message ?? message(save.error)}
-        </p>
-      )}
-      <div className="dialog-row">
-        <button
-          className="btn main"
-          type="button"
-          disabled={!other || save.isPending}
-          onClick={() => save.mutate()}
-        >
-          Sign and save
-        </button>
-        <button className="btn" type="button" onClick={onClose}>
-          Leave it
-        </button>
-      </div>
+      <Sign effect={effect} changed={other} save={save} onClose={onClose} />
     </Dialog>
   );
 }

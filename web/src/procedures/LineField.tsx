@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useId, useRef, useState } from "react";
+import { useEffect, useId, useMemo, useRef, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { completions, type Vocabulary } from "./complete";
 import type { Step } from "./draft";
 
 type Props = {
@@ -16,6 +17,39 @@ function beside(step: Step | null): Partial<Step> {
   return step === null
     ? {}
     : { id: step.id, words: step.words, because: step.because, caution: step.caution };
+}
+
+const CONTROLS = ["Stop", "Set safe", "Drain", "Expel", "Run closed", "Run in clean mode"];
+
+/** The words that a line of this machine may be made of, from what the workbench has read already. */
+function useVocabulary(machine: string): Vocabulary {
+  const sheet = useQuery({
+    queryKey: ["sheet", machine],
+    queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine } } })),
+  });
+  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const actions = useQuery({
+    queryKey: ["actions"],
+    queryFn: () => unwrap(api.GET("/api/actions")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const site = useQuery({ queryKey: ["site"], queryFn: () => unwrap(api.GET("/api/site")) });
+  return useMemo(() => {
+    const s = sheet.data;
+    const named = [
+      ...(s?.parts ?? []).flatMap((p) => [p, ...p.surfaces]),
+      ...(s?.passages ?? []),
+      ...(s?.energies ?? []),
+      ...(s?.checks ?? []),
+      ...(s?.fittings ?? []),
+    ];
+    return {
+      verbs: [...(actions.data ?? []).filter((a) => a.name !== "operate").map((a) => a.label), ...CONTROLS],
+      things: named.map((n) => n.name),
+      products: (chemicals.data ?? []).map((c) => c.name),
+      vessels: (site.data?.vessels ?? []).map((v) => v.name),
+    };
+  }, [sheet.data, chemicals.data, actions.data, site.data]);
 }
 
 /** A step typed as a line, as on paper. Enter takes it over; what is not understood is told with the nearest names. */
@@ -40,6 +74,14 @@ export function LineField({ machine, step, label, onStep }: Props) {
     placeholderData: (before) => before,
   });
   useEffect(() => setTyped(null), [step?.id]);
+  const words = useVocabulary(machine);
+  const [closed, setClosed] = useState(false);
+  const [lit, setLit] = useState(-1);
+  const offered =
+    typed === null || closed
+      ? { from: 0, options: [] }
+      : completions(typed.trimEnd() === "" ? "" : typed, words);
+  const list = offered.options;
   const slips = typed === null || typed.trim() === "" ? [] : (read.data?.slips ?? []);
   const ready = read.data?.step !== undefined && slips.length === 0 && !read.isPlaceholderData;
 
@@ -49,6 +91,13 @@ export function LineField({ machine, step, label, onStep }: Props) {
     }
     onStep({ ...read.data.step, ...beside(step) } as Step);
     setTyped(null);
+  }
+
+  function complete(option: string) {
+    setTyped(`${text.slice(0, offered.from)}${option}`);
+    setClosed(true);
+    setLit(-1);
+    input.current?.focus();
   }
 
   function replace(slip: Schemas["Slip"], by: string) {
@@ -70,9 +119,25 @@ export function LineField({ machine, step, label, onStep }: Props) {
           spellCheck={false}
           placeholder="Wash pusher with Sudmere N 1 % at 45 °C, 8 L, by brush"
           aria-invalid={slips.length > 0}
-          onChange={(e) => setTyped(e.currentTarget.value)}
+          aria-controls={`${id}-list`}
+          aria-autocomplete="list"
+          aria-activedescendant={lit >= 0 ? `${id}-${lit}` : undefined}
+          onChange={(e) => {
+            setTyped(e.currentTarget.value);
+            setClosed(false);
+            setLit(-1);
+          }}
           onKeyDown={(e) => {
-            if (e.key === "Enter") {
+            const by = e.key === "ArrowDown" ? 1 : e.key === "ArrowUp" ? -1 : 0;
+            if (list.length > 0 && by !== 0) {
+              e.preventDefault();
+              setLit((now) => (now + by + list.length) % list.length);
+            } else if (list.length > 0 && lit >= 0 && (e.key === "Enter" || e.key === "Tab")) {
+              e.preventDefault();
+              complete(list[lit]);
+            } else if (list.length > 0 && e.key === "Escape") {
+              setClosed(true);
+            } else if (e.key === "Enter") {
               e.preventDefault();
               take();
             } else if (e.key === "Escape") {
@@ -80,6 +145,28 @@ export function LineField({ machine, step, label, onStep }: Props) {
             }
           }}
         />
+      </div>
+      <div
+        id={`${id}-list`}
+        role="listbox"
+        aria-label="Ways to go on"
+        className="line-options"
+        hidden={list.length === 0}
+      >
+        {list.map((o, i) => (
+          <button
+            key={o}
+            id={`${id}-${i}`}
+            type="button"
+            role="option"
+            tabIndex={-1}
+            aria-selected={i === lit}
+            onMouseDown={(e) => e.preventDefault()}
+            onClick={() => complete(o)}
+          >
+            {o}
+          </button>
+        ))}
       </div>
       <div aria-live="polite">
         {read.isError && typed !== null && <p className="note stop">{message(read.error)}</p>}

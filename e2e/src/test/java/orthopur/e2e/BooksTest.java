@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -218,6 +219,12 @@ class BooksTest {
             Locator steps = b.page.locator(".step");
             assertThat(steps.first()).isVisible();
             int before = steps.count();
+            field.fill("Wash pus");
+            assertThat(b.page.getByRole(AriaRole.OPTION).first()).hasText("Pusher");
+            assertEquals(List.of(), b.axe());
+            field.press("ArrowDown");
+            field.press("Enter");
+            assertThat(field).hasValue("Wash Pusher");
             field.fill("Wash pushre with Sudmere N 1 % at 45 °C, 8 L, by brush");
             field.press("Enter");
             assertThat(steps).hasCount(before);
