@@ -1,8 +1,30 @@
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vite";
+import { VitePWA } from "vite-plugin-pwa";
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // The page itself is kept on the device; what it shows and what is entered is kept in its own store.
+    VitePWA({
+      registerType: "autoUpdate",
+      injectRegister: false,
+      manifest: {
+        name: "Orthopur",
+        short_name: "Orthopur",
+        start_url: "/floor",
+        display: "standalone",
+        background_color: "#182229",
+        theme_color: "#182229",
+        icons: [{ src: "/icon.svg", sizes: "any", type: "image/svg+xml", purpose: "any" }],
+      },
+      workbox: {
+        globPatterns: ["**/*.{js,css,html,svg,woff2}"],
+        navigateFallbackDenylist: [/^\/api\//, /^\/swagger/],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+      },
+    }),
+  ],
   build: { target: "es2022", chunkSizeWarningLimit: 700, modulePreload: { polyfill: false } },
   server: { proxy: { "/api": "http://localhost:8080" } },
 });

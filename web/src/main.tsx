@@ -2,6 +2,7 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@mantine/core/styles.css";
 import "@mantine/core/styles/default-css-variables.css";
 import "./tokens.css";
+import { registerSW } from "virtual:pwa-register";
 import { createTheme, MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
@@ -10,8 +11,14 @@ import { App } from "./app/App";
 
 const theme = createTheme({ fontFamily: "var(--mantine-font-family)", primaryColor: "dark" });
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false }, mutations: { retry: 0 } },
+  defaultOptions: {
+    // Without signal a query is asked all the same and answers from what this device has kept.
+    queries: { retry: 1, refetchOnWindowFocus: false, networkMode: "always" },
+    mutations: { retry: 0, networkMode: "always" },
+  },
 });
+
+registerSW({ immediate: true });
 
 const root = document.getElementById("root");
 if (root) {

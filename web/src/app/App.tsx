@@ -16,7 +16,10 @@ const RuleBook = lazy(() => import("../rulebook/RuleBook"));
 const Chemicals = lazy(() => import("../chemicals/Chemicals"));
 const FloorPick = lazy(() => import("../floor/FloorPick"));
 const Round = lazy(() => import("../floor/Round"));
+const Board = lazy(() => import("../release/Board"));
+const Release = lazy(() => import("../release/Release"));
 const RoundList = lazy(() => import("../logbook/RoundList"));
+const OnTheRibbon = lazy(() => import("../logbook/OnTheRibbon"));
 const RoundRecord = lazy(() => import("../logbook/RoundRecord"));
 
 function SignedIn() {
@@ -81,10 +84,14 @@ const router = createBrowserRouter([
               { path: "/rulebook", element: <RuleBook /> },
               { path: "/chemicals", element: <Chemicals /> },
               { path: "/people", element: <People /> },
+              { path: "/board", element: <Board /> },
+              { path: "/release/:round", element: <Release /> },
               { path: "/logbook", element: <RoundList /> },
               { path: "/logbook/:round", element: <RoundRecord /> },
+              { path: "/logbook/:round/ribbon", element: <OnTheRibbon /> },
             ],
           },
+          { path: "/wall", element: <Board wall /> },
           { path: "/floor", element: <FloorPick /> },
           { path: "/floor/:round", element: <Round /> },
         ],

@@ -10,6 +10,7 @@ const PLACES: [string, string][] = [
   ["Procedures", "/procedures"],
   ["From an old text", "/procedures/old-text"],
   ["Floor", "/floor"],
+  ["Board", "/board"],
   ["Logbook", "/logbook"],
   ["Chemicals", "/chemicals"],
   ["Rule book", "/rulebook"],

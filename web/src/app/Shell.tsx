@@ -27,6 +27,7 @@ export function Shell() {
           <NavLink to="/machines">Machines</NavLink>
           <NavLink to="/procedures">Procedures</NavLink>
           <NavLink to="/floor">Floor</NavLink>
+          <NavLink to="/board">Board</NavLink>
           <NavLink to="/logbook">Logbook</NavLink>
           <NavLink to="/chemicals">Chemicals</NavLink>
           <NavLink to="/rulebook">Rule book</NavLink>

@@ -1,8 +1,8 @@
-import { PasswordInput } from "@mantine/core";
 import type { UseMutationResult, UseQueryResult } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, message, type Schemas } from "../api/client";
 import { Effect } from "./Effect";
+import { Pin } from "./Pin";
 
 type Props<T> = {
   effect: UseQueryResult<Schemas["Effect"], Error>;
@@ -23,13 +23,7 @@ export function Sign<T>({ effect, changed, save, onClose }: Props<T>) {
       }}
     >
       <Effect query={effect} changed={changed} />
-      <PasswordInput
-        label="PIN"
-        inputMode="numeric"
-        autoComplete="off"
-        value={pin}
-        onChange={(e) => setPin(e.currentTarget.value)}
-      />
+      <Pin value={pin} onChange={setPin} />
       {save.isError && (
         <div className="note stop" role="alert">
           {fields.length === 0

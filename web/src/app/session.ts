@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, unwrap } from "../api/client";
+import { heard } from "./kept";
 
 /** Who is signed in; `name` is absent while nobody is. */
 export function useSession() {
   return useQuery({
     queryKey: ["session"],
-    queryFn: () => unwrap(api.GET("/api/session")),
+    queryFn: () => heard("session", () => unwrap(api.GET("/api/session"))),
     staleTime: 60_000,
   });
 }
@@ -13,7 +14,7 @@ export function useSession() {
 export function useSite() {
   return useQuery({
     queryKey: ["site"],
-    queryFn: () => unwrap(api.GET("/api/site")),
+    queryFn: () => heard("site", () => unwrap(api.GET("/api/site"))),
     staleTime: Number.POSITIVE_INFINITY,
   });
 }

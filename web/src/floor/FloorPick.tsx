@@ -2,12 +2,18 @@ import "./floor.css";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import { api, message, unwrap } from "../api/client";
+import { heard } from "../app/kept";
 import { useSession } from "../app/session";
+import { useSay } from "./texts";
 
 /** What can be carried out, in targets for wet gloves. */
 export default function FloorPick() {
-  const rows = useQuery({ queryKey: ["floor"], queryFn: () => unwrap(api.GET("/api/floor")) });
+  const rows = useQuery({
+    queryKey: ["floor"],
+    queryFn: () => heard("floor", () => unwrap(api.GET("/api/floor"))),
+  });
   const session = useSession();
+  const say = useSay();
   const navigate = useNavigate();
   const mayWork = session.data?.role === "CREW" || session.data?.role === "SUPERVISOR";
   const start = useMutation({
@@ -18,11 +24,11 @@ export default function FloorPick() {
   return (
     <main className="floor">
       <header className="floor-head">
-        <h1>Which machine?</h1>
+        <h1>{say("Which machine?")}</h1>
         <span>{session.data?.name}</span>
         <span className="floor-grow" />
         <Link className="floor-leave" to="/procedures">
-          To the desk
+          {say("To the desk")}
         </Link>
       </header>
       {start.isError && (
@@ -30,26 +36,28 @@ export default function FloorPick() {
           {message(start.error)}
         </p>
       )}
-      {rows.isPending && <p className="floor-state">Loading…</p>}
+      {rows.isPending && <p className="floor-state">{say("Loading…")}</p>}
       {rows.isError && (
         <div className="floor-state" role="alert">
           <p>{message(rows.error)}</p>
           <button className="floor-btn" type="button" onClick={() => rows.refetch()}>
-            Try again
+            {say("Try again")}
           </button>
         </div>
       )}
       {rows.data?.length === 0 && (
-        <p className="floor-state">No procedure is approved yet, so there is nothing to carry out.</p>
+        <p className="floor-state">
+          {say("No procedure is approved yet, so there is nothing to carry out.")}
+        </p>
       )}
-      <ul className="floor-machines" aria-label="Approved procedures">
+      <ul className="floor-machines" aria-label={say("Approved procedures")}>
         {rows.data?.map((r) => (
           <li key={r.procedure}>
             <div>
-              <strong>{r.machine}</strong> {r.title}
+              <strong>{r.machine}</strong> {say(r.title)}
               <p>
-                {r.kind.replaceAll("-", " ")}, version {r.version}
-                {r.openRound ? `; being cleaned, started by ${r.startedBy}` : ""}
+                {say(r.kind.replaceAll("-", " "))}, {say("version {0}", r.version)}
+                {r.openRound ? `; ${say("being cleaned, started by {0}", r.startedBy ?? "")}` : ""}
               </p>
             </div>
             {r.openRound ? (
@@ -58,7 +66,7 @@ export default function FloorPick() {
                 type="button"
                 onClick={() => navigate(`/floor/${r.openRound}`)}
               >
-                {mayWork ? "Go on" : "Look"}
+                {mayWork ? say("Go on") : say("Look")}
               </button>
             ) : (
               mayWork && (
@@ -68,7 +76,7 @@ export default function FloorPick() {
                   disabled={start.isPending}
                   onClick={() => start.mutate(r.procedure)}
                 >
-                  Start the round
+                  {say("Start the round")}
                 </button>
               )
             )}

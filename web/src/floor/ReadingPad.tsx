@@ -1,12 +1,14 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
+import type { EntryValue } from "./fold";
 import { judge, type Outcome, strengthInterval } from "./interpreter";
-import type { EntryValue } from "./outbox";
+import type { Say } from "./texts";
 
 type Props = {
   plan: Schemas["ReadingPlan"];
   instruments: Schemas["Instrument"][];
   last: Schemas["ReadingState"] | undefined;
+  say: Say;
   onReading: (figures: EntryValue[]) => void;
   onCorrective: (text: string) => void;
 };
@@ -20,6 +22,7 @@ const WORDS: Record<Outcome, string> = {
 const DONE = ["Added concentrate and stirred", "Added water and stirred", "Warmed it", "Mixed it anew"];
 
 export function ReadingPad(p: Props) {
+  const { say } = p;
   const [instrument, setInstrument] = useState(p.instruments[0]);
   const [strength, setStrength] = useState("");
   const [temperature, setTemperature] = useState("");
@@ -37,28 +40,28 @@ export function ReadingPad(p: Props) {
 
   if (failed && !last.corrected) {
     return (
-      <section className="pad bad" aria-label="Correct it">
+      <section className="pad bad" aria-label={say("Correct it")}>
         <p className="pad-read">
           {last.strength} mg/L, {last.temperature} °C
         </p>
         <p className="pad-advice" role="alert">
-          {last.advice}
+          {last.advice ? say(last.advice) : say(WORDS[last.outcome])}
         </p>
-        <p>What did you do?</p>
+        <p>{say("What did you do?")}</p>
         <div className="pad-grid">
           {DONE.map((d) => (
             <button key={d} className="floor-btn" type="button" onClick={() => p.onCorrective(d)}>
-              {d}
+              {say(d)}
             </button>
           ))}
         </div>
         <label className="pad-other">
-          Something else
+          {say("Something else")}
           <input value={other} maxLength={2000} onChange={(e) => setOther(e.currentTarget.value)} />
         </label>
         {other.trim() && (
           <button className="floor-btn" type="button" onClick={() => p.onCorrective(other.trim())}>
-            Write that down
+            {say("Write that down")}
           </button>
         )}
       </section>
@@ -67,22 +70,22 @@ export function ReadingPad(p: Props) {
 
   if (last?.outcome === "IN") {
     return (
-      <section className="pad good" aria-label="Reading">
+      <section className="pad good" aria-label={say("Reading")}>
         <p className="pad-read">
           {last.strength} mg/L, {last.temperature} °C
         </p>
-        <p>{last.advice}</p>
+        <p>{last.advice ? say(last.advice) : say(WORDS.IN)}</p>
       </section>
     );
   }
 
   return (
-    <section className="pad" aria-label="Reading">
+    <section className="pad" aria-label={say("Reading")}>
       <p className="pad-planned">
-        {failed ? "Read again. " : ""}
-        {p.plan.chemical}, planned {p.plan.planned}
+        {failed ? `${say("Read again.")} ` : ""}
+        {say("{0}, planned {1}", p.plan.chemical, p.plan.planned)}
       </p>
-      <div className="pad-grid" role="radiogroup" aria-label="Instrument">
+      <div className="pad-grid" role="radiogroup" aria-label={say("Instrument")}>
         {p.instruments.map((i) => (
           // biome-ignore lint/a11y/useSemanticElements: a large target with two lines of text
           <button
@@ -96,24 +99,38 @@ export function ReadingPad(p: Props) {
               setStrength("");
             }}
           >
-            {i.name}
+            {say(i.name)}
           </button>
         ))}
       </div>
       {instrument.steps.length > 0 ? (
-        <Strip marks={instrument.steps} value={strength} onPick={setStrength} />
+        <Strip say={say} marks={instrument.steps} value={strength} onPick={setStrength} />
       ) : (
-        <Figure label="Strength" unit="mg/L" step={5} value={strength} onChange={setStrength} />
+        <Figure
+          say={say}
+          label={say("Strength")}
+          unit="mg/L"
+          step={5}
+          value={strength}
+          onChange={setStrength}
+        />
       )}
-      <Figure label="Temperature" unit="°C" step={1} value={temperature} onChange={setTemperature} />
+      <Figure
+        say={say}
+        label={say("Temperature")}
+        unit="°C"
+        step={1}
+        value={temperature}
+        onChange={setTemperature}
+      />
       <p className={`pad-preview ${preview?.toLowerCase() ?? ""}`} aria-live="polite">
         {preview
-          ? WORDS[preview]
+          ? say(WORDS[preview])
           : strength && !interval
-            ? "Strength is a number from 0 to 1,000,000 mg/L."
+            ? say("Strength is a number from 0 to 1,000,000 mg/L.")
             : temperature && !warmth
-              ? "Temperature is a number from -10 to 110 °C."
-              : "Enter both figures as the instrument shows them."}
+              ? say("Temperature is a number from -10 to 110 °C.")
+              : say("Enter both figures as the instrument shows them.")}
       </p>
       <button
         className="floor-btn now"
@@ -129,13 +146,14 @@ export function ReadingPad(p: Props) {
           setTemperature("");
         }}
       >
-        Enter the reading
+        {say("Enter the reading")}
       </button>
     </section>
   );
 }
 
 type FigureProps = {
+  say: Say;
   label: string;
   unit: string;
   step: number;
@@ -143,11 +161,16 @@ type FigureProps = {
   onChange: (v: string) => void;
 };
 
-function Figure({ label, unit, step, value, onChange }: FigureProps) {
+function Figure({ say, label, unit, step, value, onChange }: FigureProps) {
   const by = (d: number) => onChange(String(Math.max(0, (Number(value.replace(",", ".")) || 0) + d)));
   return (
     <div className="figure">
-      <button className="floor-btn" type="button" aria-label={`${label} less`} onClick={() => by(-step)}>
+      <button
+        className="floor-btn"
+        type="button"
+        aria-label={say("{0} less", label)}
+        onClick={() => by(-step)}
+      >
         −
       </button>
       <label>
@@ -161,17 +184,24 @@ function Figure({ label, unit, step, value, onChange }: FigureProps) {
           onChange={(e) => onChange(e.currentTarget.value)}
         />
       </label>
-      <button className="floor-btn" type="button" aria-label={`${label} more`} onClick={() => by(step)}>
+      <button
+        className="floor-btn"
+        type="button"
+        aria-label={say("{0} more", label)}
+        onClick={() => by(step)}
+      >
         +
       </button>
     </div>
   );
 }
 
+type StripProps = { say: Say; marks: number[]; value: string; onPick: (v: string) => void };
+
 /** The strip's scale by value and pattern, never by hue alone. */
-function Strip({ marks, value, onPick }: { marks: number[]; value: string; onPick: (v: string) => void }) {
+function Strip({ say, marks, value, onPick }: StripProps) {
   return (
-    <div className="strip" role="radiogroup" aria-label="Strength on the strip, mg/L">
+    <div className="strip" role="radiogroup" aria-label={say("Strength on the strip, mg/L")}>
       {marks.map((m, i) => (
         // biome-ignore lint/a11y/useSemanticElements: a patch of the scale with its pattern
         <button

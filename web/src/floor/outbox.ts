@@ -1,48 +1,47 @@
-import { ApiProblem, api, type Schemas, unwrap } from "../api/client";
+import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
+import { db, type Waiting } from "../app/kept";
+import type { EntryValue } from "./fold";
 
 export type Sent = Schemas["SentEntry"];
-export type State = Schemas["RoundState"];
-export type EntryValue = Schemas["EntryValue"];
+export type RoundState = Schemas["RoundState"];
+export type { EntryValue };
 
 /*
  * Entries are written down on this device before they are sent, and crossed off when the server has
- * them. The id is made here, so sending twice enters once. A PIN is never written down.
+ * them. The id is made here, so sending twice enters once. A PIN is never written down. Each entry keeps
+ * who made it: another person who signs in on this tablet does not send it as theirs.
  */
 
-const key = (round: string) => `outbox:${round}`;
+const AT_ONCE = 500;
 
-export function waiting(round: string): Sent[] {
-  try {
-    return JSON.parse(localStorage.getItem(key(round)) ?? "[]") as Sent[];
-  } catch {
-    return [];
+/** The wall clock as it was when the page opened, carried on evenly: a clock that is set meanwhile changes no duration. */
+const opened = Date.now() - performance.now();
+export function tabletNow(): number {
+  return Math.round(opened + performance.now());
+}
+
+export async function waiting(round: string): Promise<Waiting[]> {
+  return (await db()).getAllFromIndex("entries", "round", round);
+}
+
+export async function note(round: string, who: string, sent: Sent): Promise<void> {
+  await (await db()).add("entries", { round, who, sent });
+}
+
+/** A new id; `randomUUID` is missing where the page did not come over a secure connection. */
+function newId(): string {
+  if (crypto.randomUUID) {
+    return crypto.randomUUID();
   }
-}
-
-function store(round: string, entries: Sent[]) {
-  if (entries.length === 0) {
-    localStorage.removeItem(key(round));
-  } else {
-    localStorage.setItem(key(round), JSON.stringify(entries));
-  }
-}
-
-export function note(round: string, entry: Sent) {
-  store(round, [...waiting(round), entry]);
-}
-
-function crossOff(round: string, id: string) {
-  store(
-    round,
-    waiting(round).filter((e) => e.id !== id),
-  );
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return [...bytes].map((b) => b.toString(16).padStart(2, "0")).join("");
 }
 
 /** This device's name in the log; made once. */
 export function device(): string {
   let id = localStorage.getItem("device");
   if (!id) {
-    id = `tablet-${crypto.randomUUID().slice(0, 8)}`;
+    id = `tablet-${newId().slice(0, 8)}`;
     localStorage.setItem("device", id);
   }
   return id;
@@ -50,47 +49,85 @@ export function device(): string {
 
 export function entry(packHash: string, step: string, kind: string, figures: EntryValue[]): Sent {
   return {
-    id: crypto.randomUUID(),
+    id: newId(),
     packHash,
     step,
     kind,
     figures,
     device: device(),
-    tabletTime: Date.now(),
+    tabletTime: tabletNow(),
   };
 }
 
-export async function send(round: string, sent: Sent): Promise<State> {
+/** Sends one entry that has to be signed; that takes a connection. */
+export async function send(round: string, sent: Sent): Promise<RoundState> {
   return unwrap(api.POST("/api/rounds/{id}/entries", { params: { path: { id: round } }, body: sent }));
 }
 
-/** The entry itself was not taken. A lost session or a server in trouble says nothing about the entry. */
-export function refused(problem: unknown): boolean {
-  return problem instanceof ApiProblem && [400, 409, 422].includes(problem.status);
-}
+/** What became of entries that were sent: they are off the list, the state counts them, and the server says this. */
+export type Crossed = (ids: string[], state: RoundState, told: string[]) => void;
 
 let turn: Promise<unknown> = Promise.resolve();
 
 /**
- * Sends what is waiting, in order, one at a time, and stops at the first trouble. What the server
- * refuses is crossed off, and its words are thrown; everything else stays and is sent again.
+ * Sends what this person has waiting, in order, and crosses off what the server has. Without signal, or
+ * signed out, or with the server in trouble, everything stays and is sent again.
  */
-export function flush(round: string): Promise<State | null> {
-  const mine = turn.then(async () => {
-    let state: State | null = null;
-    for (const e of waiting(round)) {
-      try {
-        state = await send(round, e);
-        crossOff(round, e.id);
-      } catch (problem) {
-        if (refused(problem)) {
-          crossOff(round, e.id);
-        }
-        throw problem;
-      }
-    }
-    return state;
-  });
+export function flush(round: string, who: string, crossed: Crossed): Promise<void> {
+  const mine = turn.then(() => flushNow(round, who, crossed));
   turn = mine.catch(() => undefined);
   return mine;
 }
+
+async function flushNow(round: string, who: string, crossed: Crossed) {
+  for (;;) {
+    const own = (await waiting(round)).filter((w) => w.who === who).slice(0, AT_ONCE);
+    if (own.length === 0) {
+      return;
+    }
+    await sendPhotos(own);
+    const answer = await unwrap(
+      api.POST("/api/rounds/{id}/queue", {
+        params: { path: { id: round } },
+        body: { entries: own.map((w) => w.sent), sentAt: tabletNow() },
+      }),
+    );
+    const done = (await db()).transaction("entries", "readwrite");
+    await Promise.all([...own.map((w) => done.store.delete(w.seq ?? -1)), done.done]);
+    crossed(
+      own.map((w) => w.sent.id),
+      answer.state,
+      answer.fates.flatMap((f) => (f.why ? [f.why] : [])),
+    );
+  }
+}
+
+/** A photo goes before the entry that speaks of it. */
+async function sendPhotos(own: Waiting[]) {
+  const kept = await db();
+  for (const w of own) {
+    const sha256 = w.sent.kind === "photo" ? w.sent.figures.find((f) => f.name === "sha256")?.text : null;
+    const photo = sha256 ? await kept.get("photos", sha256) : undefined;
+    if (!photo) {
+      continue;
+    }
+    try {
+      await unwrap(
+        api.PUT("/api/photos/{sha256}", {
+          params: { path: { sha256: photo.sha256 } },
+          body: photo.blob as unknown as string,
+          bodySerializer: (b: unknown) => b as BodyInit,
+          headers: { "Content-Type": photo.blob.type },
+        }),
+      );
+    } catch (e) {
+      // What the server does not want is not sent for ever; the entry still says that it was taken.
+      if (!(e instanceof ApiProblem && [400, 409, 413, 415, 422].includes(e.status))) {
+        throw e;
+      }
+    }
+    await kept.delete("photos", photo.sha256);
+  }
+}
+
+export const isOffline = (e: unknown) => e instanceof Offline;

@@ -2,7 +2,8 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useClock } from "../app/session";
+import { useClock, useSession } from "../app/session";
+import { Correct } from "./Correct";
 import "./logbook.css";
 
 type LogEntry = Schemas["LogEntry"];
@@ -13,6 +14,10 @@ const WEIGHT: Record<string, string> = {
   corrective: "corrective action",
   deviation: "deviation",
   signature: "signature",
+  trouble: "went wrong",
+  difference: "does not fit",
+  lock: "lock",
+  correction: "correction",
 };
 
 /** Entries of one step together; taps that went well are one line. */
@@ -33,6 +38,9 @@ export default function RoundRecord() {
   const { round = "" } = useParams();
   const clock = useClock();
   const [all, setAll] = useState(false);
+  const [wrong, setWrong] = useState<LogEntry | null>(null);
+  const session = useSession();
+  const mayCorrect = session.data?.role === "SUPERVISOR" || session.data?.role === "QA";
   const record = useQuery({
     queryKey: ["record", round],
     queryFn: () => unwrap(api.GET("/api/logbook/{round}", { params: { path: { round } } })),
@@ -61,9 +69,15 @@ export default function RoundRecord() {
           {r.row.machine} {r.row.title}
         </h1>
         <span className="grow" />
-        <button className="btn no-print" type="button" onClick={() => window.print()}>
-          Print
-        </button>
+        <a className="btn no-print" href={`/api/logbook/${round}/pdf`}>
+          PDF
+        </a>
+        <a className="btn no-print" href={`/api/logbook/${round}/entries`} download={`round-${round}.json`}>
+          JSON
+        </a>
+        <Link className="btn no-print" to={`/logbook/${round}/ribbon`}>
+          On the ribbon
+        </Link>
       </div>
       <dl className="facts">
         <Fact
@@ -107,7 +121,15 @@ export default function RoundRecord() {
                   <td>
                     <strong>{WEIGHT[e.weight]}</strong>: {e.text}
                   </td>
-                  <td className="nowrap">{e.who}</td>
+                  <td className="nowrap">
+                    {e.who}
+                    {mayCorrect && e.kind !== "correction" && (
+                      <button className="btn small no-print" type="button" onClick={() => setWrong(e)}>
+                        Correct
+                        <span className="sr-only"> entry {e.seq}</span>
+                      </button>
+                    )}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -150,6 +172,7 @@ export default function RoundRecord() {
           })}
         </ol>
       </section>
+      {wrong && <Correct round={round} entry={wrong} onClose={() => setWrong(null)} />}
       <p className="quiet record-foot">
         Pack {r.packHash.slice(0, 12)}. Label, machine manual and local code stand above this record.
       </p>

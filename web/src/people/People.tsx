@@ -66,7 +66,10 @@ export default function People() {
               <th scope="row">{p.name}</th>
               <td>{ROLES.find((r) => r.value === p.role)?.label}</td>
               <td>{p.adultFrom ? `under 18 until ${p.adultFrom}` : "of age"}</td>
-              <td>{p.left ? "has left" : "works here"}</td>
+              <td>
+                {p.left ? "has left" : "works here"}
+                {p.sameAs ? `, second account of ${p.sameAs}` : ""}
+              </td>
               <td>
                 <button
                   className="btn small"
@@ -108,6 +111,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
   const [name, setName] = useState("");
   const [role, setRole] = useState<PersonRow["role"]>(person?.role ?? "CREW");
   const [adultFrom, setAdult] = useState(person?.adultFrom ?? "");
+  const [sameAs, setSameAs] = useState(person?.sameAs ?? "");
   const [left, setLeft] = useState(person?.left ?? false);
   const [password, setPassword] = useState("");
   const [pin, setPin] = useState("");
@@ -122,6 +126,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
                 role,
                 left,
                 adultFrom: adultFrom || undefined,
+                sameAs: sameAs || undefined,
                 password: password || undefined,
                 pin: pin || undefined,
                 signature,
@@ -130,7 +135,15 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
           )
         : unwrap(
             api.POST("/api/people", {
-              body: { name, role, password, pin, adultFrom: adultFrom || undefined, signature },
+              body: {
+                name,
+                role,
+                password,
+                pin,
+                adultFrom: adultFrom || undefined,
+                sameAs: sameAs || undefined,
+                signature,
+              },
             }),
           ),
     onSuccess: () => {
@@ -168,6 +181,13 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
           description="Only for somebody under 18, and kept only until then. No date of birth is stored."
           value={adultFrom}
           onChange={(e) => setAdult(e.currentTarget.value)}
+        />
+        <TextInput
+          label="Second account of"
+          description="The name of this person’s other account; who cleaned with one does not release with the other."
+          maxLength={60}
+          value={sameAs}
+          onChange={(e) => setSameAs(e.currentTarget.value)}
         />
         <PasswordInput
           label={person ? "New password" : "Password"}

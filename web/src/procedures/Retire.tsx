@@ -1,8 +1,9 @@
-import { PasswordInput, Textarea } from "@mantine/core";
+import { Textarea } from "@mantine/core";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Pin } from "../app/Pin";
 
 type Props = {
   row: Schemas["ProcedureRow"];
@@ -42,13 +43,7 @@ export function Retire({ row, onClose, onRetired }: Props) {
           value={reason}
           onChange={(e) => setReason(e.currentTarget.value)}
         />
-        <PasswordInput
-          label="PIN"
-          inputMode="numeric"
-          autoComplete="off"
-          value={pin}
-          onChange={(e) => setPin(e.currentTarget.value)}
-        />
+        <Pin value={pin} onChange={setPin} />
         {retire.isError && (
           <p className="note stop" role="alert">
             {message(retire.error)}

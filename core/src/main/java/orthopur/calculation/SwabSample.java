@@ -2,14 +2,12 @@ package orthopur.calculation;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.UnitText;
+import orthopur.release.SwabRota;
 import orthopur.rulebook.RuleBook;
 
 /**
@@ -49,19 +47,17 @@ final class SwabSample implements Calculation {
         int rounds = (int) in.number("rounds", "", 1, 365);
         Map<String, Double> risk = risk(in, sites);
         long seed = in.has("seed") ? (long) in.number("seed", "", 0, 1e15) : 0;
-        Collections.shuffle(sites, new Random(seed));
-        sites.sort(Comparator.comparingDouble((String s) -> -risk.getOrDefault(s, 1.0)));
-        int perRound = (sites.size() + rounds - 1) / rounds;
+        SwabRota rota =
+                new SwabRota(
+                        sites.stream()
+                                .map(s -> new SwabRota.Site(s, risk.getOrDefault(s, 1.0)))
+                                .toList(),
+                        rounds,
+                        seed);
+        int perRound = rota.perRound();
         List<String> schedule = new ArrayList<>();
-        int next = 0;
-        for (int r = 1; r <= rounds; r++) {
-            List<String> tonight = new ArrayList<>();
-            for (int k = 0; k < perRound; k++) {
-                // Once all have had their turn the places left go to the riskiest again.
-                tonight.add(sites.get(next++ % sites.size()));
-            }
-            schedule.add(
-                    "round " + r + ": " + String.join(", ", tonight.stream().distinct().toList()));
+        for (int r = 0; r < rounds; r++) {
+            schedule.add("round " + (r + 1) + ": " + String.join(", ", rota.of(r)));
         }
         return new Worked(this, in)
                 .result(perRound, "sites")

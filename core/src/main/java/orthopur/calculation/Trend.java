@@ -2,14 +2,14 @@ package orthopur.calculation;
 
 import java.util.ArrayList;
 import java.util.List;
+import orthopur.release.OwnLimits;
 import orthopur.rulebook.RuleBook;
 
 /** Individuals chart: mean, limits from the moving range, runs, and limits from own history. */
 final class Trend implements Calculation {
-    /** 3 ÷ d₂ and d₂ of the moving range of two. */
+    /** 3 ÷ d₂ of the moving range of two. */
     private static final double LIMIT = 2.66;
 
-    private static final double D2 = 1.128;
     private static final int SIDE = 8;
     private static final int RISE = 6;
 
@@ -29,23 +29,19 @@ final class Trend implements Calculation {
         if (v.size() < 2) {
             throw new RefusedInput("values", "One value is not a history.", "two or more numbers");
         }
-        double mean = v.stream().mapToDouble(d -> d).average().orElse(0);
-        double range = 0;
-        for (int i = 1; i < v.size(); i++) {
-            range += Math.abs(v.get(i) - v.get(i - 1));
-        }
-        double moving = range / (v.size() - 1);
+        OwnLimits own = OwnLimits.of(v);
+        double mean = own.mean();
+        double moving = own.moving();
         double low = mean - LIMIT * moving;
         double high = mean + LIMIT * moving;
-        double sigma = moving / D2;
         return new Worked(this, in)
                 .result(mean, "")
                 .also("lower", low, "")
                 .also("upper", high, "")
                 .also("movingRange", moving, "")
                 .also("signals", signals(v, mean, low, high))
-                .also("passUpTo", mean + 2 * sigma, "")
-                .also("failAbove", mean + 3 * sigma, "")
+                .also("passUpTo", own.passUpTo(), "")
+                .also("failAbove", own.failAbove(), "")
                 .assume("Limits from the values themselves; twenty or more make them firm.")
                 .assume("Between pass and fail: caution – clean again and look why.")
                 .formula(

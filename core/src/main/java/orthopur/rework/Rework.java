@@ -19,9 +19,11 @@ import orthopur.runthrough.SheetIndex;
  *
  * @param surfaces that are to be cleaned again, in the order of the sheet
  * @param parts that own them
+ * @param way those parts, with what is in front of them or covers them
  * @param steps ids of the steps to do again, in the order of the procedure
  */
-public record Rework(List<String> surfaces, List<String> parts, List<String> steps) {
+public record Rework(
+        List<String> surfaces, List<String> parts, List<String> way, List<String> steps) {
 
     /**
      * @param failed id of the part or surface that failed
@@ -56,6 +58,7 @@ public record Rework(List<String> surfaces, List<String> parts, List<String> ste
         return new Rework(
                 List.copyOf(ids),
                 List.copyOf(parts),
+                List.copyOf(inFront(sheet, parts)),
                 steps(procedure, sheet, context, ids, parts, until));
     }
 
@@ -118,7 +121,27 @@ public record Rework(List<String> surfaces, List<String> parts, List<String> ste
                 again.add(s.id());
             }
         }
-        return again;
+        return withFittings(procedure, again, until);
+    }
+
+    /** Hoses and caps go on again wherever a passage is flushed again. */
+    private static List<String> withFittings(Procedure procedure, List<String> again, int until) {
+        List<Step> done = procedure.steps().subList(0, until + 1);
+        boolean flushed =
+                done.stream()
+                        .anyMatch(
+                                s ->
+                                        s.action() instanceof Action.Circulate
+                                                && again.contains(s.id()));
+        return done.stream()
+                .filter(
+                        s ->
+                                again.contains(s.id())
+                                        || flushed
+                                                && (s.action() instanceof Action.Fit
+                                                        || s.action() instanceof Action.Unfit))
+                .map(Step::id)
+                .toList();
     }
 
     private static boolean revives(Step s) {

@@ -13,6 +13,9 @@ public sealed interface Entry {
     /** The timer of the step was started: parts are in the soak, the surface is wet. */
     record TimerStarted(String step) implements Entry {}
 
+    /** The surface did not stay wet: contact starts anew. */
+    record ContactBroken(String step) implements Entry {}
+
     /**
      * @param strength as shown by the instrument, in mg/L
      * @param temperature in °C
@@ -26,6 +29,29 @@ public sealed interface Entry {
     /** A check of the sheet: its value, or null where it was looked at and found right. */
     record CheckMade(String step, String check, @Nullable Double value) implements Entry {}
 
+    /** Something to confirm was confirmed: it is isolated, people are clear, it is at its mark. */
+    record Confirmed(String step, String ask) implements Entry {}
+
+    /**
+     * Somebody puts their own lock on an energy, or takes it off.
+     *
+     * @param lock the number on the lock
+     * @param reason why somebody else's lock comes off, by the supervisor's procedure; else null
+     */
+    record LockMoved(String step, String energy, String lock, boolean on, @Nullable String reason)
+            implements Entry {}
+
+    /**
+     * Something is wrong.
+     *
+     * @param item the part, where it is about one
+     */
+    record TroubleSaid(String step, RoundPack.Trouble.Kind kind, @Nullable String item, String text)
+            implements Entry {}
+
+    /** A picture; its bytes are kept under their SHA-256. */
+    record PhotoTaken(String step, String sha256, String what) implements Entry {}
+
     /** The step was done otherwise than written, and why. */
     record Deviation(String step, String reason) implements Entry {}
 
@@ -33,4 +59,31 @@ public sealed interface Entry {
 
     /** The round is handed over. */
     record RoundClosed(String step) implements Entry {}
+
+    /**
+     * A finding of the one who looks before production may start.
+     *
+     * @param site where it was taken: a look, a swab, the last rinse
+     * @param value null for a look
+     */
+    record Proof(
+            String step, String site, @Nullable Double value, @Nullable String unit, boolean passed)
+            implements Entry {}
+
+    /**
+     * @param until epoch seconds, for a release with a time limit; else null
+     * @param condition what the limit is for
+     */
+    record Released(String step, @Nullable Long until, @Nullable String condition)
+            implements Entry {}
+
+    /**
+     * An entry was wrong. It stays as it is; this says beside it what is right.
+     *
+     * @param entry the id of the entry
+     */
+    record Correction(String step, String entry, String text) implements Entry {}
+
+    /** Not released: this part is cleaned again, with what it touched. */
+    record SentBack(String step, String item, String reason) implements Entry {}
 }

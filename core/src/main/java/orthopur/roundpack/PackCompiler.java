@@ -4,24 +4,30 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Check;
 import orthopur.machine.Configuration;
+import orthopur.machine.Fitting;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
+import orthopur.quantity.Ph;
 import orthopur.quantity.Strength;
+import orthopur.rework.Rework;
 import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.Instrument;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
 import orthopur.roundpack.RoundPack.ReadingPlan;
+import orthopur.roundpack.RoundPack.ReworkPlan;
 import orthopur.roundpack.RoundPack.Tally;
 import orthopur.roundpack.RoundPack.Timer;
 import orthopur.runthrough.Context;
@@ -30,16 +36,21 @@ import orthopur.verdict.Phases;
 
 /** Compiles a procedure for the floor. The same input always gives the same pack. */
 public final class PackCompiler {
+    /** How the key of a cleaning fitting begins, so that it is told from a part. */
+    public static final String FITTING = "fitting:";
+
     private final Procedure procedure;
     private final SheetIndex sheet;
     private final Context context;
     private final List<String> phases;
+    private final Asks asks;
 
     private PackCompiler(Procedure procedure, MachineSheet sheet, Context context) {
         this.procedure = procedure;
         this.sheet = new SheetIndex(sheet);
         this.context = context;
         this.phases = Phases.of(procedure);
+        this.asks = new Asks(this.sheet, this::flows);
     }
 
     /** For the machine as it is fitted: what only another option has is not on the tablet. */
@@ -59,15 +70,16 @@ public final class PackCompiler {
         for (int i = 0; i < procedure.steps().size(); i++) {
             steps.add(c.step(i));
         }
-        List<Tally> parts =
-                sheet.parts().stream()
-                        .filter(Part::removable)
-                        .map(p -> new Tally(p.id(), p.name(), p.count()))
-                        .toList();
+        List<Tally> parts = new ArrayList<>();
+        sheet.parts().stream()
+                .filter(Part::removable)
+                .forEach(p -> parts.add(new Tally(p.id(), p.name(), p.count())));
+        sheet.fittings().forEach(f -> parts.add(new Tally(FITTING + f.id(), f.name(), f.count())));
         return new RoundPack(
                 procedure.id(),
                 version,
                 procedure.title(),
+                procedure.kind(),
                 sheet.code(),
                 sheet.name(),
                 sheet.version(),
@@ -75,7 +87,32 @@ public final class PackCompiler {
                 procedure.ppe(),
                 steps,
                 parts,
-                instruments);
+                instruments,
+                Troubles.of(procedure),
+                reworks(procedure, c.sheet, context.in(fitted)));
+    }
+
+    /** For each part that can be found wanting: what is redone, wherever that changes. */
+    private static List<ReworkPlan> reworks(
+            Procedure procedure, SheetIndex sheet, Context context) {
+        List<ReworkPlan> plans = new ArrayList<>();
+        for (Part part : sheet.sheet().parts()) {
+            if (part.surfaces().isEmpty()) {
+                continue;
+            }
+            List<ReworkPlan.Since> since = new ArrayList<>();
+            for (int i = 0; i < procedure.steps().size(); i++) {
+                Rework r = Rework.of(procedure, sheet, context, part.id(), i);
+                ReworkPlan.Since now = new ReworkPlan.Since(i + 1, r.steps(), r.way());
+                if (since.isEmpty()
+                        || !since.getLast().steps().equals(now.steps())
+                        || !since.getLast().parts().equals(now.parts())) {
+                    since.add(now);
+                }
+            }
+            plans.add(new ReworkPlan(part.id(), part.name(), since));
+        }
+        return plans;
     }
 
     private PackStep step(int place) {
@@ -91,18 +128,71 @@ public final class PackCompiler {
                 s.because(),
                 s.caution(),
                 s.minutes(),
-                a instanceof Action.Remove r
-                        ? pieces(place, r.items(), r.count(), r.destination())
-                        : List.of(),
-                a instanceof Action.Install r
-                        ? pieces(place, r.items(), r.count(), null)
-                        : List.of(),
+                switch (a) {
+                    case Action.Remove r -> pieces(place, r.items(), r.count(), r.destination());
+                    case Action.Fit f -> fittings(f.fittings());
+                    default -> List.of();
+                },
+                switch (a) {
+                    case Action.Install r -> pieces(place, r.items(), r.count(), null);
+                    case Action.Unfit f -> fittings(f.fittings());
+                    default -> List.of();
+                },
                 timer(a),
                 a instanceof Action.Collect c ? soakOf(place, c.items()) : null,
                 a instanceof Action.Sanitize z ? reading(z) : null,
                 checks(a),
+                asks.of(a),
+                handsOnMachine(a),
                 a instanceof Action.Prepare p ? p.things() : List.of(),
-                where(a));
+                where(a),
+                a instanceof Action.Circulate c ? flows(c) : Map.of());
+    }
+
+    /** Whether hands go to the machine itself: a part at the sink is out of its reach. */
+    private boolean handsOnMachine(Action a) {
+        return switch (a) {
+            case Action.Remove r -> true;
+            case Action.Install r -> true;
+            case Action.Shift r -> true;
+            case Action.Return r -> true;
+            case Action.Index i -> !i.powered();
+            default ->
+                    a.handsIn()
+                            && a.items().stream()
+                                    .flatMap(i -> sheet.surfacesMeant(i).stream())
+                                    .map(sheet::ownerOf)
+                                    .anyMatch(p -> !sheet.part(p).removable());
+        };
+    }
+
+    /** Where the line is turned round each time, the other way than at the last service. */
+    private Map<String, Action.Flow> flows(Action.Circulate c) {
+        Map<String, Action.Flow> flows = new TreeMap<>();
+        for (String item : c.items()) {
+            if (c.flow() == null || sheet.passageNamed(item) < 0) {
+                continue;
+            }
+            flows.put(
+                    item,
+                    c.flow() != Action.Flow.ALTERNATE
+                            ? c.flow()
+                            : context.lastFlow(item) == Action.Flow.FORWARD
+                                    ? Action.Flow.REVERSE
+                                    : Action.Flow.FORWARD);
+        }
+        return flows;
+    }
+
+    private List<Piece> fittings(List<String> ids) {
+        List<Piece> pieces = new ArrayList<>();
+        for (Fitting f : sheet.sheet().fittings()) {
+            for (int i = 1; ids.contains(f.id()) && i <= f.count(); i++) {
+                String name = f.count() == 1 ? f.name() : f.name() + " " + i;
+                pieces.add(new Piece(FITTING + f.id() + "#" + i, name, null));
+            }
+        }
+        return pieces;
     }
 
     private String title(Action a) {
@@ -234,12 +324,38 @@ public final class PackCompiler {
     }
 
     private List<CheckPlan> checks(Action a) {
-        List<String> made =
-                switch (a) {
-                    case Action.Measure m -> m.checks();
-                    case Action.FunctionTest t -> t.checks();
-                    default -> List.of();
-                };
+        return switch (a) {
+            case Action.Measure m -> ofSheet(m.checks());
+            case Action.FunctionTest t -> ofSheet(t.checks());
+            case Action.CoolDown c when c.below() != null ->
+                    List.of(
+                            new CheckPlan(
+                                    "below",
+                                    "Temperature of " + energyNames(c),
+                                    -20.0,
+                                    c.below().celsius(),
+                                    "°C"));
+            case Action.Rinse r when r.endPoint() == Action.EndPoint.TAP_PH ->
+                    List.of(likeTap(context.tapPh()));
+            default -> List.of();
+        };
+    }
+
+    /** Against the pH of the mains; where that was never measured, against the tap beside it. */
+    private CheckPlan likeTap(@Nullable Ph tap) {
+        if (tap == null) {
+            return new CheckPlan("ph", "pH of what runs off is that of the tap", null, null, null);
+        }
+        double near = context.book().figure("rinse.ph.from-tap").value();
+        return new CheckPlan(
+                "ph", "pH of what runs off", tap.value() - near, tap.value() + near, "pH");
+    }
+
+    private String energyNames(Action.CoolDown c) {
+        return sheet.names(c.energies());
+    }
+
+    private List<CheckPlan> ofSheet(List<String> made) {
         return sheet.sheet().checks().stream()
                 .filter(c -> made.contains(c.id()))
                 .map(c -> new CheckPlan(c.id(), c.name(), c.least(), c.most(), c.unit()))

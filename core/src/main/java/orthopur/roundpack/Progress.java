@@ -2,39 +2,66 @@ package orthopur.roundpack;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 import orthopur.Nullable;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
+import orthopur.roundpack.Refused.Why;
+import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.Instrument;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
+import orthopur.roundpack.RoundPack.ReworkPlan;
 import orthopur.roundpack.RoundPack.Tally;
+import orthopur.roundpack.RoundPack.Trouble;
 
 /**
  * How far a round is: the fold of its entries. An entry that does not fit is refused with a plain
  * sentence and changes nothing. Times are epoch seconds and come with the entry; there is no clock.
+ *
+ * <p>The tablet has the same fold, so that it can go on without signal. It knows no rule: whatever
+ * is judged here was put into the pack. Golden vectors hold both to the same answers.
  */
 public final class Progress {
     private final RoundPack pack;
     private final Map<String, Long> done = new LinkedHashMap<>();
     private final Set<String> off = new LinkedHashSet<>();
     private final Map<String, Long> timers = new LinkedHashMap<>();
-    private final Map<String, ReadingState> readings = new HashMap<>();
-    private final Map<String, Map<String, Boolean>> checks = new HashMap<>();
-    private final Set<String> deviated = new HashSet<>();
-    private boolean closed;
+    private final Map<String, ReadingState> readings = new TreeMap<>();
+    private final Map<String, Map<String, Boolean>> checks = new TreeMap<>();
+    private final Map<String, Set<String>> confirmed = new TreeMap<>();
+    private final List<Lock> locks = new ArrayList<>();
+    private final List<TroubleState> troubles = new ArrayList<>();
+    private final Map<String, Set<String>> redo = new TreeMap<>();
+    private final Set<String> deviated = new TreeSet<>();
+    private final Map<String, ProofState> proofs = new LinkedHashMap<>();
+    private int furthest;
+    private Status status = Status.OPEN;
+    private @Nullable Long until;
+    private @Nullable Long statusAt;
 
     public Progress(RoundPack pack) {
         this.pack = pack;
+    }
+
+    /** Where a round stands between the first step and production. */
+    public enum Status {
+        OPEN,
+        /** Handed over; somebody else looks before production may start. */
+        WAITING,
+        RELEASED,
+        /** Released until a time. */
+        CONDITIONAL
     }
 
     /**
@@ -49,63 +76,369 @@ public final class Progress {
             String advice,
             boolean corrected) {}
 
-    /** An entry that was not accepted, and why. */
-    public static final class Refused extends IllegalArgumentException {
-        private static final long serialVersionUID = 1L;
+    /** A lock that is on. */
+    public record Lock(String energy, String lock, String who, long at) {}
 
-        Refused(String message) {
-            super(message);
-        }
+    /** Something that went wrong in this round. */
+    public record TroubleState(
+            Trouble.Kind kind,
+            @Nullable String item,
+            String text,
+            String step,
+            String who,
+            long at) {}
+
+    /** The last finding at a site of the release. */
+    public record ProofState(
+            @Nullable Double value, @Nullable String unit, boolean passed, String who) {}
+
+    /**
+     * All of it at one moment.
+     *
+     * @param current id of the step that comes next; null once all are done
+     * @param timers epoch seconds at which each timer was started, by step
+     * @param deviated steps that are done otherwise than written
+     * @param redo steps that are done again, each with the parts that it concerns
+     * @param statusAt epoch seconds since when it stands so; null while it was never handed over
+     * @param until epoch seconds at which a conditional release ends
+     */
+    public record State(
+            @Nullable String current,
+            List<String> done,
+            List<String> off,
+            Map<String, Long> timers,
+            Map<String, ReadingState> readings,
+            Map<String, Map<String, Boolean>> checks,
+            Map<String, List<String>> confirmed,
+            List<Lock> locks,
+            List<TroubleState> troubles,
+            Map<String, List<String>> redo,
+            List<String> deviated,
+            Map<String, ProofState> proofs,
+            Status status,
+            @Nullable Long statusAt,
+            @Nullable Long until) {}
+
+    /** A copy of how far it is. */
+    public State state() {
+        PackStep current = current();
+        Map<String, Map<String, Boolean>> made = new TreeMap<>();
+        checks.forEach((step, own) -> made.put(step, new TreeMap<>(own)));
+        return new State(
+                current == null ? null : current.id(),
+                List.copyOf(done.keySet()),
+                List.copyOf(off),
+                new TreeMap<>(timers),
+                new TreeMap<>(readings),
+                made,
+                lists(confirmed),
+                List.copyOf(locks),
+                List.copyOf(troubles),
+                lists(redo),
+                List.copyOf(deviated),
+                new LinkedHashMap<>(proofs),
+                status,
+                statusAt,
+                until);
+    }
+
+    private static Map<String, List<String>> lists(Map<String, Set<String>> sets) {
+        Map<String, List<String>> lists = new TreeMap<>();
+        sets.forEach((key, own) -> lists.put(key, List.copyOf(own)));
+        return lists;
     }
 
     /**
      * Takes an entry in.
      *
      * @param at epoch seconds
+     * @param who made it
      * @throws Refused when it does not fit; nothing has changed then
      * @throws OutOfRange for a figure outside its domain
      */
-    public void accept(Entry entry, long at) {
-        if (closed) {
-            throw new Refused("This round is closed; nothing more can be entered.");
-        }
+    public void accept(Entry entry, long at, String who) {
         PackStep step = step(entry.step());
-        PackStep current = current();
-        boolean closing = entry instanceof Entry.RoundClosed;
-        if (!closing && current != null && !current.id().equals(step.id())) {
-            throw new Refused(
-                    done.containsKey(step.id())
-                            ? "Step " + step.number() + " is already done."
-                            : "Step " + current.number() + " comes first.");
-        }
+        inTime(entry, step);
+        Status before = status;
         switch (entry) {
-            case Entry.PieceMoved e -> piece(step, e);
+            case Entry.PieceMoved e -> {
+                ownLock(step, who);
+                piece(step, e);
+            }
             case Entry.TimerStarted e -> {
                 if (step.timer() == null) {
-                    throw new Refused("Step " + step.number() + " has no timer.");
+                    throw new Refused(Why.NO_TIMER, step.number());
                 }
+                ownLock(step, who);
                 // Starting twice (a double tap, a resend) must not shorten or lengthen the time.
                 timers.putIfAbsent(step.id(), at);
+            }
+            case Entry.ContactBroken e -> {
+                if (step.timer() == null || !step.timer().contact()) {
+                    throw new Refused(Why.NO_TIMER, step.number());
+                }
+                timers.remove(step.id());
             }
             case Entry.ReadingTaken e -> reading(step, e);
             case Entry.CorrectiveAction e -> corrective(step, e);
             case Entry.CheckMade e -> check(step, e);
+            case Entry.Confirmed e -> confirm(step, e);
+            case Entry.LockMoved e -> lock(step, e, at, who);
+            case Entry.TroubleSaid e -> trouble(e, at, who);
+            case Entry.PhotoTaken e -> {}
             case Entry.Deviation e -> {
                 if (e.reason().isBlank()) {
-                    throw new Refused("A deviation needs its reason.");
+                    throw new Refused(Why.SAY_WHAT);
                 }
                 deviated.add(step.id());
             }
-            case Entry.StepDone e -> finish(step, at);
+            case Entry.StepDone e -> {
+                ownLock(step, who);
+                finish(step, at);
+            }
             case Entry.RoundClosed e -> close();
+            case Entry.Proof e ->
+                    proofs.put(e.site(), new ProofState(e.value(), e.unit(), e.passed(), who));
+            case Entry.Released e -> release(e);
+            case Entry.SentBack e -> sendBack(e);
+            case Entry.Correction e -> {
+                if (e.text().isBlank()) {
+                    throw new Refused(Why.SAY_WHAT);
+                }
+            }
+        }
+        if (status != before) {
+            statusAt = at;
         }
     }
 
+    /** Whether an entry of this kind can be made now, and at this step. */
+    private void inTime(Entry entry, PackStep step) {
+        if (entry instanceof Entry.Correction) {
+            return;
+        }
+        boolean afterwards =
+                entry instanceof Entry.Proof
+                        || entry instanceof Entry.Released
+                        || entry instanceof Entry.SentBack;
+        if (afterwards) {
+            if (status == Status.OPEN) {
+                throw new Refused(Why.NOT_CLOSED);
+            }
+            if (status == Status.RELEASED) {
+                throw new Refused(Why.ALREADY_RELEASED);
+            }
+            return;
+        }
+        if (status != Status.OPEN) {
+            throw new Refused(Why.CLOSED);
+        }
+        boolean anywhere =
+                entry instanceof Entry.RoundClosed
+                        || entry instanceof Entry.LockMoved
+                        || entry instanceof Entry.TroubleSaid
+                        || entry instanceof Entry.PhotoTaken;
+        PackStep current = current();
+        if (!anywhere && current != null && !current.id().equals(step.id())) {
+            throw done.containsKey(step.id())
+                    ? new Refused(Why.ALREADY_DONE, step.number())
+                    : new Refused(Why.COMES_FIRST, current.number());
+        }
+    }
+
+    /** Everybody with hands in the machine has a lock of their own on what is locked. */
+    private void ownLock(PackStep step, String who) {
+        if (!step.hands()) {
+            return;
+        }
+        for (Lock l : locks) {
+            if (locks.stream()
+                    .noneMatch(x -> x.energy().equals(l.energy()) && x.who().equals(who))) {
+                throw new Refused(Why.OWN_LOCK, who, energyName(l.energy()));
+            }
+        }
+    }
+
+    private void confirm(PackStep step, Entry.Confirmed e) {
+        Ask ask =
+                step.asks().stream()
+                        .filter(a -> a.id().equals(e.ask()))
+                        .findFirst()
+                        .orElseThrow(() -> new Refused(Why.NO_ASK, step.number(), e.ask()));
+        if (ask.kind() == Ask.Kind.LOCK) {
+            throw new Refused(Why.NO_LOCK_NUMBER);
+        }
+        if ((ask.kind() == Ask.Kind.UNLOCK || ask.kind() == Ask.Kind.RESTORE)
+                && locked(ask.item())) {
+            throw new Refused(Why.STILL_LOCKED, lockNames(ask.item()));
+        }
+        confirmed.computeIfAbsent(step.id(), k -> new LinkedHashSet<>()).add(ask.id());
+    }
+
+    private boolean locked(String energy) {
+        return locks.stream().anyMatch(l -> l.energy().equals(energy));
+    }
+
+    private String lockNames(String energy) {
+        return String.join(
+                ", ",
+                locks.stream()
+                        .filter(l -> l.energy().equals(energy))
+                        .map(l -> l.lock() + " (" + l.who() + ")")
+                        .toList());
+    }
+
+    private Stream<Ask> asks(Ask.Kind kind, String energy) {
+        return pack.steps().stream()
+                .flatMap(s -> s.asks().stream())
+                .filter(a -> a.kind() == kind && a.item().equals(energy));
+    }
+
+    private String energyName(String energy) {
+        return asks(Ask.Kind.LOCK, energy).map(Ask::name).findFirst().orElse(energy);
+    }
+
+    private void lock(PackStep step, Entry.LockMoved e, long at, String who) {
+        if (asks(Ask.Kind.LOCK, e.energy()).findAny().isEmpty()) {
+            throw new Refused(Why.NO_ENERGY, e.energy());
+        }
+        if (e.lock().isBlank()) {
+            throw new Refused(Why.NO_LOCK_NUMBER);
+        }
+        Lock there =
+                locks.stream()
+                        .filter(l -> l.energy().equals(e.energy()) && l.lock().equals(e.lock()))
+                        .findFirst()
+                        .orElse(null);
+        if (e.on()) {
+            if (there != null) {
+                throw new Refused(Why.LOCK_ON, e.lock(), energyName(e.energy()));
+            }
+            PackStep current = current();
+            boolean now =
+                    current != null
+                            && current.asks().stream()
+                                    .anyMatch(
+                                            a ->
+                                                    a.kind() == Ask.Kind.LOCK
+                                                            && a.item().equals(e.energy()));
+            if (!now && !locked(e.energy())) {
+                throw new Refused(Why.COMES_FIRST, current == null ? "" : current.number());
+            }
+            locks.add(new Lock(e.energy(), e.lock(), who, at));
+            return;
+        }
+        if (there == null) {
+            throw new Refused(Why.NO_LOCK, e.lock(), energyName(e.energy()));
+        }
+        if (e.reason() == null && !there.who().equals(who)) {
+            throw new Refused(Why.NOT_YOUR_LOCK, e.lock(), there.who());
+        }
+        stayLocked(e.energy());
+        locks.remove(there);
+    }
+
+    /**
+     * The last lock comes off where the procedure takes it off; an earlier one when its owner
+     * leaves.
+     */
+    private void stayLocked(String energy) {
+        boolean last = locks.stream().filter(l -> l.energy().equals(energy)).count() == 1;
+        PackStep current = current();
+        if (!last || current == null) {
+            return;
+        }
+        for (PackStep s : pack.steps().subList(current.number() - 1, pack.steps().size())) {
+            boolean here =
+                    s.asks().stream()
+                            .anyMatch(a -> a.kind() == Ask.Kind.UNLOCK && a.item().equals(energy));
+            if (here) {
+                if (s != current) {
+                    throw new Refused(Why.NOT_YET, s.number());
+                }
+                return;
+            }
+        }
+    }
+
+    private void trouble(Entry.TroubleSaid e, long at, String who) {
+        Trouble plan =
+                pack.troubles().stream()
+                        .filter(t -> t.kind() == e.kind())
+                        .findFirst()
+                        .orElseThrow(() -> new Refused(Why.NO_ASK, "", e.kind()));
+        if (plan.about() != Trouble.About.NOTHING && e.item() == null) {
+            throw new Refused(Why.NAME_THE_PART);
+        }
+        if (plan.about() != Trouble.About.NOTHING) {
+            reworkOf(e.item());
+        }
+        troubles.add(new TroubleState(e.kind(), e.item(), e.text(), e.step(), who, at));
+        again(plan.redo(), List.of());
+        if (plan.about() == Trouble.About.A_PART_TO_REDO) {
+            rework(e.item());
+        }
+    }
+
+    private ReworkPlan reworkOf(@Nullable String item) {
+        return pack.rework().stream()
+                .filter(r -> r.item().equals(item))
+                .findFirst()
+                .orElseThrow(() -> new Refused(Why.NO_PART, String.valueOf(item)));
+    }
+
+    private void rework(@Nullable String item) {
+        ReworkPlan.Since now = null;
+        for (ReworkPlan.Since s : reworkOf(item).since()) {
+            if (s.place() <= furthest) {
+                now = s;
+            }
+        }
+        if (now != null) {
+            again(now.steps(), now.parts());
+        }
+    }
+
+    private void again(List<String> steps, List<String> parts) {
+        for (String id : steps) {
+            if (done.remove(id) == null && !redo.containsKey(id)) {
+                continue;
+            }
+            redo.computeIfAbsent(id, k -> new LinkedHashSet<>()).addAll(parts);
+            timers.remove(id);
+            readings.remove(id);
+            checks.remove(id);
+            confirmed.remove(id);
+            deviated.remove(id);
+        }
+    }
+
+    private void release(Entry.Released e) {
+        proofs.forEach(
+                (site, p) -> {
+                    if (!p.passed()) {
+                        throw new Refused(Why.PROOF_FAILED, site);
+                    }
+                });
+        status = e.until() == null ? Status.RELEASED : Status.CONDITIONAL;
+        until = e.until();
+    }
+
+    private void sendBack(Entry.SentBack e) {
+        if (e.reason().isBlank()) {
+            throw new Refused(Why.SAY_WHAT);
+        }
+        reworkOf(e.item());
+        status = Status.OPEN;
+        until = null;
+        proofs.clear();
+        rework(e.item());
+    }
+
     private void piece(PackStep step, Entry.PieceMoved e) {
-        List<Piece> movable = new ArrayList<>(step.off());
-        movable.addAll(step.on());
-        if (movable.stream().noneMatch(p -> p.key().equals(e.piece()))) {
-            throw new Refused(noSuchPiece(step, e.piece()));
+        if (Stream.concat(step.off().stream(), step.on().stream())
+                .noneMatch(p -> p.key().equals(e.piece()))) {
+            throw noSuchPiece(step, e.piece());
         }
         if (e.off()) {
             off.add(e.piece());
@@ -114,34 +447,37 @@ public final class Progress {
         }
     }
 
-    private String noSuchPiece(PackStep step, String key) {
-        String part = key.contains("#") ? key.substring(0, key.indexOf('#')) : key;
+    private Refused noSuchPiece(PackStep step, String key) {
         for (Tally t : pack.parts()) {
-            if (t.part().equals(part)) {
-                return "Step %d has no piece %s: there %s %d of %s in all."
-                        .formatted(
-                                step.number(),
-                                key,
-                                t.count() == 1 ? "is" : "are",
-                                t.count(),
-                                t.name());
+            if (t.part().equals(part(key))) {
+                return new Refused(Why.TOO_MANY, step.number(), key, t.count(), t.name());
             }
         }
-        return "There is no piece " + key + " in this round.";
+        return new Refused(Why.NO_PIECE, key);
+    }
+
+    private static String part(String pieceKey) {
+        int n = pieceKey.indexOf('#');
+        return n < 0 ? pieceKey : pieceKey.substring(0, n);
+    }
+
+    /**
+     * Whether a thing of this part belongs to the step as it is done now: all, or what is redone.
+     */
+    private boolean concerned(PackStep step, String part) {
+        Set<String> only = redo.get(step.id());
+        return only == null || only.contains(part);
     }
 
     private void reading(PackStep step, Entry.ReadingTaken e) {
         if (step.reading() == null) {
-            throw new Refused("Step " + step.number() + " takes no reading.");
+            throw new Refused(Why.NO_READING, step.number());
         }
         Instrument instrument =
                 pack.instruments().stream()
                         .filter(i -> i.id().equals(e.instrument()))
                         .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        new Refused(
-                                                "There is no instrument " + e.instrument() + "."));
+                        .orElseThrow(() -> new Refused(Why.NO_INSTRUMENT, e.instrument()));
         double celsius = Temperature.ofCelsius(e.temperature()).celsius();
         if (celsius < -10 || celsius > 110) {
             throw new OutOfRange(
@@ -154,8 +490,7 @@ public final class Progress {
                 ReadingJudge.judge(step.reading().bands(), strength, temperature);
         ReadingState before = readings.get(step.id());
         if (before != null && before.outcome() != ReadingJudge.Outcome.IN && !before.corrected()) {
-            throw new Refused(
-                    "The last reading was not in. Say first what was done about it, then read again.");
+            throw new Refused(Why.SAY_FIRST);
         }
         readings.put(
                 step.id(),
@@ -172,10 +507,10 @@ public final class Progress {
     private void corrective(PackStep step, Entry.CorrectiveAction e) {
         ReadingState last = readings.get(step.id());
         if (last == null || last.outcome() == ReadingJudge.Outcome.IN) {
-            throw new Refused("There is no reading at step " + step.number() + " to correct.");
+            throw new Refused(Why.NOTHING_TO_CORRECT, step.number());
         }
         if (e.text().isBlank()) {
-            throw new Refused("A corrective action says what was done.");
+            throw new Refused(Why.SAY_WHAT);
         }
         readings.put(
                 step.id(),
@@ -188,91 +523,121 @@ public final class Progress {
                 step.checks().stream()
                         .filter(c -> c.id().equals(e.check()))
                         .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        new Refused(
-                                                "Step "
-                                                        + step.number()
-                                                        + " has no check "
-                                                        + e.check()
-                                                        + "."));
+                        .orElseThrow(() -> new Refused(Why.NO_CHECK, step.number(), e.check()));
         Double value = e.value();
         if (plan.ranged() && (value == null || !Double.isFinite(value))) {
-            throw new Refused(
-                    "The check \"" + plan.name() + "\" needs its value in " + plan.unit() + ".");
+            throw new Refused(Why.NEEDS_VALUE, plan.name(), plan.unit() == null ? "" : plan.unit());
         }
         checks.computeIfAbsent(step.id(), k -> new HashMap<>()).put(plan.id(), plan.in(value));
     }
 
     private void finish(PackStep step, long at) {
-        List<Piece> left = new ArrayList<>();
-        step.off().stream().filter(p -> !off.contains(p.key())).forEach(left::add);
-        step.on().stream().filter(p -> off.contains(p.key())).forEach(left::add);
         boolean excused = deviated.contains(step.id());
-        if (!left.isEmpty() && !excused) {
-            throw new Refused(
-                    "Not yet tapped: "
-                            + String.join(", ", left.stream().map(Piece::name).toList())
-                            + ".");
-        }
-        if (step.waitsFor() != null && !excused) {
-            long rest = remaining(step.waitsFor(), at);
-            if (rest > 0) {
-                throw new Refused("The soak needs another " + clock(rest) + ".");
+        if (!excused) {
+            tapped(step);
+            if (step.waitsFor() != null && remaining(step.waitsFor(), at) > 0) {
+                throw new Refused(Why.SOAKING, clock(remaining(step.waitsFor(), at)));
             }
         }
         if (step.reading() != null) {
             ReadingState last = readings.get(step.id());
             if (last == null) {
-                throw new Refused("Read strength and temperature first.");
+                throw new Refused(Why.READ_FIRST);
             }
             if (last.outcome() != ReadingJudge.Outcome.IN) {
-                throw new Refused(
-                        "The last reading is not in. Correct it, say what was done, and read again.");
+                throw new Refused(Why.NOT_IN);
             }
         }
         if (step.timer() != null && step.timer().contact() && !excused) {
             if (!timers.containsKey(step.id())) {
-                throw new Refused("Start the wet contact when the last surface is wet.");
+                throw new Refused(Why.START_CONTACT);
             }
-            long rest = remaining(step.id(), at);
-            if (rest > 0) {
-                throw new Refused("Keep it wet for another " + clock(rest) + ".");
-            }
-        }
-        Map<String, Boolean> made = checks.getOrDefault(step.id(), Map.of());
-        for (CheckPlan c : step.checks()) {
-            if (!Boolean.TRUE.equals(made.get(c.id()))) {
-                throw new Refused(
-                        made.containsKey(c.id())
-                                ? "\""
-                                        + c.name()
-                                        + "\" is outside its range; set it and check again."
-                                : "Not yet checked: " + c.name() + ".");
+            if (remaining(step.id(), at) > 0) {
+                throw new Refused(Why.KEEP_WET, clock(remaining(step.id(), at)));
             }
         }
+        checked(step);
+        asked(step);
         if (step.timer() != null && !step.timer().contact()) {
             timers.putIfAbsent(step.id(), at);
         }
         done.put(step.id(), at);
+        redo.remove(step.id());
+        furthest = Math.max(furthest, step.number());
+    }
+
+    private void tapped(PackStep step) {
+        List<String> left = new ArrayList<>();
+        for (Piece p : step.off()) {
+            if (!off.contains(p.key()) && concerned(step, part(p.key()))) {
+                left.add(p.name());
+            }
+        }
+        for (Piece p : step.on()) {
+            if (off.contains(p.key())) {
+                left.add(p.name());
+            }
+        }
+        if (!left.isEmpty()) {
+            throw new Refused(Why.NOT_TAPPED, String.join(", ", left));
+        }
+    }
+
+    private void checked(PackStep step) {
+        Map<String, Boolean> made = checks.getOrDefault(step.id(), Map.of());
+        for (CheckPlan c : step.checks()) {
+            if (!Boolean.TRUE.equals(made.get(c.id()))) {
+                throw new Refused(
+                        made.containsKey(c.id()) ? Why.OUT_OF_RANGE : Why.NOT_CHECKED, c.name());
+            }
+        }
+    }
+
+    /** No deviation excuses these: each is what keeps a hand, or the food, safe. */
+    private void asked(PackStep step) {
+        Set<String> said = confirmed.getOrDefault(step.id(), Set.of());
+        List<String> left = new ArrayList<>();
+        for (Ask a : step.asks()) {
+            boolean holds =
+                    switch (a.kind()) {
+                        case LOCK -> locked(a.item());
+                        case UNLOCK -> !locked(a.item());
+                        case POSITION, WEAR -> said.contains(a.id()) || !concerned(step, a.item());
+                        default -> said.contains(a.id());
+                    };
+            if (!holds) {
+                left.add(a.name());
+            }
+        }
+        if (!left.isEmpty()) {
+            throw new Refused(Why.NOT_CONFIRMED, String.join(", ", left));
+        }
     }
 
     private void close() {
         if (!off.isEmpty()) {
-            throw new Refused("Still off the machine: " + String.join(", ", offNames()) + ".");
+            List<String> fitted = offNames(true);
+            throw fitted.isEmpty()
+                    ? new Refused(Why.STILL_OFF, String.join(", ", offNames(false)))
+                    : new Refused(Why.STILL_FITTED, String.join(", ", fitted));
         }
         PackStep open = current();
         if (open != null) {
-            throw new Refused("Step " + open.number() + " is not done yet.");
+            throw new Refused(Why.NOT_DONE, open.number());
         }
-        closed = true;
+        if (!locks.isEmpty()) {
+            throw new Refused(Why.STILL_LOCKED, lockNames(locks.getFirst().energy()));
+        }
+        status = Status.WAITING;
     }
 
-    private List<String> offNames() {
+    private List<String> offNames(boolean fittings) {
         List<String> names = new ArrayList<>();
         for (PackStep s : pack.steps()) {
             for (Piece p : s.off()) {
-                if (off.contains(p.key()) && !names.contains(p.name())) {
+                if (off.contains(p.key())
+                        && p.key().startsWith(PackCompiler.FITTING) == fittings
+                        && !names.contains(p.name())) {
                     names.add(p.name());
                 }
             }
@@ -284,7 +649,7 @@ public final class Progress {
         return pack.steps().stream()
                 .filter(s -> s.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new Refused("This round has no step \"" + id + "\"."));
+                .orElseThrow(() -> new Refused(Why.NO_STEP, id));
     }
 
     private long remaining(String stepId, long at) {
@@ -308,22 +673,13 @@ public final class Progress {
                 .orElse(null);
     }
 
+    public Status status() {
+        return status;
+    }
+
+    /** Whether it is handed over. */
     public boolean closed() {
-        return closed;
-    }
-
-    public Set<String> done() {
-        return Set.copyOf(done.keySet());
-    }
-
-    /** Keys of the pieces that are off now. */
-    public List<String> off() {
-        return List.copyOf(off);
-    }
-
-    /** When each timer was started, in epoch seconds, by step. */
-    public Map<String, Long> timers() {
-        return Map.copyOf(timers);
+        return status != Status.OPEN;
     }
 
     /** The last reading of each step. */
@@ -331,8 +687,8 @@ public final class Progress {
         return Map.copyOf(readings);
     }
 
-    /** Which checks were made at a step, and whether they were in range. */
-    public Map<String, Boolean> checks(String stepId) {
-        return Map.copyOf(checks.getOrDefault(stepId, Map.of()));
+    /** Locks that are on. */
+    public List<Lock> locks() {
+        return List.copyOf(locks);
     }
 }

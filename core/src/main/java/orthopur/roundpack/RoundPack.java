@@ -1,18 +1,23 @@
 package orthopur.roundpack;
 
 import java.util.List;
+import java.util.Map;
 import orthopur.Nullable;
+import orthopur.machine.Frequency;
+import orthopur.procedure.Action;
 
 /**
  * A closed package for one round. Its hash, made over its exchange form, is in every entry of the
  * round.
  *
  * @param version version of the procedure it was compiled from
+ * @param kind how deep a clean it is; null in packs from before that was kept
  */
 public record RoundPack(
         String procedure,
         int version,
         String title,
+        @Nullable Frequency kind,
         String machine,
         String machineName,
         int sheetVersion,
@@ -20,13 +25,18 @@ public record RoundPack(
         List<String> ppe,
         List<PackStep> steps,
         List<Tally> parts,
-        List<Instrument> instruments) {
+        List<Instrument> instruments,
+        List<Trouble> troubles,
+        List<ReworkPlan> rework) {
 
     public RoundPack {
         ppe = List.copyOf(ppe);
         steps = List.copyOf(steps);
         parts = List.copyOf(parts);
         instruments = List.copyOf(instruments);
+        // Packs of earlier rounds have none of these.
+        troubles = troubles == null ? List.of() : List.copyOf(troubles);
+        rework = rework == null ? List.of() : List.copyOf(rework);
     }
 
     /**
@@ -36,8 +46,12 @@ public record RoundPack(
      * @param timer what starts running when the step is done or, for contact, when the surface is
      *     wet
      * @param waitsFor step whose timer has to be over first
+     * @param asks what is confirmed one by one before the step is done
+     * @param hands whether hands go to the machine, so that everybody at it needs a lock of their
+     *     own
      * @param things what to fetch
      * @param where parts to light in the picture
+     * @param flows which way each passage is flushed, by its id
      */
     public record PackStep(
             String id,
@@ -55,8 +69,108 @@ public record RoundPack(
             @Nullable String waitsFor,
             @Nullable ReadingPlan reading,
             List<CheckPlan> checks,
+            List<Ask> asks,
+            boolean hands,
             List<String> things,
-            List<String> where) {}
+            List<String> where,
+            Map<String, Action.Flow> flows) {
+        public PackStep {
+            asks = asks == null ? List.of() : List.copyOf(asks);
+            flows = flows == null ? Map.of() : flows;
+        }
+    }
+
+    /**
+     * One thing to confirm.
+     *
+     * @param item the energy or part that it is about; empty for the round as a whole
+     * @param detail where and how: the isolation point, what proves it, the mark it returns to
+     */
+    public record Ask(String id, Kind kind, String item, String name, @Nullable String detail) {
+        /** What is confirmed. */
+        public enum Kind {
+            UNPLUG,
+            ISOLATE,
+            LOCK,
+            TAG,
+            RELIEVE,
+            PROVE,
+            UNLOCK,
+            RESTORE,
+            TOOLS_OUT,
+            PEOPLE_CLEAR,
+            GUARDS_ON,
+            POSITION,
+            WEAR,
+            FLOW,
+            CHASED;
+
+            /** Whether it holds because locks are on or off rather than because it was said. */
+            public boolean byLocks() {
+                return this == LOCK || this == UNLOCK;
+            }
+        }
+    }
+
+    /**
+     * Something that goes wrong on the floor, and what has to be done at once.
+     *
+     * @param now plain sentences, in the order in which they are done
+     * @param about what it is about
+     * @param redo step ids that are done again once it was said, where that does not depend on a
+     *     part
+     */
+    public record Trouble(
+            Kind kind, String title, List<String> now, About about, List<String> redo) {
+        public Trouble {
+            now = List.copyOf(now);
+            redo = redo == null ? List.of() : List.copyOf(redo);
+        }
+
+        /** What went wrong. */
+        public enum Kind {
+            INJURY,
+            CHEMICAL_CONTACT,
+            MACHINE_MOVED,
+            FAILED,
+            SPILL,
+            PART_DAMAGED,
+            PART_MISSING,
+            NO_HOT_WATER,
+            OUT_OF_CHEMICAL,
+            INTERRUPTED
+        }
+
+        /** Whether a part has to be named, and whether that part is cleaned again. */
+        public enum About {
+            NOTHING,
+            A_PART,
+            A_PART_TO_REDO
+        }
+    }
+
+    /**
+     * What is done again when this part failed, by how far the round was.
+     *
+     * @param since ascending by place; the last one at or before the place holds
+     */
+    public record ReworkPlan(String item, String name, List<Since> since) {
+        public ReworkPlan {
+            since = List.copyOf(since);
+        }
+
+        /**
+         * @param place number of steps done, from 1
+         * @param steps ids to do again
+         * @param parts that are cleaned again, with what is in front of them
+         */
+        public record Since(int place, List<String> steps, List<String> parts) {
+            public Since {
+                steps = steps == null ? List.of() : List.copyOf(steps);
+                parts = parts == null ? List.of() : List.copyOf(parts);
+            }
+        }
+    }
 
     /** One piece that is tapped off or back. */
     public record Piece(String key, String name, @Nullable String destination) {}

@@ -17,6 +17,10 @@ public final class PublicCodes {
     private static final Set<String> LOWER_IS_STRICTER =
             Set.of(
                     "chlorine.ph.wide",
+                    "rinse.ph.from-tap",
+                    "swab.every-rounds",
+                    "atp.pass",
+                    "atp.fail",
                     "chlorine.ph.narrow",
                     "chlorine.ceiling",
                     "iodine.ceiling",
@@ -336,6 +340,30 @@ public final class PublicCodes {
                                 43,
                                 "°C",
                                 "food chemistry: protein sets near 60 °C"),
+                        f(
+                                "rinse.ph.from-tap",
+                                "pH of the last rinse away from that of the tap, most",
+                                0.5,
+                                "pH",
+                                "default of this program; a paper reads to half a step"),
+                        f(
+                                "swab.every-rounds",
+                                "Each swab site is seen once in so many rounds, most",
+                                7,
+                                "rounds",
+                                "default of this program"),
+                        f(
+                                "atp.pass",
+                                "ATP swab that passes, most, until a site has a history of its own",
+                                30,
+                                "RLU",
+                                "default of this program; light units differ from meter to meter"),
+                        f(
+                                "atp.fail",
+                                "ATP swab above which it fails, until a site has a history of its own",
+                                60,
+                                "RLU",
+                                "default of this program; light units differ from meter to meter"),
                         f(
                                 "solution.life",
                                 "A mixed solution is used for, unless the label says otherwise",

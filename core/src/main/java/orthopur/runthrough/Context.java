@@ -10,6 +10,7 @@ import orthopur.machine.Configuration;
 import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
 import orthopur.quantity.Hardness;
+import orthopur.quantity.Ph;
 import orthopur.quantity.Strength;
 import orthopur.rulebook.RuleBook;
 
@@ -25,6 +26,7 @@ public final class Context {
     private final @Nullable Integer youngest;
     private final List<Vessel> vessels;
     private final Map<String, Action.Flow> lastFlows;
+    private final @Nullable Ph tapPh;
 
     /**
      * @param hardness of the mains; null where it was never measured
@@ -38,7 +40,8 @@ public final class Context {
                 new Configuration(Map.of()),
                 null,
                 List.of(),
-                Map.of());
+                Map.of(),
+                null);
     }
 
     private Context(
@@ -48,7 +51,8 @@ public final class Context {
             Configuration configuration,
             @Nullable Integer youngest,
             List<Vessel> vessels,
-            Map<String, Action.Flow> lastFlows) {
+            Map<String, Action.Flow> lastFlows,
+            @Nullable Ph tapPh) {
         this.book = book;
         this.chemicals = chemicals;
         this.hardness = hardness;
@@ -56,11 +60,12 @@ public final class Context {
         this.youngest = youngest;
         this.vessels = vessels;
         this.lastFlows = lastFlows;
+        this.tapPh = tapPh;
     }
 
     /** The same for another way in which the machine is fitted. */
     public Context in(Configuration other) {
-        return new Context(book, chemicals, hardness, other, youngest, vessels, lastFlows);
+        return new Context(book, chemicals, hardness, other, youngest, vessels, lastFlows, tapPh);
     }
 
     /** How the machine is fitted in this run. */
@@ -75,13 +80,21 @@ public final class Context {
 
     /** The same with a crew whose youngest is this old. */
     public Context withYoungest(int years) {
-        return new Context(book, chemicals, hardness, configuration, years, vessels, lastFlows);
+        return new Context(
+                book, chemicals, hardness, configuration, years, vessels, lastFlows, tapPh);
     }
 
     /** The same with the sinks, buckets and baths of the site. */
     public Context withVessels(List<Vessel> others) {
         return new Context(
-                book, chemicals, hardness, configuration, youngest, List.copyOf(others), lastFlows);
+                book,
+                chemicals,
+                hardness,
+                configuration,
+                youngest,
+                List.copyOf(others),
+                lastFlows,
+                tapPh);
     }
 
     /** The vessel that a procedure means by a name, or null where the site does not list it. */
@@ -92,7 +105,14 @@ public final class Context {
     /** The same with other sheets of its products. */
     public Context withChemicals(Map<String, Chemical> others) {
         return new Context(
-                book, Map.copyOf(others), hardness, configuration, youngest, vessels, lastFlows);
+                book,
+                Map.copyOf(others),
+                hardness,
+                configuration,
+                youngest,
+                vessels,
+                lastFlows,
+                tapPh);
     }
 
     /**
@@ -102,7 +122,29 @@ public final class Context {
      */
     public Context withLastFlows(Map<String, Action.Flow> last) {
         return new Context(
-                book, chemicals, hardness, configuration, youngest, vessels, Map.copyOf(last));
+                book,
+                chemicals,
+                hardness,
+                configuration,
+                youngest,
+                vessels,
+                Map.copyOf(last),
+                tapPh);
+    }
+
+    /**
+     * The same with the pH of the mains.
+     *
+     * @param ph null where it was never measured
+     */
+    public Context withTapPh(@Nullable Ph ph) {
+        return new Context(
+                book, chemicals, hardness, configuration, youngest, vessels, lastFlows, ph);
+    }
+
+    /** pH of the mains, to which a rinse returns; null where it was never measured. */
+    public @Nullable Ph tapPh() {
+        return tapPh;
     }
 
     /** Which way this passage was flushed at the last service, or null where nobody knows. */
@@ -112,7 +154,8 @@ public final class Context {
 
     /** The same by another rule book. */
     public Context by(RuleBook other) {
-        return new Context(other, chemicals, hardness, configuration, youngest, vessels, lastFlows);
+        return new Context(
+                other, chemicals, hardness, configuration, youngest, vessels, lastFlows, tapPh);
     }
 
     public RuleBook book() {

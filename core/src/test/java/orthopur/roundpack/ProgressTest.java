@@ -24,6 +24,7 @@ class ProgressTest {
     private final RoundPack pack = pack();
     private Progress round;
     private long now = 1_000;
+    private String who = "Maren";
 
     private static RoundPack pack() {
         Procedure p =
@@ -87,16 +88,41 @@ class ProgressTest {
             now += 60;
         }
         now += s.waitsFor() == null ? 1 : 600;
-        s.checks().forEach(c -> enter(new Entry.CheckMade(s.id(), c.id(), 1.0)));
+        s.checks()
+                .forEach(
+                        c ->
+                                enter(
+                                        new Entry.CheckMade(
+                                                s.id(),
+                                                c.id(),
+                                                c.most() == null ? Double.valueOf(1) : c.most())));
+        s.asks().forEach(this::answer);
         enter(new Entry.StepDone(s.id()));
     }
 
+    private void answer(RoundPack.Ask a) {
+        String step = round.current().id();
+        switch (a.kind()) {
+            case LOCK -> enter(new Entry.LockMoved(step, a.item(), "17", true, null));
+            case UNLOCK ->
+                    round.locks().stream()
+                            .filter(l -> l.energy().equals(a.item()))
+                            .forEach(
+                                    l ->
+                                            enter(
+                                                    new Entry.LockMoved(
+                                                            step, a.item(), l.lock(), false,
+                                                            null)));
+            default -> enter(new Entry.Confirmed(step, a.id()));
+        }
+    }
+
     private void enter(Entry e) {
-        round.accept(e, now);
+        round.accept(e, now, who);
     }
 
     private String refused(Entry e) {
-        return assertThrows(Progress.Refused.class, () -> enter(e)).getMessage();
+        return assertThrows(Refused.class, () -> enter(e)).getMessage();
     }
 
     @Test
@@ -224,5 +250,170 @@ class ProgressTest {
         }
         assertTrue(
                 refused(new Entry.RoundClosed("record")).contains("Still off the machine: seal 2"));
+    }
+
+    @Test
+    void eachEnergyIsConfirmedAlongItsPath() {
+        to("isolate");
+        assertTrue(refused(new Entry.StepDone("isolate")).contains("Not yet confirmed"));
+        finish();
+        assertEquals("lock", round.current().id());
+        assertTrue(refused(new Entry.Confirmed("lock", "lock:motor")).contains("number"));
+        assertTrue(
+                refused(new Entry.LockMoved("lock", "motor", " ", true, null)).contains("number"));
+        assertTrue(
+                refused(new Entry.LockMoved("lock", "spring", "17", true, null))
+                        .contains("no energy"));
+        finish();
+        assertEquals("17", round.locks().getFirst().lock());
+        assertEquals("Maren", round.locks().getFirst().who());
+    }
+
+    @Test
+    void everybodyAtTheMachineHasALockAndTakesOffOnlyTheirOwn() {
+        to("off-1");
+        who = "Tobiah";
+        var piece = new Entry.PieceMoved("off-1", round.current().off().getFirst().key(), true);
+        assertTrue(refused(piece).contains("Tobiah has no lock on"));
+        enter(new Entry.LockMoved("off-1", "motor", "18", true, null));
+        assertTrue(
+                refused(new Entry.LockMoved("off-1", "motor", "18", true, null))
+                        .contains("already on"));
+        enter(piece);
+        assertTrue(
+                refused(new Entry.LockMoved("off-1", "motor", "17", false, null))
+                        .contains("Lock 17 is Maren's"));
+        enter(new Entry.LockMoved("off-1", "motor", "18", false, null));
+        who = "Maren";
+        // The last one stays until the procedure takes it off.
+        assertTrue(
+                refused(new Entry.LockMoved("off-1", "motor", "17", false, null))
+                        .contains("stay on until step"));
+        to("unlock");
+        assertTrue(refused(new Entry.StepDone("unlock")).contains("Not yet confirmed"));
+        // Maren has gone home: the supervisor's procedure, with its reason.
+        who = "Ilse";
+        assertTrue(
+                refused(new Entry.LockMoved("unlock", "motor", "17", false, null))
+                        .contains("is Maren's"));
+        enter(new Entry.LockMoved("unlock", "motor", "17", false, "she was called and is away"));
+        enter(new Entry.StepDone("unlock"));
+        assertTrue(round.locks().isEmpty());
+    }
+
+    @Test
+    void aFailedPartIsDoneAgainWithWhatItTouchedAndNothingElse() {
+        to("record");
+        var before = round.state();
+        assertTrue(
+                refused(
+                                new Entry.TroubleSaid(
+                                        "record", RoundPack.Trouble.Kind.FAILED, null, "crumbs"))
+                        .contains("which part"));
+        assertTrue(
+                refused(
+                                new Entry.TroubleSaid(
+                                        "record", RoundPack.Trouble.Kind.FAILED, "moon", "crumbs"))
+                        .contains("no part \"moon\""));
+        assertEquals(before, round.state());
+        enter(new Entry.TroubleSaid("record", RoundPack.Trouble.Kind.FAILED, "spring", "crumbs"));
+        var after = round.state();
+        assertEquals("stop", after.current());
+        assertTrue(after.redo().containsKey("wash"), after.redo().toString());
+        assertTrue(after.redo().get("wash").contains("spring"));
+        to("off-2");
+        // Only what is in the way of the spring comes off again.
+        var wanted =
+                round.current().off().stream()
+                        .filter(
+                                p ->
+                                        after.redo()
+                                                .get("off-2")
+                                                .contains(p.key().replaceAll("#.*", "")))
+                        .toList();
+        wanted.forEach(p -> enter(new Entry.PieceMoved("off-2", p.key(), true)));
+        enter(new Entry.StepDone("off-2"));
+        while (round.current() != null) {
+            finish();
+        }
+        assertTrue(round.state().redo().isEmpty());
+        enter(new Entry.RoundClosed("record"));
+        assertEquals(1, round.state().troubles().size());
+    }
+
+    @Test
+    void aMachineThatMovedIsMadeSafeAgain() {
+        to("off-1");
+        enter(
+                new Entry.TroubleSaid(
+                        "off-1", RoundPack.Trouble.Kind.MACHINE_MOVED, null, "it jogged"));
+        assertEquals("stop", round.current().id());
+        // The lock is still on; the rest is confirmed anew.
+        assertEquals(1, round.locks().size());
+        to("lock");
+        enter(new Entry.StepDone("lock"));
+        assertTrue(refused(new Entry.StepDone("prove")).contains("comes first"));
+    }
+
+    @Test
+    void itIsReleasedByWhatWasSeenOrSentBack() {
+        assertTrue(refused(new Entry.Released("record", null, null)).contains("handed over"));
+        while (round.current() != null) {
+            finish();
+        }
+        enter(new Entry.RoundClosed("record"));
+        who = "Ruvi";
+        enter(new Entry.Proof("record", "drum-1", 310.0, "RLU", false));
+        assertTrue(
+                refused(new Entry.Released("record", null, null)).contains("\"drum-1\" did not"));
+        assertTrue(refused(new Entry.SentBack("record", "drum", " ")).contains("what was done"));
+        enter(new Entry.SentBack("record", "drum", "310 RLU"));
+        assertEquals(Progress.Status.OPEN, round.status());
+        assertTrue(round.state().redo().containsKey("wash"));
+        who = "Maren";
+        while (round.current() != null) {
+            finish();
+        }
+        enter(new Entry.RoundClosed("record"));
+        who = "Ruvi";
+        enter(new Entry.Proof("record", "drum-1", 8.0, "RLU", true));
+        enter(new Entry.Released("record", 9_000L, "until the swab is read"));
+        assertEquals(Progress.Status.CONDITIONAL, round.status());
+        enter(new Entry.Released("record", null, null));
+        assertTrue(
+                refused(new Entry.SentBack("record", "drum", "late")).contains("already released"));
+    }
+
+    @Test
+    void contactThatDriedStartsAnew() {
+        to("sanitize");
+        enter(new Entry.ReadingTaken("sanitize", "probe", 110, 18));
+        enter(new Entry.TimerStarted("sanitize"));
+        now += 50;
+        enter(new Entry.ContactBroken("sanitize"));
+        now += 20;
+        assertTrue(refused(new Entry.StepDone("sanitize")).contains("Start the wet contact"));
+    }
+
+    /** Whatever is refused has changed nothing, not even a part of it. */
+    @Test
+    void aRefusalChangesNothing() {
+        to("off-2");
+        var before = round.state();
+        List<Entry> bad =
+                List.of(
+                        new Entry.PieceMoved("off-2", "moon#1", true),
+                        new Entry.Confirmed("off-2", "people-clear"),
+                        new Entry.CheckMade("off-2", "gap", 1.0),
+                        new Entry.CorrectiveAction("off-2", "x"),
+                        new Entry.Deviation("off-2", " "),
+                        new Entry.ContactBroken("off-2"),
+                        new Entry.LockMoved("off-2", "motor", "99", false, null),
+                        new Entry.SentBack("off-2", "drum", "x"),
+                        new Entry.RoundClosed("record"));
+        for (Entry e : bad) {
+            refused(e);
+            assertEquals(before, round.state(), e.toString());
+        }
     }
 }

@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.concurrent.TimeUnit;
 
 /** The built jar as a process of its own, with the demo site in a fresh folder. */
 final class RunningServer implements AutoCloseable {
@@ -50,12 +51,23 @@ final class RunningServer implements AutoCloseable {
 
     /** kill -9, then the same folder and port again. */
     void killAndStartAgain() {
-        process.destroyForcibly();
+        killAfter(0);
+        start();
+    }
+
+    /** kill -9 once so many milliseconds have passed. */
+    void killAfter(long millis) {
         try {
+            process.waitFor(millis, TimeUnit.MILLISECONDS);
+            process.destroyForcibly();
             process.waitFor();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /** The same folder and port again. */
+    void startAgain() {
         start();
     }
 

@@ -94,15 +94,12 @@ public final class Screenshots {
             b.button("Catch tray").click();
             b.button("Product rod").click();
             b.button("Thrust washer 2").click();
-            b.page.waitForFunction(
-                    "() => !Object.keys(localStorage).some(k => k.startsWith('outbox:'))");
             b.confirm();
             b.page.getByText("Turn the knob").waitFor();
             while (!b.floorStep().contains("Collect")) {
                 b.plainStep();
             }
-            b.button(Pattern.compile("wrong")).click();
-            b.page.getByRole(AriaRole.TEXTBOX).fill("Sink needed for the filler, soaked short");
+            b.otherwise("Sink needed for the filler, soaked short");
             b.button("Write it into the record").click();
             while (!b.floorStep().contains("Sanitize")) {
                 b.plainStep();
@@ -112,6 +109,9 @@ public final class Screenshots {
             take(b, "floor-reading");
             String round = b.page.url().replaceAll(".*/floor/", "");
             b.page.setViewportSize(1280, 800);
+            b.go("/board");
+            b.page.locator(".board li").first().waitFor();
+            take(b, "board");
             b.go("/logbook");
             b.page.getByRole(AriaRole.TABLE).waitFor();
             take(b, "logbook");

@@ -29,7 +29,8 @@ public record Site(
     /** What every verdict on this site depends on beside sheet and procedure. */
     public Context context(RuleBook book, List<Chemical> chemicals) {
         return new Context(book, chemicals, mains.hardness())
-                .withVessels(vessels == null ? List.of() : vessels);
+                .withVessels(vessels == null ? List.of() : vessels)
+                .withTapPh(mains.ph());
     }
 
     /** The drinking water that comes from the tap. */

@@ -86,6 +86,7 @@ class AllDemosTest {
         Configuration fitted = Configuration.fitted(sheet);
         Set<String> there = new HashSet<>();
         fitted.of(sheet).parts().forEach(x -> there.add(x.id()));
+        sheet.fittings().forEach(x -> there.add(PackCompiler.FITTING + x.id()));
         pack.parts().forEach(t -> assertTrue(there.contains(t.part()), t.part()));
         pack.steps().forEach(s -> assertTrue(!s.title().isBlank(), s.id()));
         long readings =

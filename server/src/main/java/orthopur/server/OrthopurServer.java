@@ -3,9 +3,11 @@ package orthopur.server;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.autoconfigure.security.servlet.UserDetailsServiceAutoConfiguration;
+import org.springframework.scheduling.annotation.EnableScheduling;
 import orthopur.server.platform.StartCheck;
 
 /** The server. Looks before it starts, so that a wrong folder or port is one plain line. */
+@EnableScheduling
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class OrthopurServer {
     public static void main(String[] args) {

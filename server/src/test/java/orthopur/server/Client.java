@@ -86,6 +86,11 @@ public final class Client {
                 null);
     }
 
+    /** Sends bytes as they are. */
+    public Answer putBytes(String path, String type, byte[] content) {
+        return send(put(path).contentType(type).content(content), null);
+    }
+
     public Answer put_(String path, String revision, String body) {
         return send(put(path).header("If-Match", revision), body);
     }

@@ -1,8 +1,7 @@
 package orthopur.server.floor;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -10,12 +9,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import orthopur.Nullable;
+import orthopur.roundpack.EntryValue;
 import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.RoundPack.PackStep;
-import orthopur.server.floor.EntryEnvelope.EntryValue;
 import orthopur.server.people.Person;
+import orthopur.server.platform.Bell;
 import orthopur.server.procedures.Procedures;
 
 @RestController
@@ -23,10 +23,12 @@ import orthopur.server.procedures.Procedures;
 class FloorController {
     private final Rounds rounds;
     private final Procedures procedures;
+    private final Bell bell;
 
-    FloorController(Rounds rounds, Procedures procedures) {
+    FloorController(Rounds rounds, Procedures procedures, Bell bell) {
         this.rounds = rounds;
         this.procedures = procedures;
+        this.bell = bell;
     }
 
     /**
@@ -54,8 +56,17 @@ class FloorController {
             @Nullable String pin) {}
 
     /**
-     * @param current id of the step that comes next; null once all are done
-     * @param timers epoch seconds at which each timer was started, by step
+     * What a tablet has written down, in its order.
+     *
+     * @param sentAt what the tablet's clock says now, in epoch milliseconds
+     */
+    record Queue(List<SentEntry> entries, long sentAt) {}
+
+    record QueueAnswer(List<Rounds.Taken> fates, RoundState state) {}
+
+    /**
+     * @param progress as the entries say
+     * @param differences entries that were kept and do not count
      * @param now the server's time in epoch milliseconds, so that a wrong tablet clock does no harm
      */
     record RoundState(
@@ -63,13 +74,8 @@ class FloorController {
             String packHash,
             String startedBy,
             long startedAt,
-            @Nullable String current,
-            List<String> done,
-            List<String> off,
-            Map<String, Long> timers,
-            Map<String, Progress.ReadingState> readings,
-            Map<String, Boolean> checks,
-            boolean closed,
+            Progress.State progress,
+            List<Replay.Misfit> differences,
             long now) {}
 
     record RoundView(RoundState state, RoundPack pack) {}
@@ -107,42 +113,49 @@ class FloorController {
             @PathVariable String id,
             @RequestBody SentEntry in,
             @AuthenticationPrincipal Person person) {
-        return state(
-                rounds.enter(
-                        id,
-                        new Rounds.Sent(
-                                in.id(),
-                                in.packHash(),
-                                in.step(),
-                                in.kind(),
-                                in.figures(),
-                                in.device(),
-                                in.tabletTime()),
-                        in.pin(),
-                        person));
+        return state(rounds.enter(id, sent(in), in.pin(), person));
     }
 
-    private RoundView view(Rounds.Live l) {
+    /** Takes in what a tablet has written down; nothing of it is lost. */
+    @PostMapping("/rounds/{id}/queue")
+    QueueAnswer queue(
+            @PathVariable String id,
+            @RequestBody Queue in,
+            @AuthenticationPrincipal Person person) {
+        List<Rounds.Sent> sent = in.entries().stream().map(FloorController::sent).toList();
+        List<Rounds.Taken> fates = rounds.takeIn(id, sent, in.sentAt(), person);
+        return new QueueAnswer(fates, state(rounds.load(id)));
+    }
+
+    /** Rings when something on the floor changed. */
+    @GetMapping(path = "/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter live() {
+        return bell.listen();
+    }
+
+    private static Rounds.Sent sent(SentEntry in) {
+        return new Rounds.Sent(
+                in.id(),
+                in.packHash(),
+                in.step(),
+                in.kind(),
+                in.figures(),
+                in.device(),
+                in.tabletTime());
+    }
+
+    private RoundView view(Replay l) {
         return new RoundView(state(l), l.pack());
     }
 
-    private RoundState state(Rounds.Live l) {
-        Progress p = l.progress();
-        PackStep current = p.current();
-        Map<String, Boolean> checks =
-                current == null ? Map.of() : new LinkedHashMap<>(p.checks(current.id()));
+    private RoundState state(Replay l) {
         return new RoundState(
                 l.round().getId(),
                 l.round().getPackHash(),
                 l.round().getStartedBy(),
                 l.round().getStartedAt(),
-                current == null ? null : current.id(),
-                List.copyOf(p.done()),
-                p.off(),
-                p.timers(),
-                p.readings(),
-                checks,
-                p.closed(),
+                l.progress().state(),
+                List.copyOf(l.differences()),
                 rounds.now());
     }
 }

@@ -7,22 +7,24 @@ import static orthopur.db.Tables.ROUND;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
+import orthopur.Nullable;
 import orthopur.db.tables.records.FloorEventRecord;
 import orthopur.db.tables.records.RoundRecord;
+import orthopur.formats.EntryEnvelope;
+import orthopur.roundpack.EntryValue;
 import orthopur.roundpack.RoundPack;
-import orthopur.server.floor.EntryEnvelope.EntryValue;
 import orthopur.server.platform.Said;
 
 /** Rounds, their packs and their entries in the database. */
 @Repository
 public class RoundLog {
-    /** What the first entry of a site is chained to. */
-    static final String GENESIS = "0".repeat(64);
-
     private final DSLContext db;
     private final ObjectMapper json;
 
@@ -30,9 +32,6 @@ public class RoundLog {
         this.db = db;
         this.json = json;
     }
-
-    /** A stored entry. */
-    public record Stored(long seq, EntryEnvelope envelope, String hash) {}
 
     void open(RoundRecord round, String packHash, RoundPack pack) {
         db.insertInto(PACK)
@@ -87,7 +86,7 @@ public class RoundLog {
     }
 
     /** The entries of a round in the order in which they were taken in. */
-    public List<Stored> entries(String round) {
+    public List<EntryEnvelope.Chained> entries(String round) {
         return db.selectFrom(FLOOR_EVENT)
                 .where(FLOOR_EVENT.ROUND_ID.eq(round))
                 .orderBy(FLOOR_EVENT.SEQ)
@@ -95,11 +94,11 @@ public class RoundLog {
     }
 
     /** Every entry of the site in order, for checking the chain. */
-    public java.util.stream.Stream<Stored> chain() {
+    public java.util.stream.Stream<EntryEnvelope.Chained> chain() {
         return db.selectFrom(FLOOR_EVENT).orderBy(FLOOR_EVENT.SEQ).fetchStream().map(this::stored);
     }
 
-    Optional<Stored> entry(String id) {
+    Optional<EntryEnvelope.Chained> entry(String id) {
         return db.selectFrom(FLOOR_EVENT).where(FLOOR_EVENT.ID.eq(id)).fetchOptional(this::stored);
     }
 
@@ -109,7 +108,7 @@ public class RoundLog {
                 .orderBy(FLOOR_EVENT.SEQ.desc())
                 .limit(1)
                 .fetchOptional(FLOOR_EVENT.HASH)
-                .orElse(GENESIS);
+                .orElse(EntryEnvelope.GENESIS);
     }
 
     void append(EntryEnvelope e) {
@@ -124,6 +123,7 @@ public class RoundLog {
                 .set(FLOOR_EVENT.DEVICE, e.device())
                 .set(FLOOR_EVENT.TABLET_TIME, e.tabletTime())
                 .set(FLOOR_EVENT.SERVER_TIME, e.serverTime())
+                .set(FLOOR_EVENT.AT, e.at())
                 .set(FLOOR_EVENT.PREV_HASH, e.prevHash())
                 .set(FLOOR_EVENT.HASH, e.hash())
                 .execute();
@@ -137,27 +137,128 @@ public class RoundLog {
                 .execute();
     }
 
-    private Stored stored(FloorEventRecord r) {
+    /** Id of the round of a machine that was handed over last; null where none was. */
+    @Nullable
+    String newestClosed(String machine) {
+        return db.select(ROUND.ID)
+                .from(ROUND)
+                .where(ROUND.MACHINE.eq(machine).and(ROUND.CLOSED_AT.isNotNull()))
+                .orderBy(ROUND.CLOSED_AT.desc())
+                .limit(1)
+                .fetchOne(ROUND.ID);
+    }
+
+    /** Everybody who did work in a round; looking and releasing is not work. */
+    public List<String> workers(String round) {
+        return db.selectDistinct(FLOOR_EVENT.WHO)
+                .from(FLOOR_EVENT)
+                .where(FLOOR_EVENT.ROUND_ID.eq(round))
+                .and(FLOOR_EVENT.KIND.notIn("proof", "released", "sent-back", "correction"))
+                .fetch(FLOOR_EVENT.WHO);
+    }
+
+    /**
+     * ATP values of each site of a machine in order of time, without those of one round.
+     *
+     * @return by the site's id
+     */
+    public Map<String, List<Double>> swabs(String machine, String without) {
+        Map<String, List<Double>> values = new HashMap<>();
+        db.select(FLOOR_EVENT.FIGURES)
+                .from(FLOOR_EVENT)
+                .join(ROUND)
+                .on(ROUND.ID.eq(FLOOR_EVENT.ROUND_ID))
+                .where(ROUND.MACHINE.eq(machine))
+                .and(ROUND.ID.ne(without))
+                .and(FLOOR_EVENT.KIND.eq("proof"))
+                .orderBy(FLOOR_EVENT.SEQ)
+                .fetch(FLOOR_EVENT.FIGURES)
+                .forEach(text -> swab(values, figures(text)));
+        return values;
+    }
+
+    private static void swab(Map<String, List<Double>> values, List<EntryValue> figures) {
+        String site = null;
+        Double value = null;
+        for (EntryValue f : figures) {
+            site = f.name().equals("site") ? f.text() : site;
+            value = f.name().equals("value") ? f.value() : value;
+        }
+        if (site != null && value != null) {
+            values.computeIfAbsent(site, k -> new ArrayList<>()).add(value);
+        }
+    }
+
+    /** How many rounds of a procedure were handed over before this one. */
+    public long before(RoundRecord round) {
+        return db.fetchCount(
+                ROUND,
+                ROUND.PROCEDURE_ID
+                        .eq(round.getProcedureId())
+                        .and(ROUND.STARTED_AT.lt(round.getStartedAt())));
+    }
+
+    /** Handed back to those who clean: it is open again. */
+    void reopen(String round) {
+        db.update(ROUND)
+                .setNull(ROUND.CLOSED_BY)
+                .setNull(ROUND.CLOSED_AT)
+                .where(ROUND.ID.eq(round))
+                .execute();
+    }
+
+    /** The newest round of each machine. */
+    public List<RoundRecord> newest() {
+        var later = ROUND.as("later");
+        return db.selectFrom(ROUND)
+                .whereNotExists(
+                        org.jooq
+                                .impl
+                                .DSL
+                                .selectOne()
+                                .from(later)
+                                .where(
+                                        later.MACHINE
+                                                .eq(ROUND.MACHINE)
+                                                .and(later.STARTED_AT.gt(ROUND.STARTED_AT))))
+                .orderBy(ROUND.MACHINE)
+                .fetch();
+    }
+
+    /** Packs of the closed rounds of a machine, newest first. */
+    List<String> packsOf(String machine, int limit) {
+        return db.select(ROUND.PACK_HASH)
+                .from(ROUND)
+                .where(ROUND.MACHINE.eq(machine).and(ROUND.CLOSED_AT.isNotNull()))
+                .orderBy(ROUND.STARTED_AT.desc())
+                .limit(limit)
+                .fetch(ROUND.PACK_HASH);
+    }
+
+    private EntryEnvelope.Chained stored(FloorEventRecord r) {
+        return new EntryEnvelope.Chained(
+                r.getSeq(),
+                new EntryEnvelope(
+                        r.getId(),
+                        r.getRoundId(),
+                        r.getPackHash(),
+                        r.getStepId(),
+                        r.getKind(),
+                        figures(r.getFigures()),
+                        r.getWho(),
+                        r.getDevice(),
+                        r.getTabletTime(),
+                        r.getServerTime(),
+                        r.getAt(),
+                        r.getPrevHash()),
+                r.getHash());
+    }
+
+    private List<EntryValue> figures(String text) {
         try {
-            List<EntryValue> figures =
-                    json.readValue(r.getFigures(), new TypeReference<List<EntryValue>>() {});
-            return new Stored(
-                    r.getSeq(),
-                    new EntryEnvelope(
-                            r.getId(),
-                            r.getRoundId(),
-                            r.getPackHash(),
-                            r.getStepId(),
-                            r.getKind(),
-                            figures,
-                            r.getWho(),
-                            r.getDevice(),
-                            r.getTabletTime(),
-                            r.getServerTime(),
-                            r.getPrevHash()),
-                    r.getHash());
+            return json.readValue(text, new TypeReference<List<EntryValue>>() {});
         } catch (JsonProcessingException e) {
-            throw new IllegalStateException("Entry " + r.getSeq() + " cannot be read.", e);
+            throw new IllegalStateException("The figures " + text + " cannot be read.", e);
         }
     }
 

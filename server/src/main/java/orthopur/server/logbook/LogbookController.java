@@ -1,29 +1,41 @@
 package orthopur.server.logbook;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.Nullable;
 import orthopur.db.tables.records.RoundRecord;
-import orthopur.quantity.Show;
-import orthopur.roundpack.Progress;
+import orthopur.formats.EntryEnvelope;
+import orthopur.formats.Site;
+import orthopur.roundpack.Entry;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.RoundPack.PackStep;
-import orthopur.server.floor.EntryEnvelope;
-import orthopur.server.floor.EntryEnvelope.EntryValue;
+import orthopur.roundpack.Written;
+import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
+import orthopur.server.floor.Rounds;
 import orthopur.server.machines.Sheets;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.server.prints.Paper;
 
 @RestController
 @RequestMapping("/api/logbook")
@@ -31,16 +43,21 @@ class LogbookController {
     private static final int MOST = 200;
 
     private final RoundLog log;
+    private final Rounds rounds;
     private final Sheets sheets;
+    private final Paper paper;
 
-    LogbookController(RoundLog log, Sheets sheets) {
+    LogbookController(RoundLog log, Rounds rounds, Sheets sheets, Paper paper) {
         this.log = log;
+        this.rounds = rounds;
         this.sheets = sheets;
+        this.paper = paper;
     }
 
     record LogRow(
             String round,
             String machine,
+            String procedure,
             String title,
             int version,
             String startedBy,
@@ -51,6 +68,7 @@ class LogbookController {
             return new LogRow(
                     r.getId(),
                     r.getMachine(),
+                    r.getProcedureId(),
                     r.getTitle(),
                     r.getVersion(),
                     r.getStartedBy(),
@@ -60,28 +78,13 @@ class LogbookController {
         }
     }
 
-    /**
-     * @param kind as stored; {@code weight} is plain, reading-in, reading-out, corrective,
-     *     deviation or signature
-     */
-    record LogEntry(
-            long seq,
-            long at,
-            long tabletTime,
-            String who,
-            String kind,
-            String weight,
-            int step,
-            String stepTitle,
-            String text) {}
-
     record RoundReport(
             LogRow row,
             String machineName,
             int sheetVersion,
             String ruleBook,
             String packHash,
-            List<LogEntry> entries,
+            List<RecordLines.LogEntry> entries,
             boolean chainWhole) {}
 
     record Integrity(boolean whole, long entries, @Nullable Long firstBroken) {}
@@ -102,19 +105,78 @@ class LogbookController {
         return log.rounds(code, start, end, MOST).stream().map(LogRow::of).toList();
     }
 
+    /** The entries of a round as they are stored, for other programs. */
+    @GetMapping("/{round}/entries")
+    List<EntryEnvelope.Chained> entries(@PathVariable String round) {
+        log.round(round);
+        return log.entries(round);
+    }
+
+    record Correction(String entry, String text, @Nullable String pin) {}
+
+    /** Says beside an entry what is right; the entry stays as it is. */
+    @PostMapping("/{round}/corrections")
+    RoundReport correct(
+            @PathVariable String round,
+            @RequestBody Correction in,
+            @AuthenticationPrincipal Person person) {
+        EntryEnvelope wrong =
+                log.entries(round).stream()
+                        .map(EntryEnvelope.Chained::envelope)
+                        .filter(e -> e.id().equals(in.entry()))
+                        .findFirst()
+                        .orElseThrow(
+                                () -> Said.notFound("This round has no entry " + in.entry() + "."));
+        Replay r = rounds.load(round);
+        String last = r.pack().steps().getLast().id();
+        boolean known = r.pack().steps().stream().anyMatch(s -> s.id().equals(wrong.step()));
+        Written entry =
+                Written.of(
+                        new Entry.Correction(
+                                known ? wrong.step() : last, in.entry(), in.text().strip()));
+        rounds.enter(round, Rounds.Sent.atTheDesk(r, entry, rounds.now()), in.pin(), person);
+        return one(round);
+    }
+
+    /** The whole record on paper. */
+    @GetMapping("/{round}/pdf")
+    ResponseEntity<byte[]> pdf(
+            @PathVariable String round, @RequestParam(defaultValue = "a4") String size) {
+        RoundReport report = one(round);
+        Site site = sheets.surroundings().site();
+        DateTimeFormatter time =
+                DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH)
+                        .withZone(ZoneId.of(site.zone()));
+        Map<String, Object> on = new HashMap<>();
+        on.put("report", report);
+        on.put("site", site.name());
+        on.put("started", time.format(Instant.ofEpochMilli(report.row().startedAt())));
+        Long closed = report.row().closedAt();
+        on.put("closed", closed == null ? "" : time.format(Instant.ofEpochMilli(closed)));
+        on.put(
+                "times",
+                report.entries().stream()
+                        .map(e -> time.format(Instant.ofEpochMilli(e.at())))
+                        .toList());
+        on.put("printed", time.format(Instant.ofEpochMilli(rounds.now())));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "inline; filename=\"record-" + report.row().machine() + ".pdf\"")
+                .body(paper.print("record", Paper.Size.named(size), false, on));
+    }
+
     @GetMapping("/{round}")
     RoundReport one(@PathVariable String round) {
         RoundRecord r = log.round(round);
         RoundPack pack = log.pack(r.getPackHash());
-        Map<String, PackStep> steps =
-                pack.steps().stream().collect(Collectors.toMap(PackStep::id, Function.identity()));
-        Progress progress = new Progress(pack);
-        List<LogEntry> entries = new ArrayList<>();
+        RecordLines lines = new RecordLines(new Replay(r, pack));
+        List<RecordLines.LogEntry> entries = new ArrayList<>();
         boolean whole = true;
-        for (RoundLog.Stored e : log.entries(round)) {
-            progress.accept(e.envelope().entry(), e.envelope().serverTime() / 1000);
+        for (EntryEnvelope.Chained e : log.entries(round)) {
             whole &= e.envelope().hash().equals(e.hash());
-            entries.add(entry(e, steps.get(e.envelope().step()), progress, pack));
+            entries.add(lines.next(e));
         }
         return new RoundReport(
                 LogRow.of(r),
@@ -126,115 +188,16 @@ class LogbookController {
                 whole);
     }
 
-    private static LogEntry entry(
-            RoundLog.Stored stored, PackStep step, Progress after, RoundPack pack) {
-        EntryEnvelope e = stored.envelope();
-        Progress.ReadingState reading = after.readings().get(e.step());
-        String weight =
-                switch (e.kind()) {
-                    case "reading" ->
-                            reading != null && reading.outcome().name().equals("IN")
-                                    ? "reading-in"
-                                    : "reading-out";
-                    case "corrective", "deviation" -> e.kind();
-                    case "round-closed" -> "signature";
-                    default -> "plain";
-                };
-        return new LogEntry(
-                stored.seq(),
-                e.serverTime(),
-                e.tabletTime(),
-                e.who(),
-                e.kind(),
-                weight,
-                step.number(),
-                step.title().equals(step.verb()) ? step.verb() : step.verb() + ": " + step.title(),
-                text(e, step, reading, pack));
-    }
-
-    private static String text(
-            EntryEnvelope e, PackStep step, Progress.ReadingState reading, RoundPack pack) {
-        return switch (e.kind()) {
-            case "piece-off" -> named(e, "piece", step) + " off";
-            case "piece-on" -> named(e, "piece", step) + " on";
-            case "timer-started" -> "timer started";
-            case "reading" ->
-                    "%s mg/L at %s °C with %s. %s"
-                            .formatted(
-                                    number(e, "strength"),
-                                    number(e, "temperature"),
-                                    instrument(e, pack),
-                                    reading == null ? "" : reading.advice());
-            case "corrective" -> "done about it: " + value(e, "text");
-            case "check" -> "checked: " + checkName(e, step) + measured(e);
-            case "deviation" -> "otherwise than written: " + value(e, "reason");
-            case "step-done" -> "done";
-            default -> "closed and signed";
-        };
-    }
-
-    private static String checkName(EntryEnvelope e, PackStep step) {
-        String id = value(e, "check");
-        return step.checks().stream()
-                .filter(c -> c.id().equals(id))
-                .map(RoundPack.CheckPlan::name)
-                .findFirst()
-                .orElse(id);
-    }
-
-    private static String instrument(EntryEnvelope e, RoundPack pack) {
-        String id = value(e, "instrument");
-        return pack.instruments().stream()
-                .filter(i -> i.id().equals(id))
-                .map(RoundPack.Instrument::name)
-                .findFirst()
-                .orElse(id);
-    }
-
-    private static String named(EntryEnvelope e, String name, PackStep step) {
-        String key = value(e, name);
-        return Stream.concat(step.off().stream(), step.on().stream())
-                .filter(p -> p.key().equals(key))
-                .map(RoundPack.Piece::name)
-                .findFirst()
-                .orElse(key);
-    }
-
-    private static String value(EntryEnvelope e, String name) {
-        return e.figures().stream()
-                .filter(f -> f.name().equals(name) && f.text() != null)
-                .map(EntryValue::text)
-                .findFirst()
-                .orElse("");
-    }
-
-    private static String number(EntryEnvelope e, String name) {
-        return e.figures().stream()
-                .filter(f -> f.name().equals(name) && f.value() != null)
-                .map(f -> Show.number(f.value()))
-                .findFirst()
-                .orElse("?");
-    }
-
-    private static String measured(EntryEnvelope e) {
-        return e.figures().stream()
-                .filter(f -> f.name().equals("value") && f.value() != null)
-                .map(f -> ": " + Show.number(f.value()) + " " + (f.unit() == null ? "" : f.unit()))
-                .findFirst()
-                .orElse("");
-    }
-
     /** Walks the whole chain of the site. */
     @GetMapping("/integrity")
     @Transactional
     Integrity integrity() {
-        String prev = "0".repeat(64);
+        String prev = EntryEnvelope.GENESIS;
         long count = 0;
-        try (Stream<RoundLog.Stored> all = log.chain()) {
-            for (RoundLog.Stored e : (Iterable<RoundLog.Stored>) all::iterator) {
+        try (Stream<EntryEnvelope.Chained> all = log.chain()) {
+            for (EntryEnvelope.Chained e : (Iterable<EntryEnvelope.Chained>) all::iterator) {
                 count++;
-                if (!e.envelope().prevHash().equals(prev)
-                        || !e.envelope().hash().equals(e.hash())) {
+                if (e.broken(prev) != null) {
                     return new Integrity(false, count, e.seq());
                 }
                 prev = e.hash();

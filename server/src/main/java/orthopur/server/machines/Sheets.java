@@ -39,9 +39,11 @@ public class Sheets {
     private final SiteBook siteBook;
     private final Clock clock;
     private final ConcurrentMap<String, MachineSheet> cache = new ConcurrentHashMap<>();
+    private final LastServices lastServices;
     private volatile Surroundings surroundings;
 
-    Sheets(DSLContext db, SiteBook siteBook, Clock clock) {
+    Sheets(DSLContext db, SiteBook siteBook, Clock clock, LastServices lastServices) {
+        this.lastServices = lastServices;
         this.db = db;
         this.siteBook = siteBook;
         this.clock = clock;
@@ -57,6 +59,14 @@ public class Sheets {
         public Set<String> chemicalIds() {
             return chemicals.stream().map(Chemical::id).collect(Collectors.toSet());
         }
+    }
+
+    /** The same for one machine: with what the log knows of its last services. */
+    public Context contextOf(MachineSheet sheet) {
+        Context site = surroundings().context();
+        return sheet.passages().isEmpty()
+                ? site
+                : site.withLastFlows(lastServices.flows(sheet.code()));
     }
 
     /** Figures that this site has changed, with reason and name. */

@@ -106,6 +106,19 @@ public class Accounts {
         prove(a, pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
     }
 
+    /** Whether two accounts are one person, as the supervisor has said when making the second. */
+    public boolean samePerson(String name, String other) {
+        return name.equals(other) || person(name).equals(person(other));
+    }
+
+    private String person(String account) {
+        return db.select(ACCOUNT.SAME_AS)
+                .from(ACCOUNT)
+                .where(ACCOUNT.NAME.eq(account))
+                .fetchOptional(ACCOUNT.SAME_AS)
+                .orElse(account);
+    }
+
     /** Whether somebody who is signed in still belongs to the site. */
     public boolean belongs(Person person) {
         return db.fetchExists(

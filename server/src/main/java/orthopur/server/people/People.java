@@ -52,6 +52,7 @@ class People {
                 a.getName(),
                 Role.valueOf(a.getRole()),
                 from == null || !from.isAfter(accounts.today()) ? null : from,
+                a.getSameAs(),
                 a.getLeftAt() != null);
     }
 
@@ -66,6 +67,7 @@ class People {
             wrong.add("Choose a role.");
         }
         check(in.password(), in.pin(), in.adultFrom(), wrong);
+        String same = samePerson(name, in.sameAs(), wrong);
         refuse(wrong);
         accounts.sign(by, in.signature());
         if (db.fetchExists(ACCOUNT, ACCOUNT.NAME.equalIgnoreCase(name))) {
@@ -73,6 +75,8 @@ class People {
         }
         accounts.create(name, in.role(), in.password(), in.pin(), in.adultFrom());
         AccountRecord made = db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(name)).fetchSingle();
+        made.setSameAs(same);
+        made.store();
         log.keep("person " + name, null, said(made), by.name());
         return view(made);
     }
@@ -90,6 +94,7 @@ class People {
                 in.pin() == null ? "0000" : in.pin(),
                 in.adultFrom(),
                 wrong);
+        String same = samePerson(a.getName(), in.sameAs(), wrong);
         boolean supervises = in.role() == Role.SUPERVISOR && !in.left();
         if (!supervises && lastSupervisor(a)) {
             wrong.add(
@@ -101,6 +106,7 @@ class People {
         String before = said(a);
         a.setRole(in.role().name());
         a.setAdultFrom(in.adultFrom() == null ? null : in.adultFrom().toString());
+        a.setSameAs(same);
         a.setLeftAt(
                 !in.left()
                         ? null
@@ -124,6 +130,20 @@ class People {
                         + (in.pin() == null ? "" : ", new PIN"),
                 by.name());
         return view(a);
+    }
+
+    /** The first account of a person: whoever cleaned with one does not release with the other. */
+    private @Nullable String samePerson(String name, @Nullable String other, List<String> wrong) {
+        if (other == null || other.isBlank()) {
+            return null;
+        }
+        AccountRecord first =
+                db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(other.strip())).fetchOne();
+        if (first == null || other.strip().equals(name)) {
+            wrong.add("A second account names another account of the site, not \"" + other + "\".");
+            return null;
+        }
+        return first.getSameAs() == null ? first.getName() : first.getSameAs();
     }
 
     private boolean lastSupervisor(AccountRecord a) {
@@ -170,6 +190,7 @@ class People {
     private static String said(AccountRecord a) {
         return a.getRole()
                 + (a.getAdultFrom() == null ? "" : ", under 18")
+                + (a.getSameAs() == null ? "" : ", second account of " + a.getSameAs())
                 + (a.getLeftAt() == null ? "" : ", left");
     }
 }

@@ -29,9 +29,15 @@ class PeopleController {
      * An account.
      *
      * @param adultFrom the day of turning 18, kept only until then
+     * @param sameAs the account of the same person, where this is their second one
      */
     record PersonView(
-            long id, String name, Role role, @Nullable LocalDate adultFrom, boolean left) {}
+            long id,
+            String name,
+            Role role,
+            @Nullable LocalDate adultFrom,
+            @Nullable String sameAs,
+            boolean left) {}
 
     /**
      * A new account.
@@ -44,6 +50,7 @@ class PeopleController {
             String password,
             String pin,
             @Nullable LocalDate adultFrom,
+            @Nullable String sameAs,
             String signature) {}
 
     /**
@@ -54,6 +61,7 @@ class PeopleController {
     record ChangedPerson(
             Role role,
             @Nullable LocalDate adultFrom,
+            @Nullable String sameAs,
             boolean left,
             @Nullable String password,
             @Nullable String pin,

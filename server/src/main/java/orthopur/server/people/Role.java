@@ -16,4 +16,9 @@ public enum Role {
     public boolean carriesOut() {
         return this == SUPERVISOR || this == CREW;
     }
+
+    /** Looks before production may start, and releases. */
+    public boolean releases() {
+        return this == SUPERVISOR || this == QA;
+    }
 }

@@ -82,6 +82,7 @@ class PlatformConfig implements WebMvcConfigurer {
                         "/procedures/**",
                         "/machines/**",
                         "/floor/**",
+                        "/release/**",
                         "/logbook/**")) {
             registry.addViewController(path).setViewName("forward:/index.html");
         }

@@ -11,7 +11,8 @@ import orthopur.drafting.DraftRefused;
 import orthopur.formats.FormatError;
 import orthopur.machine.Problem;
 import orthopur.quantity.OutOfRange;
-import orthopur.roundpack.Progress;
+import orthopur.roundpack.Refused;
+import orthopur.roundpack.Written;
 
 /** Every error as problem+json: a plain sentence, and pointers to the fields it concerns. */
 @RestControllerAdvice
@@ -53,7 +54,12 @@ class Problems {
     record CalcError(String key, String message, String allowed) {}
 
     @ExceptionHandler
-    ProblemDetail refused(Progress.Refused e) {
+    ProblemDetail refused(Refused e) {
+        return problem(HttpStatus.CONFLICT, "Not entered", e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail noEntry(Written.NotAnEntry e) {
         return problem(HttpStatus.CONFLICT, "Not entered", e.getMessage());
     }
 

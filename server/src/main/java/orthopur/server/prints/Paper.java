@@ -17,12 +17,12 @@ import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 
 /** Fills a page from what is to stand on it, and sets it with the shipped font. */
 @Component
-class Paper {
+public class Paper {
     private static final String FONT = "/prints/fonts/AtkinsonHyperlegibleNext-%d.ttf";
     private final TemplateEngine engine = new TemplateEngine();
 
     /** The sizes that printers have. */
-    enum Size {
+    public enum Size {
         A4("A4"),
         LETTER("letter");
 
@@ -33,7 +33,7 @@ class Paper {
         }
 
         /** A4 where the name is not known. */
-        static Size named(String name) {
+        public static Size named(String name) {
             return name.toLowerCase(Locale.ROOT).equals("letter") ? LETTER : A4;
         }
     }
@@ -52,7 +52,7 @@ class Paper {
      * @param values that stand on it
      * @return a PDF
      */
-    byte[] print(String page, Size size, boolean landscape, Map<String, Object> values) {
+    public byte[] print(String page, Size size, boolean landscape, Map<String, Object> values) {
         Context context = new Context(Locale.ENGLISH, values);
         context.setVariable("size", size.css + (landscape ? " landscape" : ""));
         String html = engine.process(page, context);

@@ -128,8 +128,7 @@ public class Procedures {
                                             + ".")));
         }
         Procedure p = ProcedureFormat.read(document, sheet, sheets.surroundings().chemicalIds());
-        return new Judged(
-                document, p, Verifier.verify(p, sheet, sheets.surroundings().context(), shown));
+        return new Judged(document, p, Verifier.verify(p, sheet, sheets.contextOf(sheet), shown));
     }
 
     /** The line notation with the names of a machine and of this site. */
@@ -325,10 +324,8 @@ public class Procedures {
     /** Takes every remedy that is proven to help, and says which. */
     Mending.Mended mend(String text) {
         Judged judged = judge(text);
-        return Mending.all(
-                judged.procedure(),
-                sheets.newest(judged.document().sheet()),
-                sheets.surroundings().context());
+        MachineSheet sheet = sheets.newest(judged.document().sheet());
+        return Mending.all(judged.procedure(), sheet, sheets.contextOf(sheet));
     }
 
     /**

@@ -1,4 +1,4 @@
-package orthopur.server.floor;
+package orthopur.formats;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
@@ -10,8 +10,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import orthopur.roundpack.Entry;
-import orthopur.server.floor.EntryEnvelope.EntryValue;
-import orthopur.server.platform.Said;
+import orthopur.roundpack.EntryValue;
+import orthopur.roundpack.Written;
 
 /** The envelope: every field is under the hash, every kind is read with its figures and units. */
 class EntryEnvelopeTest {
@@ -28,6 +28,7 @@ class EntryEnvelopeTest {
                 "tablet",
                 tabletTime,
                 2,
+                null,
                 prev);
     }
 
@@ -37,6 +38,10 @@ class EntryEnvelopeTest {
 
     private static EntryValue text(String name, String text) {
         return new EntryValue(name, null, null, text);
+    }
+
+    private static Entry entry(String kind, String step, List<EntryValue> figures) {
+        return new Written(kind, step, figures).entry();
     }
 
     private static final List<EntryValue> READING =
@@ -72,25 +77,22 @@ class EntryEnvelopeTest {
         assertEquals(new Entry.ReadingTaken("step", "probe", 62, 18), reading);
         assertEquals(
                 new Entry.PieceMoved("s", "seal#1", true),
-                EntryEnvelope.entry("piece-off", "s", List.of(text("piece", "seal#1"))));
+                entry("piece-off", "s", List.of(text("piece", "seal#1"))));
         assertEquals(
                 new Entry.PieceMoved("s", "seal#1", false),
-                EntryEnvelope.entry("piece-on", "s", List.of(text("piece", "seal#1"))));
-        assertInstanceOf(
-                Entry.TimerStarted.class, EntryEnvelope.entry("timer-started", "s", List.of()));
-        assertInstanceOf(
-                Entry.RoundClosed.class, EntryEnvelope.entry("round-closed", "s", List.of()));
+                entry("piece-on", "s", List.of(text("piece", "seal#1"))));
+        assertInstanceOf(Entry.TimerStarted.class, entry("timer-started", "s", List.of()));
+        assertInstanceOf(Entry.RoundClosed.class, entry("round-closed", "s", List.of()));
         Entry.CheckMade seen =
                 assertInstanceOf(
-                        Entry.CheckMade.class,
-                        EntryEnvelope.entry("check", "s", List.of(text("check", "gap"))));
+                        Entry.CheckMade.class, entry("check", "s", List.of(text("check", "gap"))));
         assertNull(seen.value());
         assertEquals(
                 new Entry.Deviation("s", "why"),
-                EntryEnvelope.entry("deviation", "s", List.of(text("reason", "why"))));
+                entry("deviation", "s", List.of(text("reason", "why"))));
         assertEquals(
                 new Entry.CorrectiveAction("s", "what"),
-                EntryEnvelope.entry("corrective", "s", List.of(text("text", "what"))));
+                entry("corrective", "s", List.of(text("text", "what"))));
     }
 
     @Test
@@ -98,12 +100,12 @@ class EntryEnvelopeTest {
         List<EntryValue> fahrenheit =
                 List.of(READING.get(0), READING.get(1), number("temperature", 64, "°F"));
         String told =
-                assertThrows(Said.class, () -> EntryEnvelope.entry("reading", "s", fahrenheit))
+                assertThrows(Written.NotAnEntry.class, () -> entry("reading", "s", fahrenheit))
                         .getMessage();
         assertTrue(told.contains("temperature has to be in °C"), told);
-        assertThrows(Said.class, () -> EntryEnvelope.entry("reading", "s", List.of()));
-        assertThrows(Said.class, () -> EntryEnvelope.entry("dance", "s", List.of()));
+        assertThrows(Written.NotAnEntry.class, () -> entry("reading", "s", List.of()));
+        assertThrows(Written.NotAnEntry.class, () -> entry("dance", "s", List.of()));
         List<EntryValue> novel = List.of(text("reason", "x".repeat(2001)));
-        assertThrows(Said.class, () -> EntryEnvelope.entry("deviation", "s", novel));
+        assertThrows(Written.NotAnEntry.class, () -> entry("deviation", "s", novel));
     }
 }

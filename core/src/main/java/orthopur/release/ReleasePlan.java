@@ -1,0 +1,212 @@
+package orthopur.release;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import orthopur.Nullable;
+import orthopur.machine.EndState;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Part;
+import orthopur.machine.Surface;
+import orthopur.quantity.Show;
+import orthopur.roundpack.RoundPack;
+import orthopur.roundpack.RoundPack.CheckPlan;
+import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.rulebook.RuleBook;
+import orthopur.runthrough.SheetIndex;
+
+/**
+ * What has to be found before a machine is released after a round.
+ *
+ * @param sites in the order in which they are taken: sight, last rinse, swabs
+ */
+public record ReleasePlan(List<Site> sites) {
+    /** The names under which the sites that every machine has are kept. */
+    public static final String SIGHT = "sight";
+
+    public static final String LAST_RINSE = "last-rinse";
+
+    public ReleasePlan {
+        sites = List.copyOf(sites);
+    }
+
+    /** How it is looked at. */
+    public enum Kind {
+        /** Eyes, torch and mirror: passed or not. */
+        LOOK,
+        /** pH of what runs off, against that of the tap. */
+        PH,
+        /** An ATP swab, in the light units of the site's meter. */
+        SWAB
+    }
+
+    /**
+     * One thing to find.
+     *
+     * @param id stable: the surface's id for a swab
+     * @param least,most what passes, both included; null for a look
+     * @param failAbove above this it fails; between is a caution, which is not a pass
+     * @param why where the limit comes from
+     */
+    public record Site(
+            String id,
+            Kind kind,
+            String name,
+            @Nullable Double least,
+            @Nullable Double most,
+            @Nullable Double failAbove,
+            @Nullable String unit,
+            String why) {
+
+        /**
+         * What a finding means.
+         *
+         * @param value null for a look that found nothing wrong; then it passed
+         */
+        public Found judge(@Nullable Double value) {
+            if (kind == Kind.LOOK) {
+                return Found.PASSED;
+            }
+            if (value == null || !Double.isFinite(value)) {
+                return Found.FAILED;
+            }
+            if (least != null && most != null && value >= least && value <= most) {
+                return Found.PASSED;
+            }
+            return failAbove != null && value <= failAbove ? Found.CAUTION : Found.FAILED;
+        }
+    }
+
+    /** Passed, failed, or in between: clean again and look why. */
+    public enum Found {
+        PASSED,
+        CAUTION,
+        FAILED
+    }
+
+    /**
+     * @param sheet as it is fitted
+     * @param round how many rounds of this procedure there were before, from 0
+     * @param history ATP values of each surface in order of time, by its id
+     */
+    public static ReleasePlan of(
+            MachineSheet sheet,
+            RoundPack pack,
+            RuleBook book,
+            long round,
+            Map<String, List<Double>> history) {
+        List<Site> sites = new ArrayList<>();
+        sites.add(
+                new Site(
+                        SIGHT,
+                        Kind.LOOK,
+                        "All that touches food: no soil, no water, no bristle, no damage",
+                        null,
+                        null,
+                        null,
+                        null,
+                        "with torch and mirror, into corners and under edges"));
+        CheckPlan ph = lastRinse(pack);
+        if (ph != null && ph.ranged()) {
+            sites.add(
+                    new Site(
+                            LAST_RINSE,
+                            Kind.PH,
+                            "pH of the last rinse",
+                            ph.least(),
+                            ph.most(),
+                            null,
+                            "pH",
+                            "back to that of the tap"));
+        }
+        List<SwabRota.Site> swabs = swabSites(sheet, sanitizedIn(pack));
+        if (!swabs.isEmpty()) {
+            int every = (int) book.number("swab.every-rounds");
+            new SwabRota(swabs, every, sheet.code().hashCode())
+                    .of(round)
+                    .forEach(s -> sites.add(swab(sheet, s, book, history)));
+        }
+        return new ReleasePlan(sites);
+    }
+
+    private static @Nullable CheckPlan lastRinse(RoundPack pack) {
+        CheckPlan last = null;
+        for (PackStep s : pack.steps()) {
+            for (CheckPlan c : s.checks()) {
+                last = c.id().equals("ph") ? c : last;
+            }
+        }
+        return last;
+    }
+
+    /** Parts that this kind of round sanitizes: oiling the slide makes nothing to swab. */
+    private static Set<String> sanitizedIn(RoundPack pack) {
+        Set<String> parts = new HashSet<>();
+        pack.steps().stream()
+                .filter(s -> s.reading() != null || s.verb().equals("Circulate"))
+                .forEach(s -> parts.addAll(s.where()));
+        return parts;
+    }
+
+    /** What has to be sanitized; what hides under a cover or inside a passage is riskier. */
+    private static List<SwabRota.Site> swabSites(MachineSheet sheet, Set<String> parts) {
+        SheetIndex index = new SheetIndex(sheet);
+        List<SwabRota.Site> sites = new ArrayList<>();
+        for (Part p : sheet.parts()) {
+            for (Surface s : p.surfaces()) {
+                if (parts.contains(p.id()) && s.zone() == 1 && s.end() == EndState.SANITIZED) {
+                    boolean hidden = !index.coversOf(index.surfaceNamed(s.id())).isEmpty();
+                    boolean inside =
+                            sheet.passages().stream().anyMatch(x -> x.surfaces().contains(s.id()));
+                    sites.add(new SwabRota.Site(s.id(), hidden ? 3 : inside ? 2 : 1));
+                }
+            }
+        }
+        return sites;
+    }
+
+    private static Site swab(
+            MachineSheet sheet, String id, RuleBook book, Map<String, List<Double>> history) {
+        SheetIndex index = new SheetIndex(sheet);
+        int s = index.surfaceNamed(id);
+        String name = index.part(index.ownerOf(s)).name() + ": " + index.surface(s).name();
+        List<Double> own = history.getOrDefault(id, List.of());
+        if (own.size() < OwnLimits.FIRM) {
+            return new Site(
+                    id,
+                    Kind.SWAB,
+                    name,
+                    0.0,
+                    book.number("atp.pass"),
+                    book.number("atp.fail"),
+                    "RLU",
+                    "default of this program: this site has %d values of its own, %d make limits; the meter's maker stands above"
+                            .formatted(own.size(), OwnLimits.FIRM));
+        }
+        OwnLimits limits = OwnLimits.of(own);
+        return new Site(
+                id,
+                Kind.SWAB,
+                name,
+                0.0,
+                Math.floor(limits.passUpTo()),
+                Math.floor(limits.failAbove()),
+                "RLU",
+                "own history of %d values, mean %s"
+                        .formatted(own.size(), Show.number(Math.round(limits.mean()))));
+    }
+
+    /**
+     * What of the plan is not found, or not passed.
+     *
+     * @param found by the site's id
+     */
+    public List<String> missing(Map<String, Found> found) {
+        return sites.stream()
+                .filter(s -> found.get(s.id()) != Found.PASSED)
+                .map(Site::name)
+                .toList();
+    }
+}

@@ -1,0 +1,81 @@
+package orthopur.roundpack;
+
+import java.util.List;
+
+/**
+ * An entry that was not accepted, and why. The tablet says the same in its own language, so the
+ * reason has a name and what goes into the sentence.
+ */
+public final class Refused extends IllegalArgumentException {
+    private static final long serialVersionUID = 1L;
+
+    /** Why. */
+    public enum Why {
+        CLOSED("This round is closed; nothing more can be entered."),
+        NOT_CLOSED("This round is not handed over yet."),
+        ALREADY_DONE("Step %s is already done."),
+        COMES_FIRST("Step %s comes first."),
+        NO_STEP("This round has no step \"%s\"."),
+        NO_TIMER("Step %s has no timer."),
+        NO_PIECE("There is no piece %s in this round."),
+        TOO_MANY("Step %s has no piece %s: there are %s of %s in all."),
+        NO_READING("Step %s takes no reading."),
+        NO_INSTRUMENT("There is no instrument %s."),
+        SAY_FIRST(
+                "The last reading was not in. Say first what was done about it, then read again."),
+        NOTHING_TO_CORRECT("There is no reading at step %s to correct."),
+        SAY_WHAT("Say what was done."),
+        NO_CHECK("Step %s has no check %s."),
+        NEEDS_VALUE("The check \"%s\" needs its value in %s."),
+        NOT_TAPPED("Not yet tapped: %s."),
+        SOAKING("The soak needs another %s."),
+        READ_FIRST("Read strength and temperature first."),
+        NOT_IN("The last reading is not in. Correct it, say what was done, and read again."),
+        START_CONTACT("Start the wet contact when the last surface is wet."),
+        KEEP_WET("Keep it wet for another %s."),
+        OUT_OF_RANGE("\"%s\" is outside its range; set it and check again."),
+        NOT_CHECKED("Not yet checked: %s."),
+        NOT_CONFIRMED("Not yet confirmed: %s."),
+        NO_ASK("Step %s does not ask for %s."),
+        NO_ENERGY("There is no energy %s to lock at this machine."),
+        NO_LOCK_NUMBER("Say the number on the lock."),
+        LOCK_ON("Lock %s is already on %s."),
+        NO_LOCK("There is no lock %s on %s."),
+        NOT_YOUR_LOCK(
+                "Lock %s is %s's. Nobody takes off another's lock; the supervisor has a procedure for it."),
+        NOT_YET("Locks stay on until step %s."),
+        OWN_LOCK("%s has no lock on %s. Everybody with hands in the machine puts on their own."),
+        STILL_OFF("Still off the machine: %s."),
+        STILL_FITTED("Still fitted for cleaning: %s."),
+        STILL_LOCKED("Still locked: %s."),
+        NOT_DONE("Step %s is not done yet."),
+        NO_PART("There is no part \"%s\" in this round."),
+        NAME_THE_PART("Say which part."),
+        ALREADY_RELEASED("This round is already released."),
+        PROOF_FAILED("\"%s\" did not pass. Send it back, or read again.");
+
+        private final String sentence;
+
+        Why(String sentence) {
+            this.sentence = sentence;
+        }
+    }
+
+    private final Why why;
+    private final transient List<String> with;
+
+    Refused(Why why, Object... with) {
+        super(why.sentence.formatted(with));
+        this.why = why;
+        this.with = java.util.Arrays.stream(with).map(String::valueOf).toList();
+    }
+
+    public Why why() {
+        return why;
+    }
+
+    /** What goes into the sentence, in its order. */
+    public List<String> with() {
+        return with;
+    }
+}

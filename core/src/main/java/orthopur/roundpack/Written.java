@@ -1,0 +1,211 @@
+package orthopur.roundpack;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import orthopur.Nullable;
+
+/**
+ * An entry as it is written down: a kind, the step and named figures with their units. Tablets send
+ * it so, and the log keeps it so.
+ */
+public record Written(String kind, String step, List<EntryValue> figures) {
+    private static final int LONGEST = 2000;
+
+    public Written {
+        figures = List.copyOf(figures);
+    }
+
+    /** Something that is no entry at all: of an unknown kind, or without one of its figures. */
+    public static final class NotAnEntry extends IllegalArgumentException {
+        private static final long serialVersionUID = 1L;
+
+        NotAnEntry(String message) {
+            super(message);
+        }
+    }
+
+    /** The entry written down. */
+    public static Written of(Entry entry) {
+        List<EntryValue> f = new ArrayList<>();
+        String kind =
+                switch (entry) {
+                    case Entry.PieceMoved e -> {
+                        f.add(EntryValue.text("piece", e.piece()));
+                        yield e.off() ? "piece-off" : "piece-on";
+                    }
+                    case Entry.TimerStarted e -> "timer-started";
+                    case Entry.ContactBroken e -> "contact-broken";
+                    case Entry.ReadingTaken e -> {
+                        f.add(EntryValue.text("instrument", e.instrument()));
+                        f.add(EntryValue.number("strength", e.strength(), "mg/L"));
+                        f.add(EntryValue.number("temperature", e.temperature(), "°C"));
+                        yield "reading";
+                    }
+                    case Entry.CorrectiveAction e -> {
+                        f.add(EntryValue.text("text", e.text()));
+                        yield "corrective";
+                    }
+                    case Entry.CheckMade e -> {
+                        f.add(EntryValue.text("check", e.check()));
+                        if (e.value() != null) {
+                            f.add(new EntryValue("value", e.value(), null, null));
+                        }
+                        yield "check";
+                    }
+                    case Entry.Confirmed e -> {
+                        f.add(EntryValue.text("ask", e.ask()));
+                        yield "confirmed";
+                    }
+                    case Entry.LockMoved e -> {
+                        f.add(EntryValue.text("energy", e.energy()));
+                        f.add(EntryValue.text("lock", e.lock()));
+                        optional(f, "reason", e.reason());
+                        yield e.on() ? "lock-on" : "lock-off";
+                    }
+                    case Entry.TroubleSaid e -> {
+                        f.add(EntryValue.text("trouble", e.kind().name()));
+                        optional(f, "item", e.item());
+                        f.add(EntryValue.text("text", e.text()));
+                        yield "trouble";
+                    }
+                    case Entry.PhotoTaken e -> {
+                        f.add(EntryValue.text("sha256", e.sha256()));
+                        f.add(EntryValue.text("what", e.what()));
+                        yield "photo";
+                    }
+                    case Entry.Deviation e -> {
+                        f.add(EntryValue.text("reason", e.reason()));
+                        yield "deviation";
+                    }
+                    case Entry.StepDone e -> "step-done";
+                    case Entry.RoundClosed e -> "round-closed";
+                    case Entry.Proof e -> {
+                        f.add(EntryValue.text("site", e.site()));
+                        if (e.value() != null) {
+                            f.add(new EntryValue("value", e.value(), e.unit(), null));
+                        }
+                        f.add(EntryValue.text("outcome", e.passed() ? "passed" : "failed"));
+                        yield "proof";
+                    }
+                    case Entry.Released e -> {
+                        if (e.until() != null) {
+                            f.add(EntryValue.number("until", e.until(), "s"));
+                        }
+                        optional(f, "condition", e.condition());
+                        yield "released";
+                    }
+                    case Entry.Correction e -> {
+                        f.add(EntryValue.text("entry", e.entry()));
+                        f.add(EntryValue.text("text", e.text()));
+                        yield "correction";
+                    }
+                    case Entry.SentBack e -> {
+                        f.add(EntryValue.text("item", e.item()));
+                        f.add(EntryValue.text("reason", e.reason()));
+                        yield "sent-back";
+                    }
+                };
+        return new Written(kind, entry.step(), f);
+    }
+
+    private static void optional(List<EntryValue> f, String name, @Nullable String text) {
+        if (text != null) {
+            f.add(EntryValue.text(name, text));
+        }
+    }
+
+    /**
+     * The entry that is written here.
+     *
+     * @throws NotAnEntry when the kind is unknown or one of its figures is missing
+     */
+    public Entry entry() {
+        return switch (kind) {
+            case "piece-off" -> new Entry.PieceMoved(step, text("piece"), true);
+            case "piece-on" -> new Entry.PieceMoved(step, text("piece"), false);
+            case "timer-started" -> new Entry.TimerStarted(step);
+            case "contact-broken" -> new Entry.ContactBroken(step);
+            case "reading" ->
+                    new Entry.ReadingTaken(
+                            step,
+                            text("instrument"),
+                            value("strength", "mg/L"),
+                            value("temperature", "°C"));
+            case "corrective" -> new Entry.CorrectiveAction(step, text("text"));
+            case "check" -> new Entry.CheckMade(step, text("check"), valueOrNull("value"));
+            case "confirmed" -> new Entry.Confirmed(step, text("ask"));
+            case "lock-on" -> new Entry.LockMoved(step, text("energy"), text("lock"), true, null);
+            case "lock-off" ->
+                    new Entry.LockMoved(
+                            step, text("energy"), text("lock"), false, textOrNull("reason"));
+            case "trouble" ->
+                    new Entry.TroubleSaid(step, trouble(), textOrNull("item"), text("text"));
+            case "photo" -> new Entry.PhotoTaken(step, text("sha256"), text("what"));
+            case "deviation" -> new Entry.Deviation(step, text("reason"));
+            case "step-done" -> new Entry.StepDone(step);
+            case "round-closed" -> new Entry.RoundClosed(step);
+            case "proof" ->
+                    new Entry.Proof(
+                            step,
+                            text("site"),
+                            valueOrNull("value"),
+                            find("value").map(EntryValue::unit).orElse(null),
+                            text("outcome").equals("passed"));
+            case "released" -> {
+                Double until = valueOrNull("until");
+                yield new Entry.Released(
+                        step, until == null ? null : until.longValue(), textOrNull("condition"));
+            }
+            case "correction" -> new Entry.Correction(step, text("entry"), text("text"));
+            case "sent-back" -> new Entry.SentBack(step, text("item"), text("reason"));
+            default -> throw new NotAnEntry("There is no entry of kind \"" + kind + "\".");
+        };
+    }
+
+    private RoundPack.Trouble.Kind trouble() {
+        String name = text("trouble");
+        for (RoundPack.Trouble.Kind k : RoundPack.Trouble.Kind.values()) {
+            if (k.name().equals(name)) {
+                return k;
+            }
+        }
+        throw new NotAnEntry("There is no trouble of kind \"" + name + "\".");
+    }
+
+    private Optional<EntryValue> find(String name) {
+        return figures.stream().filter(f -> name.equals(f.name())).findFirst();
+    }
+
+    private @Nullable Double valueOrNull(String name) {
+        return find(name).map(EntryValue::value).orElse(null);
+    }
+
+    private @Nullable String textOrNull(String name) {
+        return find(name).isEmpty() ? null : text(name);
+    }
+
+    private String text(String name) {
+        String text = find(name).map(EntryValue::text).orElse(null);
+        if (text == null) {
+            throw new NotAnEntry("The entry does not say its " + name + ".");
+        }
+        if (text.length() > LONGEST) {
+            throw new NotAnEntry(
+                    "The %s has %d characters; allowed are %d."
+                            .formatted(name, text.length(), LONGEST));
+        }
+        return text;
+    }
+
+    private double value(String name, String unit) {
+        EntryValue f = find(name).orElse(null);
+        if (f == null || f.value() == null) {
+            throw new NotAnEntry("The entry does not say its " + name + ".");
+        }
+        if (!unit.equals(f.unit())) {
+            throw new NotAnEntry("The " + name + " has to be in " + unit + ".");
+        }
+        return f.value();
+    }
+}

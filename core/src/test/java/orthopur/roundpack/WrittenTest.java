@@ -1,0 +1,122 @@
+package orthopur.roundpack;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import orthopur.roundpack.RoundPack.Trouble;
+
+/** What is written down is read again as the same entry, and half an entry is none. */
+class WrittenTest {
+    static Stream<Entry> entries() {
+        return Stream.of(
+                new Entry.PieceMoved("s", "seal#1", true),
+                new Entry.PieceMoved("s", "seal#1", false),
+                new Entry.TimerStarted("s"),
+                new Entry.ContactBroken("s"),
+                new Entry.ReadingTaken("s", "probe", 62, 18),
+                new Entry.CorrectiveAction("s", "stirred"),
+                new Entry.CheckMade("s", "gap", 0.5),
+                new Entry.CheckMade("s", "seen", null),
+                new Entry.Confirmed("s", "prove:mains"),
+                new Entry.LockMoved("s", "mains", "17", true, null),
+                new Entry.LockMoved("s", "mains", "17", false, null),
+                new Entry.LockMoved("s", "mains", "17", false, "gone home, reached by phone"),
+                new Entry.TroubleSaid("s", Trouble.Kind.INJURY, null, "a cut"),
+                new Entry.TroubleSaid("s", Trouble.Kind.FAILED, "seal", "crumbs"),
+                new Entry.PhotoTaken("s", "ab12", "before"),
+                new Entry.Deviation("s", "no time"),
+                new Entry.StepDone("s"),
+                new Entry.RoundClosed("s"),
+                new Entry.Proof("s", "sight", null, null, true),
+                new Entry.Proof("s", "drum-1", 310.0, "RLU", false),
+                new Entry.Released("s", null, null),
+                new Entry.Released("s", 1_800_000_000L, "until the swab is read"),
+                new Entry.SentBack("s", "drum", "310 RLU"),
+                new Entry.Correction("s", "id-1", "it was sink 2"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("entries")
+    void itIsReadAsItWasWritten(Entry entry) {
+        assertEquals(entry, Written.of(entry).entry());
+    }
+
+    /** Every sort of entry is among the examples above, so that none is forgotten here. */
+    @Test
+    void everySortOfEntryHasItsWords() {
+        Set<String> tried = new TreeSet<>();
+        entries().forEach(e -> tried.add(e.getClass().getSimpleName()));
+        Set<String> all = new TreeSet<>();
+        for (Class<?> c : Entry.class.getPermittedSubclasses()) {
+            all.add(c.getSimpleName());
+        }
+        assertEquals(all, tried);
+    }
+
+    /**
+     * Whichever figure is taken away: what is left is refused, or says less but never something
+     * else.
+     */
+    @ParameterizedTest
+    @MethodSource("entries")
+    void withoutAFigureItIsNoEntryOrSaysLess(Entry entry) {
+        Written whole = Written.of(entry);
+        for (int i = 0; i < whole.figures().size(); i++) {
+            List<EntryValue> fewer = new ArrayList<>(whole.figures());
+            EntryValue gone = fewer.remove(i);
+            Written part = new Written(whole.kind(), whole.step(), fewer);
+            try {
+                Entry read = part.entry();
+                assertEquals(entry.getClass(), read.getClass());
+                assertTrue(
+                        Set.of("value", "reason", "item", "until", "condition")
+                                .contains(gone.name()),
+                        gone + " went unnoticed");
+            } catch (Written.NotAnEntry e) {
+                assertTrue(
+                        e.getMessage().contains("does not say its " + gone.name()), e.getMessage());
+            }
+        }
+    }
+
+    @Test
+    void wrongUnitsUnknownKindsAndNovelsAreRefused() {
+        List<EntryValue> reading =
+                List.of(
+                        EntryValue.text("instrument", "probe"),
+                        EntryValue.number("strength", 62, "ppm"),
+                        EntryValue.number("temperature", 18, "°C"));
+        String unit = refused(new Written("reading", "s", reading));
+        assertTrue(unit.contains("strength has to be in mg/L"), unit);
+        assertTrue(refused(new Written("dance", "s", List.of())).contains("\"dance\""));
+        assertTrue(
+                refused(
+                                new Written(
+                                        "trouble",
+                                        "s",
+                                        List.of(
+                                                EntryValue.text("trouble", "FLOOD"),
+                                                EntryValue.text("text", "wet"))))
+                        .contains("FLOOD"));
+        assertTrue(
+                refused(
+                                new Written(
+                                        "deviation",
+                                        "s",
+                                        List.of(EntryValue.text("reason", "x".repeat(2001)))))
+                        .contains("2001 characters; allowed are 2000"));
+    }
+
+    private static String refused(Written w) {
+        return assertThrows(Written.NotAnEntry.class, w::entry).getMessage();
+    }
+}

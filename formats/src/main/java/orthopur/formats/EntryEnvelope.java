@@ -1,0 +1,70 @@
+package orthopur.formats;
+
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.roundpack.Entry;
+import orthopur.roundpack.EntryValue;
+import orthopur.roundpack.Written;
+
+/**
+ * An entry as it is stored and chained. Its shape is dear to change; see the decision about it.
+ *
+ * @param id made by the tablet; sending it twice enters it once
+ * @param tabletTime,serverTime epoch milliseconds
+ * @param at when it was made, by the server's clock; null in entries from before tablets worked
+ *     without signal, which were made when they came in
+ * @param prevHash hash of the entry before it on this site
+ */
+public record EntryEnvelope(
+        String id,
+        String round,
+        String packHash,
+        String step,
+        String kind,
+        List<EntryValue> figures,
+        String who,
+        String device,
+        long tabletTime,
+        long serverTime,
+        @Nullable Long at,
+        String prevHash) {
+
+    /** SHA-256 over everything above, the previous hash included. */
+    public String hash() {
+        return Json.hash(this);
+    }
+
+    /** When it was made, in epoch seconds of the server's clock. */
+    public long seconds() {
+        return (at == null ? serverTime : at) / 1000;
+    }
+
+    /**
+     * The entry that it carries.
+     *
+     * @throws Written.NotAnEntry when the kind is unknown or one of its figures is missing
+     */
+    public Entry entry() {
+        return new Written(kind, step, figures).entry();
+    }
+
+    /** What the first entry of a site is chained to. */
+    public static final String GENESIS = "0".repeat(64);
+
+    /**
+     * An entry with the hash that was stored beside it.
+     *
+     * @param seq its place in the log
+     */
+    public record Chained(long seq, EntryEnvelope envelope, String hash) {
+        /** Why it is not what was written after the entry before it; null when it is. */
+        public @Nullable String broken(String before) {
+            if (!envelope.prevHash().equals(before)) {
+                return "entry %d does not follow the one before it".formatted(seq);
+            }
+            return envelope.hash().equals(hash)
+                    ? null
+                    : "entry %d was changed after it was written".formatted(seq);
+        }
+    }
+}

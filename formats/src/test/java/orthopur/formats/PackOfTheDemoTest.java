@@ -1,0 +1,188 @@
+package orthopur.formats;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import orthopur.procedure.Action;
+import orthopur.roundpack.PackCompiler;
+import orthopur.roundpack.RoundPack;
+import orthopur.roundpack.RoundPack.Ask;
+import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.runthrough.Context;
+
+/** What the tablet is given for the machines of the demo: what is confirmed, counted and redone. */
+class PackOfTheDemoTest {
+    private static RoundPack pack(String procedure, Context context) {
+        var p = DemoSite.procedure(procedure);
+        return PackCompiler.compile(
+                p, 1, DemoSite.sheet(p.sheet()), context, DemoSite.SITE.instruments());
+    }
+
+    private static RoundPack pack(String procedure) {
+        return pack(procedure, DemoSite.CONTEXT);
+    }
+
+    private static List<Ask> asks(RoundPack p, Ask.Kind kind) {
+        return p.steps().stream()
+                .flatMap(s -> s.asks().stream())
+                .filter(a -> a.kind() == kind)
+                .toList();
+    }
+
+    private static Set<String> items(List<Ask> asks) {
+        return asks.stream().map(Ask::item).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /**
+     * Each energy that is locked is cut first, proved afterwards, and unlocked before it is live.
+     */
+    @Test
+    void everyEnergyGoesItsWholePath() {
+        for (String procedure : List.of("qk-ov1-daily", "qk-fl1-daily", "qk-sw1-daily")) {
+            RoundPack p = pack(procedure);
+            Set<String> locked = items(asks(p, Ask.Kind.LOCK));
+            locked.addAll(items(asks(p, Ask.Kind.TAG)));
+            assertFalse(locked.isEmpty(), procedure);
+            for (Ask.Kind kind : List.of(Ask.Kind.ISOLATE, Ask.Kind.PROVE, Ask.Kind.RESTORE)) {
+                assertTrue(
+                        items(asks(p, kind)).containsAll(locked),
+                        procedure + ": not all of " + locked + " are asked to " + kind);
+            }
+            asks(p, Ask.Kind.ISOLATE)
+                    .forEach(a -> assertTrue(a.detail() != null, a + " says no place"));
+            asks(p, Ask.Kind.PROVE)
+                    .forEach(a -> assertTrue(a.detail() != null, a + " says no way to try"));
+        }
+    }
+
+    /** A disconnect that takes no lock is tagged, and the second measure is named. */
+    @Test
+    void whereNoLockGoesOnATagAndASecondMeasure() {
+        RoundPack saw = pack("qk-sw1-daily");
+        Ask tag = asks(saw, Ask.Kind.TAG).getFirst();
+        assertTrue(tag.detail().contains("fuse cartridge"), tag.toString());
+        assertTrue(items(asks(saw, Ask.Kind.LOCK)).stream().noneMatch(tag.item()::equals));
+    }
+
+    /** A cord in one's own hand is unplugged and kept in sight; no lock is asked. */
+    @Test
+    void aCordIsUnplugged() {
+        RoundPack slicer = pack("qk-sl1-end-of-shift");
+        assertFalse(asks(slicer, Ask.Kind.UNPLUG).isEmpty());
+        assertTrue(asks(slicer, Ask.Kind.LOCK).isEmpty());
+    }
+
+    /** What is on only for cleaning is counted out and back. */
+    @Test
+    void fittingsAreCountedLikeParts() {
+        RoundPack lines = pack("qk-tl1-line-clean");
+        Set<String> out = new TreeSet<>();
+        Set<String> back = new TreeSet<>();
+        for (PackStep s : lines.steps()) {
+            s.off().stream()
+                    .filter(x -> x.key().startsWith("fitting:"))
+                    .forEach(x -> out.add(x.key()));
+            s.on().stream()
+                    .filter(x -> x.key().startsWith("fitting:"))
+                    .forEach(x -> back.add(x.key()));
+        }
+        assertEquals(6, out.size(), out.toString());
+        assertEquals(out, back);
+    }
+
+    /** The line is turned round at each service: the pack says which way it is this time. */
+    @Test
+    void theLineIsFlushedTheOtherWayThanLastTime() {
+        Map<String, Action.Flow> first = flows(pack("qk-tl1-line-clean"));
+        assertEquals(Set.of("lines-1-6", "lines-7-12"), first.keySet());
+        Map<String, Action.Flow> second =
+                flows(pack("qk-tl1-line-clean", DemoSite.CONTEXT.withLastFlows(first)));
+        for (String line : first.keySet()) {
+            assertTrue(first.get(line) != second.get(line), line + " twice " + first.get(line));
+        }
+        Map<String, Action.Flow> third =
+                flows(pack("qk-tl1-line-clean", DemoSite.CONTEXT.withLastFlows(second)));
+        assertEquals(first, third);
+    }
+
+    private static Map<String, Action.Flow> flows(RoundPack p) {
+        return p.steps().stream()
+                .map(PackStep::flows)
+                .filter(f -> !f.isEmpty())
+                .findFirst()
+                .orElse(Map.of());
+    }
+
+    /** The last rinse of a caustic is read against the tap of this site, 7.6 ± 0.5. */
+    @Test
+    void theRinseIsReadAgainstTheTap() {
+        var check =
+                pack("qk-tl1-line-clean").steps().stream()
+                        .flatMap(s -> s.checks().stream())
+                        .filter(c -> c.id().equals("ph"))
+                        .findFirst()
+                        .orElseThrow();
+        assertEquals(7.1, check.least(), 1e-9);
+        assertEquals(8.1, check.most(), 1e-9);
+        var unknown =
+                pack("qk-tl1-line-clean", DemoSite.CONTEXT.withTapPh(null)).steps().stream()
+                        .flatMap(s -> s.checks().stream())
+                        .filter(c -> c.id().equals("ph"))
+                        .findFirst()
+                        .orElseThrow();
+        assertFalse(unknown.ranged(), "a tap that was never measured gives no range");
+    }
+
+    /** Worn parts, marks and numbers are asked where they go back. */
+    @Test
+    void wearAndPlaceAreAskedAtAssembly() {
+        RoundPack dispenser = pack("qk-ds1-daily");
+        assertFalse(asks(dispenser, Ask.Kind.WEAR).isEmpty());
+        assertTrue(
+                asks(dispenser, Ask.Kind.WEAR).stream()
+                        .anyMatch(a -> a.detail().contains("pair") || a.detail().contains("cut")));
+        RoundPack filler = pack("qk-fl1-daily");
+        assertTrue(
+                asks(filler, Ask.Kind.POSITION).stream()
+                        .anyMatch(a -> a.detail().contains("1 to 10")),
+                asks(filler, Ask.Kind.POSITION).toString());
+    }
+
+    /** Hands at the machine need a lock of their own; a part at the sink is out of its reach. */
+    @Test
+    void theSinkIsOutOfReach() {
+        RoundPack oven = pack("qk-ov1-daily");
+        for (PackStep s : oven.steps()) {
+            boolean moves = s.verb().equals("Remove") || s.verb().equals("Install");
+            assertTrue(!moves || s.hands(), s.toString());
+            assertTrue(!s.verb().equals("Collect") || !s.hands(), s.toString());
+        }
+    }
+
+    /** However far the round is: what is redone was done, and names the part itself. */
+    @Test
+    void reworkNamesOnlyWhatWasDone() {
+        for (String procedure : List.of("qk-sl1-end-of-shift", "qk-ov1-weekly", "qk-ds1-daily")) {
+            RoundPack p = pack(procedure);
+            List<String> order = p.steps().stream().map(PackStep::id).toList();
+            for (RoundPack.ReworkPlan r : p.rework()) {
+                int before = 0;
+                for (RoundPack.ReworkPlan.Since s : r.since()) {
+                    assertTrue(s.place() > before, r.item() + " goes back");
+                    before = s.place();
+                    assertTrue(
+                            s.steps().stream().allMatch(id -> order.indexOf(id) < s.place()),
+                            r.item() + " redoes what was never done");
+                    assertTrue(s.parts().contains(r.item()), r.item());
+                }
+            }
+        }
+    }
+}

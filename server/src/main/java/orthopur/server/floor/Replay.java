@@ -1,0 +1,78 @@
+package orthopur.server.floor;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import orthopur.Nullable;
+import orthopur.db.tables.records.RoundRecord;
+import orthopur.formats.EntryEnvelope;
+import orthopur.quantity.OutOfRange;
+import orthopur.roundpack.Progress;
+import orthopur.roundpack.Refused;
+import orthopur.roundpack.RoundPack;
+import orthopur.server.platform.Said;
+
+/**
+ * A round folded from its entries in the order of the log; the same each time it is read. An entry
+ * that does not fit – two people did one step, or it came after the round was closed – stays in the
+ * log, does not count, and is a difference to be looked at.
+ */
+public final class Replay {
+    private final RoundRecord round;
+    private final RoundPack pack;
+    private final Progress progress;
+    private final List<Misfit> differences = new ArrayList<>();
+
+    public Replay(RoundRecord round, RoundPack pack) {
+        this.round = round;
+        this.pack = pack;
+        this.progress = new Progress(pack);
+    }
+
+    /**
+     * An entry that was kept and does not count, and why.
+     *
+     * @param at epoch seconds
+     */
+    public record Misfit(String entry, String step, String kind, String who, long at, String why) {}
+
+    /**
+     * Counts an entry.
+     *
+     * @return null, or why it does not count
+     */
+    public @Nullable String fold(EntryEnvelope e) {
+        try {
+            fits(e);
+            return null;
+        } catch (Refused | OutOfRange | Said x) {
+            String why = String.valueOf(x.getMessage());
+            differences.add(new Misfit(e.id(), e.step(), e.kind(), e.who(), e.seconds(), why));
+            return why;
+        }
+    }
+
+    /** Counts an entry or throws; then nothing has changed. */
+    void fits(EntryEnvelope e) {
+        if (!round.getPackHash().equals(e.packHash())) {
+            throw Said.conflict("The tablet works from another version of this round. Reload it.");
+        }
+        progress.accept(e.entry(), e.seconds(), e.who());
+    }
+
+    public RoundRecord round() {
+        return round;
+    }
+
+    public RoundPack pack() {
+        return pack;
+    }
+
+    public Progress progress() {
+        return progress;
+    }
+
+    public List<Misfit> differences() {
+        return Collections.unmodifiableList(differences);
+    }
+}

@@ -1,0 +1,2 @@
+/** The site's meters: simulated stand-ins that ship with the program. */
+package orthopur.server.instruments;

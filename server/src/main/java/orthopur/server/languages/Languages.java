@@ -1,0 +1,109 @@
+package orthopur.server.languages;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.server.platform.Said;
+
+@RestController
+@RequestMapping("/api/languages")
+class Languages {
+    private static final Logger LOG = LoggerFactory.getLogger(Languages.class);
+
+    private final ObjectMapper json;
+    private final Path folder;
+
+    Languages(ObjectMapper json, @Value("${orthopur.data}") String data) {
+        this.json = json;
+        this.folder = Path.of(data, "languages");
+    }
+
+    /**
+     * One language.
+     *
+     * @param code as in BCP 47, for instance "es"
+     * @param texts each English text with its translation
+     */
+    record Language(String code, String name, Map<String, String> texts) {}
+
+    record LanguageName(String code, String name) {}
+
+    @GetMapping
+    List<LanguageName> all() {
+        return read().values().stream().map(l -> new LanguageName(l.code(), l.name())).toList();
+    }
+
+    @GetMapping("/{code}")
+    Language one(@PathVariable String code) {
+        Language found = read().get(code);
+        if (found == null) {
+            throw Said.notFound("There is no language \"" + code + "\" here.");
+        }
+        return found;
+    }
+
+    /** Read each time: a file that is put into the folder is there at once. */
+    private Map<String, Language> read() {
+        Map<String, Language> all = new TreeMap<>();
+        try {
+            for (Resource r :
+                    new PathMatchingResourcePatternResolver()
+                            .getResources("classpath:languages/*.json")) {
+                try (InputStream in = r.getInputStream()) {
+                    add(all, json.readValue(in, Language.class));
+                }
+            }
+            for (Path file : ownFiles()) {
+                try {
+                    add(all, json.readValue(file.toFile(), Language.class));
+                } catch (IOException e) {
+                    LOG.warn("The language file {} cannot be read: {}", file, e.getMessage());
+                }
+            }
+        } catch (IOException e) {
+            throw new IllegalStateException("The languages cannot be read.", e);
+        }
+        return all;
+    }
+
+    private List<Path> ownFiles() throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(f -> f.toString().endsWith(".json")).sorted().toList();
+        }
+    }
+
+    /** A site's own file adds to and stands above what ships. */
+    private static void add(Map<String, Language> all, Language l) {
+        List<String> missing = new ArrayList<>();
+        if (l.code() == null || l.name() == null || l.texts() == null) {
+            missing.add("code, name and texts");
+        }
+        if (!missing.isEmpty()) {
+            LOG.warn("A language file lacks {}.", missing);
+            return;
+        }
+        Language shipped = all.get(l.code());
+        Map<String, String> texts = new TreeMap<>(shipped == null ? Map.of() : shipped.texts());
+        texts.putAll(l.texts());
+        all.put(l.code(), new Language(l.code(), l.name(), texts));
+    }
+}

@@ -1,0 +1,52 @@
+package orthopur.server.release;
+
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import orthopur.Nullable;
+import orthopur.server.people.Person;
+import orthopur.server.people.Role;
+import orthopur.server.platform.Said;
+
+@RestController
+@RequestMapping("/api/board")
+class BoardController {
+    private final Board board;
+
+    BoardController(Board board) {
+        this.board = board;
+    }
+
+    /**
+     * @param kind "in-use" or "dirty"
+     */
+    record Use(String kind, @Nullable String note) {}
+
+    /** Where every machine stands now. */
+    @GetMapping
+    List<Board.Machine> all() {
+        return board.machines();
+    }
+
+    @PostMapping("/{code}")
+    List<Board.Machine> use(
+            @PathVariable String code,
+            @RequestBody Use in,
+            @AuthenticationPrincipal Person person) {
+        if (person.role() == Role.AUDITOR) {
+            throw Said.forbidden("Auditors read only.");
+        }
+        String note = in.note() == null ? "" : in.note().strip();
+        if (note.length() > 500) {
+            throw Said.conflict(
+                    "The note has %d characters; allowed are 500.".formatted(note.length()));
+        }
+        board.use(code, in.kind(), note, person);
+        return board.machines();
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * Release: somebody who did not do the work looks, proves and lets the machine go, or sends it
+ * back; and the board that shows where every machine stands.
+ */
+package orthopur.server.release;

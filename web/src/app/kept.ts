@@ -1,0 +1,54 @@
+import { type DBSchema, type IDBPDatabase, openDB } from "idb";
+import { Offline } from "../api/client";
+import type { Sent } from "../floor/outbox";
+
+/*
+ * What this device keeps so that it works without signal: entries until the server has them, photos, and
+ * the last that was heard of rounds and languages.
+ */
+
+export type Waiting = { seq?: number; round: string; who: string; sent: Sent };
+
+interface Kept extends DBSchema {
+  entries: { key: number; value: Waiting; indexes: { round: string } };
+  photos: { key: string; value: { sha256: string; blob: Blob } };
+  heard: { key: string; value: unknown };
+}
+
+let opened: Promise<IDBPDatabase<Kept>> | null = null;
+
+export function db(): Promise<IDBPDatabase<Kept>> {
+  opened ??= openDB<Kept>("orthopur-floor", 1, {
+    upgrade(fresh) {
+      fresh
+        .createObjectStore("entries", { keyPath: "seq", autoIncrement: true })
+        .createIndex("round", "round");
+      fresh.createObjectStore("photos", { keyPath: "sha256" });
+      fresh.createObjectStore("heard");
+    },
+  });
+  return opened;
+}
+
+export async function remember(key: string, value: unknown): Promise<void> {
+  await (await db()).put("heard", value, key);
+}
+
+export async function recall<T>(key: string): Promise<T | undefined> {
+  return (await (await db()).get("heard", key)) as T | undefined;
+}
+
+/** Asks the server and keeps what it said; without signal, what it said last. */
+export async function heard<T>(key: string, ask: () => Promise<T>): Promise<T> {
+  try {
+    const fresh = await ask();
+    await remember(key, fresh);
+    return fresh;
+  } catch (e) {
+    const known = e instanceof Offline ? await recall<T>(key) : undefined;
+    if (known === undefined) {
+      throw e;
+    }
+    return known;
+  }
+}

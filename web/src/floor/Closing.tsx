@@ -1,0 +1,111 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { message } from "../api/client";
+import type { Pack } from "./fold";
+import { Hold } from "./Hold";
+import { entry, send } from "./outbox";
+import type { Say } from "./texts";
+import type { Round } from "./useRound";
+
+type Props = { round: string; pack: Pack; live: Round; say: Say; mayWork: boolean };
+
+/** All steps are done: what is still off or unsent, and the signature that hands it over. */
+export function Closing({ round, pack, live, say, mayWork }: Props) {
+  const [pin, setPin] = useState("");
+  const [error, setError] = useState<string | null>(null);
+  const { state } = live;
+  const last = pack.steps[pack.steps.length - 1];
+
+  async function close() {
+    setError(null);
+    try {
+      const sent = { ...entry(live.server.packHash, last.id, "round-closed", []), pin };
+      live.take(await send(round, sent));
+    } catch (e) {
+      setError(message(e));
+    } finally {
+      setPin("");
+    }
+  }
+
+  if (state.status !== "OPEN") {
+    return (
+      <section className="floor-state">
+        <h2>{say("Closed and signed")}</h2>
+        <p>
+          {state.status === "WAITING"
+            ? say("Somebody else looks now and releases it. The round is in the logbook.")
+            : say("It is released. The round is in the logbook.")}
+        </p>
+        <div className="pad-grid">
+          <Link className="floor-btn now" to={`/logbook/${round}`}>
+            {say("Read the record")}
+          </Link>
+          <Link className="floor-btn" to="/floor">
+            {say("Machines")}
+          </Link>
+        </div>
+      </section>
+    );
+  }
+  return (
+    <section className="floor-state">
+      <h2>{say("All {0} steps are done", pack.steps.length)}</h2>
+      {state.off.length > 0 && (
+        <div>
+          <p className="floor-caution">
+            {say("Not back yet. The round stays open until every piece is; tap it when it is.")}
+          </p>
+          <div className="floor-pieces">
+            {pack.steps
+              .flatMap((s) => s.off.map((x) => ({ step: s.id, ...x })))
+              .filter((x, i, all) => state.off.includes(x.key) && all.findIndex((y) => y.key === x.key) === i)
+              .map((x) => (
+                <button
+                  key={x.key}
+                  className="piece"
+                  type="button"
+                  onClick={() => live.write(x.step, "piece-on", [{ name: "piece", text: x.key }])}
+                >
+                  {say("{0} is back", say(x.name))}
+                </button>
+              ))}
+          </div>
+        </div>
+      )}
+      {live.kept > 0 ? (
+        <p className="floor-caution">
+          {say(
+            "Handing over takes a connection. {0} entries are kept here and sent first; go where there is signal.",
+            live.kept,
+          )}
+        </p>
+      ) : (
+        <p>{say("Your PIN signs the round and hands it over.")}</p>
+      )}
+      <label className="pad-other">
+        PIN
+        <input
+          type="password"
+          inputMode="numeric"
+          autoComplete="off"
+          maxLength={12}
+          value={pin}
+          disabled={!mayWork}
+          onChange={(e) => setPin(e.currentTarget.value)}
+        />
+      </label>
+      {error && (
+        <p className="floor-refusal" role="alert">
+          {error}
+        </p>
+      )}
+      <Hold
+        label={say("Hold: sign and close")}
+        ready
+        disabled={pin.length < 4 || live.kept > 0 || !mayWork}
+        onDone={close}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,153 @@
+import { useState } from "react";
+import { message } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { useClock, useSession } from "../app/session";
+import { energyName, type Pack } from "./fold";
+import { LockInput } from "./OwnLock";
+import { entry, send } from "./outbox";
+import type { Say } from "./texts";
+import type { Round } from "./useRound";
+
+type Props = { round: string; pack: Pack; live: Round; who: string; say: Say; onClose: () => void };
+
+/** Who is locked on where in this round. Each takes off their own; another's only by the supervisor, signed. */
+export function Locks({ round, pack, live, who, say, onClose }: Props) {
+  const session = useSession();
+  const clock = useClock();
+  const [other, setOther] = useState<{ energy: string; lock: string; who: string } | null>(null);
+  const { state } = live;
+  const at = state.current ?? pack.steps[pack.steps.length - 1].id;
+  const energies = [...new Set(state.locks.map((l) => l.energy))];
+  const mine = (energy: string) => state.locks.some((l) => l.energy === energy && l.who === who);
+  return (
+    <Dialog title={say("Locks on this machine")} onClose={onClose} dark>
+      {live.refusal && (
+        <p className="floor-refusal" role="alert">
+          {live.refusal}
+        </p>
+      )}
+      {state.locks.length === 0 && <p>{say("No lock is on.")}</p>}
+      <ul className="floor-locks">
+        {state.locks.map((l) => (
+          <li key={`${l.energy} ${l.lock}`}>
+            <span>
+              <strong>{say("Lock {0}", l.lock)}</strong> {say(energyName(pack, l.energy))}
+              <br />
+              {say("{0}, since {1}", l.who, clock.time(l.at * 1000))}
+            </span>
+            {l.who === who ? (
+              <button
+                className="floor-btn"
+                type="button"
+                onClick={() =>
+                  live.write(at, "lock-off", [
+                    { name: "energy", text: l.energy },
+                    { name: "lock", text: l.lock },
+                  ])
+                }
+              >
+                {say("I take it off")}
+              </button>
+            ) : (
+              session.data?.role === "SUPERVISOR" && (
+                <button className="floor-btn" type="button" onClick={() => setOther(l)}>
+                  {say("They cannot come: take it off")}
+                </button>
+              )
+            )}
+          </li>
+        ))}
+      </ul>
+      {energies
+        .filter((e) => !mine(e))
+        .map((e) => (
+          <LockInput
+            key={e}
+            label={say("{0}: number on your lock", say(energyName(pack, e)))}
+            say={say}
+            onLock={(number) =>
+              live.write(at, "lock-on", [
+                { name: "energy", text: e },
+                { name: "lock", text: number },
+              ])
+            }
+          />
+        ))}
+      {other && (
+        <Another
+          key={other.lock}
+          say={say}
+          lock={other}
+          onTake={async (reason, pin) => {
+            const sent = entry(live.server.packHash, at, "lock-off", [
+              { name: "energy", text: other.energy },
+              { name: "lock", text: other.lock },
+              { name: "reason", text: reason },
+            ]);
+            live.take(await send(round, { ...sent, pin }));
+            setOther(null);
+          }}
+        />
+      )}
+      <div className="pad-grid">
+        <button className="floor-btn" type="button" onClick={onClose}>
+          {say("Back to the step")}
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+type AnotherProps = {
+  say: Say;
+  lock: { lock: string; who: string };
+  onTake: (reason: string, pin: string) => Promise<void>;
+};
+
+function Another({ say, lock, onTake }: AnotherProps) {
+  const [reason, setReason] = useState("");
+  const [pin, setPin] = useState("");
+  const [error, setError] = useState<string | null>(null);
+  return (
+    <form
+      className="pad bad"
+      onSubmit={(e) => {
+        e.preventDefault();
+        setError(null);
+        onTake(reason.trim(), pin).catch((x) => setError(message(x)));
+        setPin("");
+      }}
+    >
+      <p className="floor-caution">
+        {say(
+          "Before lock {0} of {1} comes off: make sure that they are not at the machine, try to reach them, and see that they know of it before they come back.",
+          lock.lock,
+          lock.who,
+        )}
+      </p>
+      <label className="pad-other">
+        {say("Why, and how you made sure")}
+        <input value={reason} maxLength={500} onChange={(e) => setReason(e.currentTarget.value)} />
+      </label>
+      <label className="pad-other">
+        PIN
+        <input
+          type="password"
+          inputMode="numeric"
+          autoComplete="off"
+          maxLength={12}
+          value={pin}
+          onChange={(e) => setPin(e.currentTarget.value)}
+        />
+      </label>
+      {error && (
+        <p className="floor-refusal" role="alert">
+          {error}
+        </p>
+      )}
+      <button className="floor-btn" type="submit" disabled={reason.trim().length < 10 || pin.length < 4}>
+        {say("Take off lock {0} and sign", lock.lock)}
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,54 @@
+import { useState } from "react";
+import { energyName, type Pack } from "./fold";
+import type { Say } from "./texts";
+import type { Round } from "./useRound";
+
+type Props = { pack: Pack; energies: string[]; step: string; say: Say; write: Round["write"] };
+
+/** Somebody who joins puts on a lock of their own before a hand goes in. */
+export function OwnLock({ pack, energies, step, say, write }: Props) {
+  return (
+    <div className="own-lock">
+      <p className="floor-caution">
+        {say("Others have locks on; you have none. Put yours on before a hand goes in.")}
+      </p>
+      {energies.map((e) => (
+        <LockInput
+          key={e}
+          label={say("{0}: number on your lock", say(energyName(pack, e)))}
+          say={say}
+          onLock={(number) =>
+            write(step, "lock-on", [
+              { name: "energy", text: e },
+              { name: "lock", text: number },
+            ])
+          }
+        />
+      ))}
+    </div>
+  );
+}
+
+/** The number is remembered: it is the same lock every night. */
+export function LockInput({ label, say, onLock }: { label: string; say: Say; onLock: (n: string) => void }) {
+  const [number, setNumber] = useState(() => localStorage.getItem("my-lock") ?? "");
+  return (
+    <div className="lock-input">
+      <label>
+        <span>{label}</span>
+        <input value={number} maxLength={20} onChange={(e) => setNumber(e.currentTarget.value)} />
+      </label>
+      <button
+        className="floor-btn"
+        type="button"
+        disabled={number.trim() === ""}
+        onClick={() => {
+          localStorage.setItem("my-lock", number.trim());
+          onLock(number.trim());
+        }}
+      >
+        {say("It is on")}
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+import { useRef, useState } from "react";
+import { db } from "../app/kept";
+import type { Say } from "./texts";
+import type { Round } from "./useRound";
+
+type Props = { step: string; disabled: boolean; say: Say; write: Round["write"] };
+
+/** Long side of a kept photo in pixels: enough to see a seal, small enough to send from a cellar. */
+const LONG_SIDE = 1600;
+
+/** A photo of this step. It is made small on the device, kept, and sent before the entry that speaks of it. */
+export function Photo({ step, disabled, say, write }: Props) {
+  const input = useRef<HTMLInputElement>(null);
+  const [state, setState] = useState<"none" | "kept" | "bad">("none");
+
+  async function take(file: File | undefined) {
+    if (!file) {
+      return;
+    }
+    try {
+      const blob = await small(file);
+      const sha256 = await digest(blob);
+      await (await db()).put("photos", { sha256, blob });
+      write(step, "photo", [
+        { name: "sha256", text: sha256 },
+        { name: "what", text: "photo of this step" },
+      ]);
+      setState("kept");
+    } catch {
+      setState("bad");
+    }
+  }
+
+  return (
+    <>
+      <button className="floor-btn" type="button" disabled={disabled} onClick={() => input.current?.click()}>
+        {state === "kept" ? say("Photo ✓") : state === "bad" ? say("Not a photo") : say("Photo")}
+      </button>
+      <input
+        ref={input}
+        hidden
+        type="file"
+        accept="image/*"
+        capture="environment"
+        onChange={(e) => {
+          void take(e.currentTarget.files?.[0]);
+          e.currentTarget.value = "";
+        }}
+      />
+    </>
+  );
+}
+
+async function small(file: File): Promise<Blob> {
+  const picture = await createImageBitmap(file);
+  const scale = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
+  const canvas = document.createElement("canvas");
+  canvas.width = Math.max(1, Math.round(picture.width * scale));
+  canvas.height = Math.max(1, Math.round(picture.height * scale));
+  canvas.getContext("2d")?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  return new Promise((good, bad) =>
+    canvas.toBlob((b) => (b ? good(b) : bad(new Error("no picture"))), "image/jpeg", 0.8),
+  );
+}
+
+async function digest(blob: Blob): Promise<string> {
+  const bytes = new Uint8Array(await crypto.subtle.digest("SHA-256", await blob.arrayBuffer()));
+  return [...bytes].map((b) => b.toString(16).padStart(2, "0")).join("");
+}

@@ -1,0 +1,109 @@
+import { useState } from "react";
+import { Dialog } from "../app/Dialog";
+import type { EntryValue, Pack, State } from "./fold";
+import type { Say } from "./texts";
+
+type Props = {
+  pack: Pack;
+  state: State;
+  first: string | null;
+  say: Say;
+  onClose: () => void;
+  onSay: (figures: EntryValue[]) => void;
+  onOtherwise: (reason: string) => void;
+};
+
+/** What is wrong; first what has to be done now, then what goes into the record. */
+export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }: Props) {
+  const [kind, setKind] = useState<string | null>(first);
+  const [item, setItem] = useState("");
+  const [words, setWords] = useState("");
+  const plan = pack.troubles.find((t) => t.kind === kind);
+  const needsPart = plan && plan.about !== "NOTHING";
+
+  if (kind === null) {
+    return (
+      <Dialog title={say("What is wrong?")} onClose={onClose} dark>
+        <div className="pad-grid">
+          {pack.troubles.map((t) => (
+            <button
+              key={t.kind}
+              className={`floor-btn${URGENT.has(t.kind) ? " urgent" : ""}`}
+              type="button"
+              onClick={() => setKind(t.kind)}
+            >
+              {say(t.title)}
+            </button>
+          ))}
+          {state.current && (
+            <button className="floor-btn" type="button" onClick={() => setKind("OTHERWISE")}>
+              {say("This step was done otherwise")}
+            </button>
+          )}
+          <button className="floor-btn" type="button" onClick={onClose}>
+            {say("Nothing, back")}
+          </button>
+        </div>
+      </Dialog>
+    );
+  }
+
+  return (
+    <Dialog title={say(plan?.title ?? "This step was done otherwise")} onClose={onClose} dark>
+      {plan && (
+        <ol className="trouble-now">
+          {plan.now.map((n) => (
+            <li key={n}>{say(n)}</li>
+          ))}
+        </ol>
+      )}
+      {needsPart && (
+        <fieldset className="trouble-parts">
+          <legend>{say("Which part?")}</legend>
+          <div className="floor-pieces">
+            {pack.rework.map((r) => (
+              <button
+                key={r.item}
+                className={`piece${item === r.item ? " tapped" : ""}`}
+                type="button"
+                aria-pressed={item === r.item}
+                onClick={() => setItem(r.item)}
+              >
+                {say(r.name)}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+      )}
+      <label className="pad-other">
+        {say("What happened, in a few words")}
+        <textarea rows={2} maxLength={2000} value={words} onChange={(e) => setWords(e.currentTarget.value)} />
+      </label>
+      <div className="pad-grid">
+        <button className="floor-btn" type="button" onClick={() => (first ? onClose() : setKind(null))}>
+          {say("Back")}
+        </button>
+        <button
+          className="floor-btn now"
+          type="button"
+          disabled={words.trim().length < 3 || (needsPart && item === "")}
+          onClick={() =>
+            plan
+              ? onSay([
+                  { name: "trouble", text: plan.kind },
+                  ...(needsPart ? [{ name: "item", text: item }] : []),
+                  { name: "text", text: words.trim() },
+                ])
+              : onOtherwise(words.trim())
+          }
+        >
+          {plan?.about === "A_PART_TO_REDO"
+            ? say("Write it down and do it again")
+            : say("Write it into the record")}
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+const URGENT = new Set(["INJURY", "CHEMICAL_CONTACT", "MACHINE_MOVED"]);

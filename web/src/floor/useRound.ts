@@ -1,0 +1,165 @@
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { ApiProblem, api, message, Offline, type Schemas, unwrap } from "../api/client";
+import { recall, remember, type Waiting } from "../app/kept";
+import { useLive } from "../app/live";
+import { type EntryValue, fold, type Made, OutOfDomain, Refusal, type State, settled } from "./fold";
+import { entry, flush, note, type RoundState, tabletNow, waiting } from "./outbox";
+import { REFUSALS, type Say } from "./texts";
+
+export type View = Schemas["RoundView"];
+
+const RETRY = 4000;
+
+/** The round from the server, or as this device heard of it last. */
+export async function loadRound(round: string): Promise<View> {
+  try {
+    const view = await unwrap(api.GET("/api/rounds/{id}", { params: { path: { id: round } } }));
+    await remember(`round:${round}`, { ...view, heard: tabletNow() });
+    return view;
+  } catch (e) {
+    const known = await recall<View & { heard: number }>(`round:${round}`);
+    if (known && e instanceof Offline) {
+      const skew = known.state.now - known.heard;
+      return { ...known, state: { ...known.state, now: tabletNow() + skew } };
+    }
+    throw e;
+  }
+}
+
+export type Round = {
+  state: State;
+  server: RoundState;
+  /** Epoch seconds by the server's clock. */
+  at: number;
+  kept: number;
+  keptOfOthers: string[];
+  lost: "no signal" | "signed out" | null;
+  refusal: string | null;
+  setRefusal: (text: string | null) => void;
+  /** Takes an entry in here and now; false when it does not fit, and then the refusal says why. */
+  write: (step: string, kind: string, figures?: EntryValue[]) => boolean;
+  take: (state: RoundState) => void;
+};
+
+/** A round that goes on with or without the server: what is waiting is folded onto what the server has said. */
+export function useRound(round: string, view: View, who: string, say: Say): Round {
+  const { pack } = view;
+  // What is known, changed at once and then drawn: two taps in one moment build on each other, and a sync
+  // that ends meanwhile hides nothing.
+  const known = useRef({ server: view.state, skew: view.state.now - tabletNow(), queue: [] as Waiting[] });
+  const [version, redraw] = useReducer((n: number) => n + 1, 0);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [lost, setLost] = useState<Round["lost"]>(null);
+  const [now, setNow] = useState(tabletNow());
+
+  const take = useCallback(
+    (next: RoundState) => {
+      known.current = { ...known.current, server: next, skew: next.now - tabletNow() };
+      redraw();
+      void remember(`round:${round}`, { pack, state: next, heard: tabletNow() });
+    },
+    [pack, round],
+  );
+
+  const push = useCallback(async () => {
+    try {
+      await flush(round, who, (ids, state, told) => {
+        const queue = known.current.queue.filter((w) => !ids.includes(w.sent.id));
+        known.current = { ...known.current, queue };
+        take(state);
+        if (told.length > 0) {
+          setRefusal(told.join(" "));
+        }
+      });
+      setLost(null);
+    } catch (e) {
+      setLost(e instanceof ApiProblem && e.status === 401 ? "signed out" : "no signal");
+    }
+  }, [round, take, who]);
+
+  const rung = useCallback(
+    async (what: string) => {
+      if (what !== "" && what !== round) {
+        return;
+      }
+      try {
+        take((await unwrap(api.GET("/api/rounds/{id}", { params: { path: { id: round } } }))).state);
+        await push();
+      } catch {
+        // No signal: what is known here goes on.
+      }
+    },
+    [push, round, take],
+  );
+  useLive(rung);
+
+  useEffect(() => {
+    void waiting(round).then((stored) => {
+      const ids = new Set(stored.map((w) => w.sent.id));
+      const queue = [...stored, ...known.current.queue.filter((w) => !ids.has(w.sent.id))];
+      known.current = { ...known.current, queue };
+      redraw();
+      return push();
+    });
+    const tick = window.setInterval(() => setNow(tabletNow()), 1000);
+    const retry = window.setInterval(async () => {
+      if ((await waiting(round)).length > 0) {
+        void push();
+      }
+    }, RETRY);
+    return () => {
+      window.clearInterval(tick);
+      window.clearInterval(retry);
+    };
+  }, [push, round]);
+
+  const fresh = useCallback(() => {
+    const { server, queue, skew } = known.current;
+    let s = server.progress;
+    for (const w of queue) {
+      try {
+        s = fold(pack, s, w.sent as Made, (w.sent.tabletTime + skew) / 1000, w.who);
+      } catch {
+        // It does not fit any more; the server will say so and keep it.
+      }
+    }
+    return settled(pack, s);
+  }, [pack]);
+  const state = useMemo(fresh, [fresh, version]);
+  const { server, queue, skew } = known.current;
+
+  const write: Round["write"] = (step, kind, figures = []) => {
+    const sent = entry(known.current.server.packHash, step, kind, figures);
+    try {
+      fold(pack, fresh(), sent as Made, (sent.tabletTime + known.current.skew) / 1000, who);
+    } catch (e) {
+      setRefusal(
+        e instanceof Refusal
+          ? say(REFUSALS[e.why] ?? e.why, ...e.with.map((w) => say(w)))
+          : e instanceof OutOfDomain
+            ? say("This figure is outside what the instrument can show.")
+            : message(e),
+      );
+      return false;
+    }
+    setRefusal(null);
+    known.current = { ...known.current, queue: [...known.current.queue, { round, who, sent }] };
+    redraw();
+    void note(round, who, sent).then(push);
+    return true;
+  };
+
+  const others = [...new Set(queue.filter((w) => w.who !== who).map((w) => w.who))];
+  return {
+    state,
+    server,
+    at: (now + skew) / 1000,
+    kept: queue.length,
+    keptOfOthers: others,
+    lost,
+    refusal,
+    setRefusal,
+    write,
+    take,
+  };
+}

@@ -1,0 +1,161 @@
+import "../procedures/workbench.css";
+import { useQuery } from "@tanstack/react-query";
+import { useMemo, useState } from "react";
+import { Link, useParams } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { useClock } from "../app/session";
+import { type Mark, Ribbon } from "../procedures/Ribbon";
+import { namesOf } from "../procedures/words";
+import "./logbook.css";
+
+const NOTHING_FOLDED = new Set<string>();
+const NO_MARKS = new Map<string, Mark>();
+
+/** One round replayed on the ribbon of the version it was carried out by, entry by entry. */
+export default function OnTheRibbon() {
+  const { round = "" } = useParams();
+  const record = useQuery({
+    queryKey: ["record", round],
+    queryFn: () => unwrap(api.GET("/api/logbook/{round}", { params: { path: { round } } })),
+  });
+  const row = record.data?.row;
+  const view = useQuery({
+    queryKey: ["procedure-of-round", row?.procedure, row?.version],
+    enabled: row !== undefined,
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/procedures/{id}/versions/{version}", {
+          params: { path: { id: row?.procedure ?? "", version: row?.version ?? 0 } },
+        }),
+      ),
+  });
+  const doc = view.data?.document;
+  const verdict = useQuery({
+    queryKey: ["verdict-of-round", row?.procedure, row?.version],
+    enabled: doc !== undefined,
+    queryFn: () =>
+      unwrap(
+        api.POST("/api/verify", {
+          body: doc as NonNullable<typeof doc>,
+          params: { query: { configuration: 0 } },
+        }),
+      ),
+  });
+  const sheet = useQuery({
+    queryKey: ["sheet", row?.machine],
+    enabled: row !== undefined,
+    queryFn: () =>
+      unwrap(api.GET("/api/machines/{code}", { params: { path: { code: row?.machine ?? "" } } })),
+  });
+  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const actions = useQuery({ queryKey: ["actions"], queryFn: () => unwrap(api.GET("/api/actions")) });
+  const failed = [record, view, verdict, sheet, chemicals, actions].find((q) => q.isError);
+  if (failed) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>This round cannot be replayed</h1>
+        <p>{message(failed.error)}</p>
+        <Link to={`/logbook/${round}`}>To the record</Link>
+      </main>
+    );
+  }
+  if (!record.data || !doc || !verdict.data || !sheet.data || !chemicals.data || !actions.data) {
+    return <p className="page-state">Loading the round and its ribbon…</p>;
+  }
+  return (
+    <Replayed
+      record={record.data}
+      steps={doc.steps}
+      verdict={verdict.data}
+      sheet={sheet.data}
+      chemicals={chemicals.data}
+      actions={actions.data}
+    />
+  );
+}
+
+type Props = {
+  record: Schemas["RoundReport"];
+  steps: Schemas["ProcedureDocument"]["steps"];
+  verdict: Schemas["VerdictDocument"];
+  sheet: Schemas["SheetView"];
+  chemicals: Schemas["ChemicalView"][];
+  actions: Schemas["ActionInfo"][];
+};
+
+function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) {
+  const clock = useClock();
+  const [at, setAt] = useState(record.entries.length);
+  const names = useMemo(() => namesOf(sheet, chemicals), [sheet, chemicals]);
+  const seen = record.entries.slice(0, at);
+  const now = seen[seen.length - 1];
+  const [picked, setPicked] = useState<string | null>(null);
+  const selected = picked ?? steps[(now?.step ?? 1) - 1]?.id ?? null;
+  const number = steps.findIndex((s) => s.id === selected) + 1;
+  const own = seen.filter((e) => e.step === number);
+  const phases = steps.map((s) => verdict.ribbon.steps.find((r) => r.id === s.id)?.phase ?? "");
+  return (
+    <main className="bench">
+      <div className="bench-body">
+        <section className="bench-left" aria-label="The round on its ribbon">
+          <div className="page-head replay-head">
+            <h1>
+              {record.row.machine} {record.row.title}
+            </h1>
+            <span className="grow" />
+            <Link className="btn" to={`/logbook/${record.row.round}`}>
+              The record
+            </Link>
+          </div>
+          <label className="replay">
+            <span>
+              {now
+                ? `Entry ${at} of ${record.entries.length}: ${clock.time(now.at)}, step ${now.step}, ${now.who}`
+                : "Nothing entered yet"}
+            </span>
+            <input
+              type="range"
+              min={0}
+              max={record.entries.length}
+              value={at}
+              onChange={(e) => {
+                setAt(Number(e.currentTarget.value));
+                setPicked(null);
+              }}
+            />
+          </label>
+          <Ribbon
+            steps={steps}
+            ribbon={verdict.ribbon}
+            phases={phases}
+            folded={NOTHING_FOLDED}
+            onFold={() => undefined}
+            selected={selected}
+            onSelect={setPicked}
+            onKey={() => undefined}
+            findings={[]}
+            lit={null}
+            troubled={false}
+            names={names}
+            label={(action) => actions.find((a) => a.name === action)?.label ?? action}
+            marks={NO_MARKS}
+          />
+        </section>
+        <aside className="bench-right" aria-label="What was entered at this step">
+          <h2>Step {number}</h2>
+          {own.length === 0 ? (
+            <p className="quiet">Nothing was entered here up to then.</p>
+          ) : (
+            <ol className="replay-entries">
+              {own.map((e) => (
+                <li key={e.seq} className={e.weight}>
+                  <strong>{clock.time(e.at)}</strong> {e.text}, {e.who}
+                </li>
+              ))}
+            </ol>
+          )}
+        </aside>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,199 @@
+import "./release.css";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback, useEffect, useState } from "react";
+import { Link } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { useLive } from "../app/live";
+import { useClock, useSession } from "../app/session";
+import { Shape, STANDING } from "./Standing";
+
+type Machine = Schemas["Machine"];
+
+const REST = 20_000;
+
+/** Where every machine stands, live. On the wall it is the same, larger and without anything to press. */
+export default function Board({ wall = false }: { wall?: boolean }) {
+  const queries = useQueryClient();
+  const board = useQuery({
+    queryKey: ["board"],
+    queryFn: () => unwrap(api.GET("/api/board")),
+    refetchInterval: REST,
+  });
+  const rung = useCallback(() => void queries.invalidateQueries({ queryKey: ["board"] }), [queries]);
+  const connection = useLive(rung);
+  const now = useNow();
+  const lost = connection === "lost" || board.isError;
+
+  const body = (
+    <>
+      <div className="page-head">
+        <h1>Where the machines stand</h1>
+        <span className="grow" />
+        {lost && (
+          <output className="note stop">
+            Connection lost. What you see may be old; it comes back by itself.
+          </output>
+        )}
+        {!wall && (
+          <a className="btn" href="/wall">
+            For the wall
+          </a>
+        )}
+      </div>
+      {board.isPending && <p>Loading…</p>}
+      {board.isError && !board.data && (
+        <p role="alert">
+          {message(board.error)}{" "}
+          <button className="btn" type="button" onClick={() => board.refetch()}>
+            Try again
+          </button>
+        </p>
+      )}
+      {board.data?.length === 0 && <p>No machine has a sheet yet.</p>}
+      <ul className="board" aria-label="Machines">
+        {board.data?.map((m) => (
+          <Row key={m.code} m={m} now={now} wall={wall} />
+        ))}
+      </ul>
+      {board.data && <LocksOn machines={board.data} />}
+    </>
+  );
+  return <main className={wall ? "wall" : "page"}>{body}</main>;
+}
+
+function useNow(): number {
+  const [now, setNow] = useState(Date.now());
+  useEffect(() => {
+    const tick = window.setInterval(() => setNow(Date.now()), 5_000);
+    return () => window.clearInterval(tick);
+  }, []);
+  return now;
+}
+
+function lasts(millis: number): string {
+  const minutes = Math.max(0, Math.round(Math.abs(millis) / 60_000));
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+}
+
+function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
+  const clock = useClock();
+  return (
+    <li className={m.over ? "over" : ""}>
+      <Shape standing={m.standing} />
+      <div>
+        <strong>{m.code}</strong> {m.name}
+        <p className="board-standing">
+          {STANDING[m.standing]}
+          {m.since && `, since ${clock.time(m.since)} (${lasts(now - m.since)})`}
+          {m.until &&
+            (m.over
+              ? `, over its time since ${clock.time(m.until)}`
+              : `, until ${clock.time(m.until)} (${lasts(m.until - now)} left)`)}
+        </p>
+        {m.waits && <p className="quiet">Waits {m.waits}.</p>}
+      </div>
+      <div className="board-round">
+        {m.standing === "CLEANING" && (
+          <>
+            <p>
+              {m.title}, {m.who}
+            </p>
+            <p className="quiet">
+              {m.phase ? `${m.phase}, ` : ""}
+              {m.done} of {m.steps} steps
+            </p>
+            <Progress done={m.done} steps={m.steps} />
+            {m.timers.map((t) => (
+              <p key={t.name} className={t.ends <= now ? "board-up" : "quiet"}>
+                {t.name}: {t.ends <= now ? "time is up" : `${lasts(t.ends - now)} left`}
+              </p>
+            ))}
+          </>
+        )}
+        {m.troubles > 0 && (
+          <p className="board-up">
+            {m.troubles} {m.troubles === 1 ? "thing went" : "things went"} wrong
+          </p>
+        )}
+        {m.differences > 0 && (
+          <p className="board-up">
+            {m.differences} {m.differences === 1 ? "entry does" : "entries do"} not fit
+          </p>
+        )}
+      </div>
+      {!wall && <Actions m={m} />}
+    </li>
+  );
+}
+
+function Progress({ done, steps }: { done: number; steps: number }) {
+  return (
+    <svg className="board-progress" viewBox="0 0 100 4" preserveAspectRatio="none" role="presentation">
+      <rect width="100" height="4" className="rest" />
+      <rect width={steps ? (100 * done) / steps : 0} height="4" className="done" />
+    </svg>
+  );
+}
+
+function Actions({ m }: { m: Machine }) {
+  const queries = useQueryClient();
+  const session = useSession();
+  const use = useMutation({
+    mutationFn: (kind: string) =>
+      unwrap(api.POST("/api/board/{code}", { params: { path: { code: m.code } }, body: { kind } })),
+    onSuccess: (board) => queries.setQueryData(["board"], board),
+  });
+  const reads = session.data?.role === "AUDITOR";
+  return (
+    <div className="board-do">
+      {(m.standing === "WAITING" || m.standing === "HELD" || (m.standing === "RELEASED" && m.until)) && (
+        <Link className="btn main" to={`/release/${m.round}`}>
+          Look and release
+        </Link>
+      )}
+      {m.standing === "CLEANING" && (
+        <Link className="btn" to={`/floor/${m.round}`}>
+          To the round
+        </Link>
+      )}
+      {m.standing === "RELEASED" && !reads && (
+        <button className="btn" type="button" disabled={use.isPending} onClick={() => use.mutate("in-use")}>
+          Production starts
+        </button>
+      )}
+      {(m.standing === "RELEASED" || m.standing === "IN_USE") && !reads && (
+        <button className="btn" type="button" disabled={use.isPending} onClick={() => use.mutate("dirty")}>
+          It is dirty
+        </button>
+      )}
+      {use.isError && (
+        <p className="note stop" role="alert">
+          {message(use.error)}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Who is locked on where, now. */
+function LocksOn({ machines }: { machines: Machine[] }) {
+  const clock = useClock();
+  const locks = machines.flatMap((m) => m.locks.map((l) => ({ ...l, machine: m.code })));
+  return (
+    <section className="lock-board">
+      <h2>Locks on now</h2>
+      {locks.length === 0 ? (
+        <p className="quiet">None.</p>
+      ) : (
+        <ul>
+          {locks.map((l) => (
+            <li key={`${l.machine} ${l.energy} ${l.lock}`}>
+              <strong>{l.who}</strong>, lock {l.lock}, on {l.machine} {l.energy}, since{" "}
+              {clock.time(l.at * 1000)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
