@@ -1,8 +1,18 @@
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import { ApiProblem, api, message, Offline, type Schemas, unwrap } from "../api/client";
-import { recall, remember, type Waiting } from "../app/kept";
+import { recall, remember } from "../app/kept";
 import { useLive } from "../app/live";
 import { type EntryValue, fold, type Made, OutOfDomain, Refusal, type State, settled } from "./fold";
+import {
+  answered,
+  crossedOff,
+  type Known,
+  knownAtFirst,
+  noted,
+  restored,
+  sentElsewhere,
+  written,
+} from "./known";
 import { entry, flush, note, type RoundState, tabletNow, waiting } from "./outbox";
 import { REFUSALS, type Say } from "./texts";
 
@@ -44,28 +54,29 @@ export type Round = {
 /** A round that goes on with or without the server: what is waiting is folded onto what the server has said. */
 export function useRound(round: string, view: View, who: string, say: Say): Round {
   const { pack } = view;
-  // What is known, changed at once and then drawn: two taps in one moment build on each other, and a sync
-  // that ends meanwhile hides nothing.
-  const known = useRef({ server: view.state, skew: view.state.now - tabletNow(), queue: [] as Waiting[] });
+  const known = useRef(knownAtFirst(view.state, tabletNow()));
   const [version, redraw] = useReducer((n: number) => n + 1, 0);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [lost, setLost] = useState<Round["lost"]>(null);
   const [now, setNow] = useState(tabletNow());
 
+  const know = useCallback((next: Known) => {
+    known.current = next;
+    redraw();
+  }, []);
+
   const take = useCallback(
     (next: RoundState) => {
-      known.current = { ...known.current, server: next, skew: next.now - tabletNow() };
-      redraw();
-      void remember(`round:${round}`, { pack, state: next, heard: tabletNow() });
+      know(answered(known.current, next, tabletNow()));
+      void remember(`round:${round}`, { pack, state: known.current.server, heard: tabletNow() });
     },
-    [pack, round],
+    [know, pack, round],
   );
 
   const push = useCallback(async () => {
     try {
       await flush(round, who, (ids, state, told) => {
-        const queue = known.current.queue.filter((w) => !ids.includes(w.sent.id));
-        known.current = { ...known.current, queue };
+        known.current = crossedOff(known.current, ids);
         take(state);
         if (told.length > 0) {
           setRefusal(told.join(" "));
@@ -83,7 +94,11 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
         return;
       }
       try {
-        take((await unwrap(api.GET("/api/rounds/{id}", { params: { path: { id: round } } }))).state);
+        // The store is read first: what is gone from it by then is in the answer that is asked for after.
+        const still = await waiting(round);
+        const { state } = await unwrap(api.GET("/api/rounds/{id}", { params: { path: { id: round } } }));
+        known.current = sentElsewhere(known.current, still);
+        take(state);
         await push();
       } catch {
         // No signal: what is known here goes on.
@@ -95,10 +110,7 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
 
   useEffect(() => {
     void waiting(round).then((stored) => {
-      const ids = new Set(stored.map((w) => w.sent.id));
-      const queue = [...stored, ...known.current.queue.filter((w) => !ids.has(w.sent.id))];
-      known.current = { ...known.current, queue };
-      redraw();
+      know(restored(known.current, stored));
       return push();
     });
     const tick = window.setInterval(() => setNow(tabletNow()), 1000);
@@ -111,7 +123,7 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
       window.clearInterval(tick);
       window.clearInterval(retry);
     };
-  }, [push, round]);
+  }, [know, push, round]);
 
   const fresh = useCallback(() => {
     const { server, queue, skew } = known.current;
@@ -143,9 +155,11 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
       return false;
     }
     setRefusal(null);
-    known.current = { ...known.current, queue: [...known.current.queue, { round, who, sent }] };
-    redraw();
-    void note(round, who, sent).then(push);
+    know(written(known.current, { round, who, sent }));
+    void note(round, who, sent).then(() => {
+      known.current = noted(known.current, sent.id);
+      return push();
+    });
     return true;
   };
 

@@ -65,6 +65,8 @@ class FloorController {
     record QueueAnswer(List<Rounds.Taken> fates, RoundState state) {}
 
     /**
+     * @param entries how many entries the log holds; of two answers that crossed on the way, the
+     *     one with more is the newer
      * @param progress as the entries say
      * @param differences entries that were kept and do not count
      * @param now the server's time in epoch milliseconds, so that a wrong tablet clock does no harm
@@ -74,6 +76,7 @@ class FloorController {
             String packHash,
             String startedBy,
             long startedAt,
+            int entries,
             Progress.State progress,
             List<Replay.Misfit> differences,
             long now) {}
@@ -154,6 +157,7 @@ class FloorController {
                 l.round().getPackHash(),
                 l.round().getStartedBy(),
                 l.round().getStartedAt(),
+                l.entries(),
                 l.progress().state(),
                 List.copyOf(l.differences()),
                 rounds.now());

@@ -22,6 +22,7 @@ public final class Replay {
     private final RoundPack pack;
     private final Progress progress;
     private final List<Misfit> differences = new ArrayList<>();
+    private int entries;
 
     public Replay(RoundRecord round, RoundPack pack) {
         this.round = round;
@@ -47,6 +48,7 @@ public final class Replay {
             return null;
         } catch (Refused | OutOfRange | Said x) {
             String why = String.valueOf(x.getMessage());
+            entries++;
             differences.add(new Misfit(e.id(), e.step(), e.kind(), e.who(), e.seconds(), why));
             return why;
         }
@@ -58,6 +60,12 @@ public final class Replay {
             throw Said.conflict("The tablet works from another version of this round. Reload it.");
         }
         progress.accept(e.entry(), e.seconds(), e.who());
+        entries++;
+    }
+
+    /** How many entries of the log this knows, with those that do not count. It only grows. */
+    public int entries() {
+        return entries;
     }
 
     public RoundRecord round() {
