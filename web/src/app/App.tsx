@@ -15,6 +15,7 @@ const Workbench = lazy(() => import("../procedures/Workbench"));
 const RuleBook = lazy(() => import("../rulebook/RuleBook"));
 const Chemicals = lazy(() => import("../chemicals/Chemicals"));
 const FloorPick = lazy(() => import("../floor/FloorPick"));
+const Before = lazy(() => import("../floor/Before"));
 const Round = lazy(() => import("../floor/Round"));
 const Board = lazy(() => import("../release/Board"));
 const Release = lazy(() => import("../release/Release"));
@@ -93,6 +94,8 @@ const router = createBrowserRouter([
           },
           { path: "/wall", element: <Board wall /> },
           { path: "/floor", element: <FloorPick /> },
+          { path: "/floor/at/:machine", element: <FloorPick /> },
+          { path: "/floor/start/:procedure", element: <Before /> },
           { path: "/floor/:round", element: <Round /> },
         ],
       },

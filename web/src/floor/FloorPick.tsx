@@ -1,41 +1,51 @@
 import "./floor.css";
-import { useMutation, useQuery } from "@tanstack/react-query";
-import { Link, useNavigate } from "react-router";
+import { useQuery } from "@tanstack/react-query";
+import { Link, useNavigate, useParams } from "react-router";
 import { api, message, unwrap } from "../api/client";
 import { heard } from "../app/kept";
-import { useSession } from "../app/session";
-import { useSay } from "./texts";
+import { useClock, useSession } from "../app/session";
+import { Shape, STANDING, type Standing } from "../release/Standing";
+import { type Say, useSay } from "./texts";
 
-/** What can be carried out, in targets for wet gloves. */
+/** What has to be done first comes first: what goes on, what is dirty, the rest. */
+const DUE: Record<Standing, number> = { CLEANING: 0, DIRTY: 1, HELD: 2, WAITING: 3, IN_USE: 4, RELEASED: 5 };
+
+/** What can be carried out, in targets for wet gloves; a machine's label leads here with its code. */
 export default function FloorPick() {
+  const code = useParams().machine;
   const rows = useQuery({
     queryKey: ["floor"],
     queryFn: () => heard("floor", () => unwrap(api.GET("/api/floor"))),
+  });
+  const board = useQuery({
+    queryKey: ["board"],
+    queryFn: () => heard("board", () => unwrap(api.GET("/api/board"))),
   });
   const session = useSession();
   const say = useSay();
   const navigate = useNavigate();
   const mayWork = session.data?.role === "CREW" || session.data?.role === "SUPERVISOR";
-  const start = useMutation({
-    mutationFn: (procedure: string) => unwrap(api.POST("/api/rounds", { body: { procedure } })),
-    onSuccess: (round) => navigate(`/floor/${round.state.id}`),
-  });
+  const stands = new Map((board.data ?? []).map((m) => [m.code, m]));
+  const due = (machine: string) => DUE[stands.get(machine)?.standing ?? "DIRTY"];
+  const shown = (rows.data ?? [])
+    .filter((r) => !code || r.machine === code)
+    .sort((a, b) => Number(!a.openRound) - Number(!b.openRound) || due(a.machine) - due(b.machine));
 
   return (
     <main className="floor">
       <header className="floor-head">
-        <h1>{say("Which machine?")}</h1>
+        <h1>{code ?? say("Which machine?")}</h1>
         <span>{session.data?.name}</span>
         <span className="floor-grow" />
+        {code && (
+          <Link className="floor-leave" to="/floor">
+            {say("All machines")}
+          </Link>
+        )}
         <Link className="floor-leave" to="/procedures">
           {say("To the desk")}
         </Link>
       </header>
-      {start.isError && (
-        <p className="floor-refusal floor-pad" role="alert">
-          {message(start.error)}
-        </p>
-      )}
       {rows.isPending && <p className="floor-state">{say("Loading…")}</p>}
       {rows.isError && (
         <div className="floor-state" role="alert">
@@ -45,20 +55,29 @@ export default function FloorPick() {
           </button>
         </div>
       )}
-      {rows.data?.length === 0 && (
+      {rows.data && shown.length === 0 && (
         <p className="floor-state">
-          {say("No procedure is approved yet, so there is nothing to carry out.")}
+          {rows.data.length === 0
+            ? say("No procedure is approved yet, so there is nothing to carry out.")
+            : say("No procedure is approved for {0}.", code ?? "")}
         </p>
       )}
       <ul className="floor-machines" aria-label={say("Approved procedures")}>
-        {rows.data?.map((r) => (
+        {shown.map((r) => (
           <li key={r.procedure}>
             <div>
               <strong>{r.machine}</strong> {say(r.title)}
               <p>
                 {say(r.kind.replaceAll("-", " "))}, {say("version {0}", r.version)}
-                {r.openRound ? `; ${say("being cleaned, started by {0}", r.startedBy ?? "")}` : ""}
+                {r.openRound && `; ${say("being cleaned, started by {0}", r.startedBy ?? "")}`}
               </p>
+              {!r.openRound && stands.get(r.machine) && (
+                <Stands
+                  of={stands.get(r.machine)?.standing ?? "DIRTY"}
+                  since={stands.get(r.machine)?.since}
+                  say={say}
+                />
+              )}
             </div>
             {r.openRound ? (
               <button
@@ -70,19 +89,29 @@ export default function FloorPick() {
               </button>
             ) : (
               mayWork && (
-                <button
-                  className="floor-btn"
-                  type="button"
-                  disabled={start.isPending}
-                  onClick={() => start.mutate(r.procedure)}
-                >
-                  {say("Start the round")}
-                </button>
+                <Link className="floor-btn" to={`/floor/start/${r.procedure}`}>
+                  {say("Get ready")}
+                  <span className="sr-only">: {say(r.title)}</span>
+                </Link>
               )
             )}
           </li>
         ))}
       </ul>
     </main>
+  );
+}
+
+type StandsProps = { of: Standing; since: number | undefined; say: Say };
+
+function Stands({ of, since, say }: StandsProps) {
+  const clock = useClock();
+  return (
+    <p className="floor-stands">
+      <Shape standing={of} />
+      {since
+        ? say("{0} since {1}", say(STANDING[of]), `${clock.day(since)}, ${clock.time(since)}`)
+        : say(STANDING[of])}
+    </p>
   );
 }

@@ -29,6 +29,12 @@ it("brings nothing back that the server has, however late the store answers", ()
 
 it("crosses off what another tab of this device has sent, and nothing that is still on its way into the store", () => {
   const k = noted(written(written(knownAtFirst(state(0), 0), entry("a")), entry("b")), "a");
-  expect(ids(sentElsewhere(k, []))).toEqual(["b"]);
-  expect(ids(sentElsewhere(k, [entry("a")]))).toEqual(["a", "b"]);
+  expect(ids(sentElsewhere(k, k.noted, []))).toEqual(["b"]);
+  expect(ids(sentElsewhere(k, k.noted, [entry("a")]))).toEqual(["a", "b"]);
+});
+
+it("keeps what was written while the store answered", () => {
+  const before = knownAtFirst(state(0), 0);
+  const k = noted(written(before, entry("a")), "a");
+  expect(ids(sentElsewhere(k, before.noted, []))).toEqual(["a"]);
 });

@@ -52,11 +52,15 @@ export function restored(k: Known, stored: Waiting[]): Known {
   };
 }
 
-/** Crosses off what was in the store and is there no more: another tab of this device has sent it. */
-export function sentElsewhere(k: Known, still: Waiting[]): Known {
+/**
+ * Crosses off what was in the store and is there no more: another tab of this device has sent it.
+ *
+ * @param before what was noted when the store was asked; what was written while it answered is not missing
+ */
+export function sentElsewhere(k: Known, before: ReadonlySet<string>, still: Waiting[]): Known {
   const ids = new Set(still.map((w) => w.sent.id));
   return crossedOff(
     k,
-    k.queue.map((w) => w.sent.id).filter((id) => k.noted.has(id) && !ids.has(id)),
+    k.queue.map((w) => w.sent.id).filter((id) => before.has(id) && !ids.has(id)),
   );
 }

@@ -95,9 +95,10 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
       }
       try {
         // The store is read first: what is gone from it by then is in the answer that is asked for after.
+        const before = known.current.noted;
         const still = await waiting(round);
         const { state } = await unwrap(api.GET("/api/rounds/{id}", { params: { path: { id: round } } }));
-        known.current = sentElsewhere(known.current, still);
+        known.current = sentElsewhere(known.current, before, still);
         take(state);
         await push();
       } catch {

@@ -67,6 +67,7 @@ export default function Machine() {
         <PrintMenu
           prints={[
             ["Lockout sheet", `/api/prints/machines/${s.code}/lockout.pdf`],
+            ["Label for the tablet’s camera", `/api/prints/machines/${s.code}/label.pdf`],
             ["Brush chart", `/api/prints/machines/${s.code}/brushes.pdf`],
           ]}
         />

@@ -53,6 +53,7 @@ export default function People() {
           <tr>
             <th scope="col">Name</th>
             <th scope="col">Role</th>
+            <th scope="col">Shown the work at</th>
             <th scope="col">Age</th>
             <th scope="col">State</th>
             <th scope="col">
@@ -64,7 +65,14 @@ export default function People() {
           {(people.data ?? []).map((p) => (
             <tr key={p.id} className={p.left ? "person-left" : undefined}>
               <th scope="row">{p.name}</th>
-              <td>{ROLES.find((r) => r.value === p.role)?.label}</td>
+              <td>{ROLES.find((r) => r.value === p.role)?.label.replace(/:.*/, "")}</td>
+              <td>
+                {p.role === "SUPERVISOR"
+                  ? "answers for all"
+                  : p.trainedOn.length > 0
+                    ? p.trainedOn.join(", ")
+                    : "–"}
+              </td>
               <td>{p.adultFrom ? `under 18 until ${p.adultFrom}` : "of age"}</td>
               <td>
                 {p.left ? "has left" : "works here"}
@@ -112,6 +120,8 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
   const [role, setRole] = useState<PersonRow["role"]>(person?.role ?? "CREW");
   const [adultFrom, setAdult] = useState(person?.adultFrom ?? "");
   const [sameAs, setSameAs] = useState(person?.sameAs ?? "");
+  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const [trainedOn, setTrained] = useState(person?.trainedOn ?? []);
   const [left, setLeft] = useState(person?.left ?? false);
   const [password, setPassword] = useState("");
   const [pin, setPin] = useState("");
@@ -127,6 +137,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
                 left,
                 adultFrom: adultFrom || undefined,
                 sameAs: sameAs || undefined,
+                trainedOn,
                 password: password || undefined,
                 pin: pin || undefined,
                 signature,
@@ -142,6 +153,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
                 pin,
                 adultFrom: adultFrom || undefined,
                 sameAs: sameAs || undefined,
+                trainedOn,
                 signature,
               },
             }),
@@ -189,6 +201,20 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
           value={sameAs}
           onChange={(e) => setSameAs(e.currentTarget.value)}
         />
+        {role === "CREW" && (machines.data?.length ?? 0) > 0 && (
+          <Checkbox.Group
+            label="Was shown the work at"
+            description="Who was shown it starts rounds there; others join in. You answer for it with your PIN."
+            value={trainedOn}
+            onChange={setTrained}
+          >
+            <div className="trained">
+              {machines.data?.map((m) => (
+                <Checkbox key={m.code} value={m.code} label={`${m.code} ${m.name}`} />
+              ))}
+            </div>
+          </Checkbox.Group>
+        )}
         <PasswordInput
           label={person ? "New password" : "Password"}
           description={person ? "Leave it empty to keep the old one." : "8 to 100 letters"}

@@ -69,8 +69,7 @@ function Fields({ head }: { head: Head }) {
           onChange={(e) => setNow({ ...now, town: e.currentTarget.value })}
         />
         <TextInput
-          label="Time zone"
-          description="for instance Europe/London"
+          label="Time zone, for instance Europe/London"
           value={zone}
           error={error("/zone")}
           onChange={(e) => setNow({ ...now, zone: e.currentTarget.value })}

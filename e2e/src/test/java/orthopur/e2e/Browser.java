@@ -114,13 +114,22 @@ final class Browser implements AutoCloseable {
                         """);
     }
 
+    private static final Pattern START = Pattern.compile("Start the round|Empezar la ronda");
+
     /** Begins, or goes on with, the round of a procedure from the floor's first screen. */
     void round(Pattern title) {
-        page.getByRole(AriaRole.LISTITEM)
-                .filter(new Locator.FilterOptions().setHasText(title))
-                .getByRole(AriaRole.BUTTON)
-                .first()
-                .click();
+        Locator row =
+                page.getByRole(AriaRole.LISTITEM)
+                        .filter(new Locator.FilterOptions().setHasText(title))
+                        .first();
+        Locator ready = row.getByRole(AriaRole.LINK);
+        row.locator(".floor-btn").waitFor();
+        if (ready.count() == 0) {
+            row.getByRole(AriaRole.BUTTON).click();
+            return;
+        }
+        ready.click();
+        button(START).click();
     }
 
     /** The words at the head of the floor's step. */

@@ -137,13 +137,26 @@ class JourneyTest {
         b.signIn("Maren Oyelaran", "quillmere-maren");
         b.page.waitForURL("**/procedures");
         b.go("/floor");
-        b.button("Start the round").first().waitFor();
+        b.page.getByText("Get ready").first().waitFor();
         accessible();
         b.page.setViewportSize(1024, 768);
+        // By the machine's label: what is to be done there, and what to know before the first step.
+        b.go("/floor/at/QK-SL1");
+        b.page.getByText("old binder").first().waitFor();
+        assertEquals(0, b.text("QK-OV1").count());
         b.page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("old binder"))
-                .getByRole(AriaRole.BUTTON)
+                .getByRole(AriaRole.LINK)
                 .click();
+        assertThat(b.text("Spares of wear parts")).isVisible();
+        Locator more = b.button(Pattern.compile("Thrust washer more"));
+        assertThat(b.page.getByLabel("Thrust washer in stock")).hasText("?");
+        more.click();
+        assertThat(b.page.getByLabel("Thrust washer in stock")).hasText("0");
+        more.click();
+        assertThat(b.page.getByLabel("Thrust washer in stock")).hasText("1");
+        accessible();
+        b.button("Start the round").click();
         b.page.locator(".floor-verb").waitFor();
         accessible();
         while (!b.floorStep().contains("Remove")) {

@@ -76,7 +76,7 @@ public final class Screenshots {
             b.page.locator(".side-by-side").waitFor();
             take(b, "what-if");
             b.go("/floor");
-            b.button("Start the round").first().waitFor();
+            b.page.getByText("Get ready").first().waitFor();
             b.page.setViewportSize(1024, 768);
             take(b, "floor-machines");
             b.round(Pattern.compile("Disc slicer, end of shift"));

@@ -98,7 +98,7 @@ class TroubleTest {
         assertEquals(0, b.page.locator(".btn.mend").count());
         b.go("/floor");
         b.text("Disc slicer").first().waitFor();
-        assertEquals(0, b.button("Start the round").count());
+        assertEquals(0, b.page.getByText("Get ready").count());
         b.go("/procedures/nowhere/1");
         assertThat(b.page.getByRole(AriaRole.ALERT)).containsText("There is no version 1");
         b.go("/nowhere");

@@ -91,6 +91,10 @@ public final class Client {
         return send(put(path).contentType(type).content(content), null);
     }
 
+    public Answer put_(String path, String body) {
+        return send(put(path), body);
+    }
+
     public Answer put_(String path, String revision, String body) {
         return send(put(path).header("If-Match", revision), body);
     }

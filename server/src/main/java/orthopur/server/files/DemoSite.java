@@ -18,6 +18,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Role;
+import orthopur.server.people.Training;
 import orthopur.server.procedures.Procedures;
 
 /** Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. */
@@ -48,6 +49,7 @@ class DemoSite implements ApplicationRunner {
     private final Sheets sheets;
     private final Procedures procedures;
     private final Accounts accounts;
+    private final Training training;
     private final ObjectMapper json;
     private final boolean demo;
     private final int port;
@@ -56,12 +58,14 @@ class DemoSite implements ApplicationRunner {
             Sheets sheets,
             Procedures procedures,
             Accounts accounts,
+            Training training,
             ObjectMapper json,
             @Value("${orthopur.demo:false}") boolean demo,
             @Value("${orthopur.port:8080}") int port) {
         this.sheets = sheets;
         this.procedures = procedures;
         this.accounts = accounts;
+        this.training = training;
         this.json = json;
         this.demo = demo;
         this.port = port;
@@ -71,9 +75,15 @@ class DemoSite implements ApplicationRunner {
 
     /**
      * @param adultInDays for somebody who turns 18 only so many days after the demo is made
+     * @param trainedOn codes of machines; null for none
      */
     record DemoPerson(
-            String name, Role role, String password, String pin, @Nullable Integer adultInDays) {}
+            String name,
+            Role role,
+            String password,
+            String pin,
+            @Nullable Integer adultInDays,
+            @Nullable List<String> trainedOn) {}
 
     @Override
     public void run(ApplicationArguments args) throws IOException {
@@ -100,7 +110,11 @@ class DemoSite implements ApplicationRunner {
         for (DemoPerson p : people.people()) {
             LocalDate adult =
                     p.adultInDays() == null ? null : accounts.today().plusDays(p.adultInDays());
-            accounts.create(p.name(), p.role(), p.password(), p.pin(), adult);
+            int id = accounts.create(p.name(), p.role(), p.password(), p.pin(), adult);
+            training.set(
+                    id,
+                    p.trainedOn() == null ? List.of() : p.trainedOn(),
+                    people.people().getFirst().name());
         }
         DemoPerson supervisor = people.people().getFirst();
         Person ilse = accounts.signIn(supervisor.name(), supervisor.password());

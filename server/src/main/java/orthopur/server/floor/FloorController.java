@@ -1,13 +1,16 @@
 package orthopur.server.floor;
 
 import java.util.List;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import orthopur.Nullable;
@@ -23,9 +26,11 @@ import orthopur.server.procedures.Procedures;
 class FloorController {
     private final Rounds rounds;
     private final Procedures procedures;
+    private final BeforeStart before;
     private final Bell bell;
 
-    FloorController(Rounds rounds, Procedures procedures, Bell bell) {
+    FloorController(Rounds rounds, Procedures procedures, BeforeStart before, Bell bell) {
+        this.before = before;
         this.rounds = rounds;
         this.procedures = procedures;
         this.bell = bell;
@@ -99,6 +104,26 @@ class FloorController {
                                     open.map(r -> r.getStartedBy()).orElse(null));
                         })
                 .toList();
+    }
+
+    /** What to know before the first step. */
+    @GetMapping("/floor/{procedure}")
+    BeforeStart.StartView before(
+            @PathVariable String procedure, @AuthenticationPrincipal Person person) {
+        return before.view(procedure, person);
+    }
+
+    /** How many spares of a wear part were counted. */
+    record Counted(int count) {}
+
+    @PutMapping("/machines/{code}/spares/{part}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void counted(
+            @PathVariable String code,
+            @PathVariable String part,
+            @RequestBody Counted in,
+            @AuthenticationPrincipal Person person) {
+        before.counted(code, part, in.count(), person);
     }
 
     @PostMapping("/rounds")

@@ -30,6 +30,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Role;
+import orthopur.server.people.Training;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
@@ -46,6 +47,7 @@ public class Rounds {
     private final Procedures procedures;
     private final Sheets sheets;
     private final Accounts accounts;
+    private final Training training;
     private final Clock clock;
     private final TransactionTemplate transaction;
     private final LastServices lastServices;
@@ -57,6 +59,7 @@ public class Rounds {
             Procedures procedures,
             Sheets sheets,
             Accounts accounts,
+            Training training,
             Clock clock,
             TransactionTemplate transaction,
             LastServices lastServices,
@@ -65,6 +68,7 @@ public class Rounds {
         this.procedures = procedures;
         this.sheets = sheets;
         this.accounts = accounts;
+        this.training = training;
         this.clock = clock;
         this.transaction = transaction;
         this.lastServices = lastServices;
@@ -109,13 +113,13 @@ public class Rounds {
 
     /** Starts a round, or hands back the one that is open at this machine. */
     synchronized Replay start(String procedureId, Person person) {
-        mayCarryOut(person);
         Procedures.Approved approved = procedures.approvedVersion(procedureId);
-        oldEnough(person, approved);
+        mayJoin(person, approved);
         Optional<RoundRecord> open = log.openRound(approved.sheet().code());
         if (open.isPresent()) {
             return load(open.get().getId());
         }
+        shown(person, approved.sheet().code());
         if (!approved.procedure().coversFitted(approved.sheet())) {
             throw Said.conflict(
                     "%s is written for another way of fitting %s than it has now: %s."
@@ -125,14 +129,7 @@ public class Rounds {
                                     Configuration.fitted(approved.sheet())
                                             .shown(approved.sheet())));
         }
-        Sheets.Surroundings s = sheets.surroundings();
-        RoundPack pack =
-                PackCompiler.compile(
-                        approved.procedure(),
-                        approved.version(),
-                        approved.sheet(),
-                        s.context().withLastFlows(lastServices.flows(approved.sheet().code())),
-                        s.site().instruments());
+        RoundPack pack = compile(approved);
         RoundRecord r = log.newRound();
         r.setId(UUID.randomUUID().toString());
         r.setPackHash(Json.hash(pack));
@@ -145,6 +142,45 @@ public class Rounds {
         transaction.executeWithoutResult(t -> log.open(r, r.getPackHash(), pack));
         bell.ring(r.getId());
         return load(r.getId());
+    }
+
+    /** The round as it would be carried out if it started now. */
+    RoundPack compile(Procedures.Approved approved) {
+        Sheets.Surroundings s = sheets.surroundings();
+        return PackCompiler.compile(
+                approved.procedure(),
+                approved.version(),
+                approved.sheet(),
+                s.context().withLastFlows(lastServices.flows(approved.sheet().code())),
+                s.site().instruments());
+    }
+
+    /**
+     * @throws Said when somebody may not lend a hand at this machine: by their role or their age
+     */
+    void mayJoin(Person person, Procedures.Approved approved) {
+        mayCarryOut(person);
+        oldEnough(person, approved);
+    }
+
+    /**
+     * @throws Said when somebody was never shown the work here; they may join a round and see it
+     */
+    void shown(Person person, String machine) {
+        if (training.mayStart(person, machine)) {
+            return;
+        }
+        List<String> others = training.trainedOn(machine);
+        throw Said.forbidden(
+                "%s was not shown the work at %s yet, as far as is written down. %s; then it is open to join and to be shown."
+                        .formatted(
+                                person.name(),
+                                machine,
+                                others.isEmpty()
+                                        ? "A supervisor starts the round"
+                                        : "Somebody who was starts the round: "
+                                                + String.join(", ", others)
+                                                + ", or a supervisor"));
     }
 
     public synchronized Replay load(String roundId) {

@@ -39,17 +39,19 @@ public class Accounts {
      * Makes an account.
      *
      * @param adultFrom the day on which the person turns 18; null for somebody of age
+     * @return its id
      */
     @Transactional
-    public void create(
+    public int create(
             String name, Role role, String password, String pin, @Nullable LocalDate adultFrom) {
-        db.insertInto(ACCOUNT)
+        return db.insertInto(ACCOUNT)
                 .set(ACCOUNT.NAME, name)
                 .set(ACCOUNT.ROLE, role.name())
                 .set(ACCOUNT.PASSWORD_HASH, encoder.encode(password))
                 .set(ACCOUNT.PIN_HASH, encoder.encode(pin))
                 .set(ACCOUNT.ADULT_FROM, adultFrom == null ? null : adultFrom.toString())
-                .execute();
+                .returning(ACCOUNT.ID)
+                .fetchSingle(ACCOUNT.ID);
     }
 
     /** Age in years of somebody under 18, as far as it is kept; null for somebody of age. */

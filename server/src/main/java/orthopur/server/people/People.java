@@ -1,6 +1,7 @@
 package orthopur.server.people;
 
 import static orthopur.db.Tables.ACCOUNT;
+import static orthopur.db.Tables.SHEET;
 
 import java.time.Clock;
 import java.time.LocalDate;
@@ -32,13 +33,21 @@ class People {
     private final PasswordEncoder encoder;
     private final SiteLog log;
     private final Clock clock;
+    private final Training training;
 
-    People(DSLContext db, Accounts accounts, PasswordEncoder encoder, SiteLog log, Clock clock) {
+    People(
+            DSLContext db,
+            Accounts accounts,
+            PasswordEncoder encoder,
+            SiteLog log,
+            Clock clock,
+            Training training) {
         this.db = db;
         this.accounts = accounts;
         this.encoder = encoder;
         this.log = log;
         this.clock = clock;
+        this.training = training;
     }
 
     List<PersonView> all() {
@@ -53,6 +62,7 @@ class People {
                 Role.valueOf(a.getRole()),
                 from == null || !from.isAfter(accounts.today()) ? null : from,
                 a.getSameAs(),
+                training.of(a.getId()),
                 a.getLeftAt() != null);
     }
 
@@ -68,15 +78,18 @@ class People {
         }
         check(in.password(), in.pin(), in.adultFrom(), wrong);
         String same = samePerson(name, in.sameAs(), wrong);
+        List<String> machines = in.trainedOn() == null ? List.of() : in.trainedOn();
+        known(machines, wrong);
         refuse(wrong);
         accounts.sign(by, in.signature());
         if (db.fetchExists(ACCOUNT, ACCOUNT.NAME.equalIgnoreCase(name))) {
             throw Said.conflict("There is an account of " + name + " already.");
         }
-        accounts.create(name, in.role(), in.password(), in.pin(), in.adultFrom());
-        AccountRecord made = db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(name)).fetchSingle();
+        int id = accounts.create(name, in.role(), in.password(), in.pin(), in.adultFrom());
+        AccountRecord made = db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq(id)).fetchSingle();
         made.setSameAs(same);
         made.store();
+        training.set(made.getId(), machines, by.name());
         log.keep("person " + name, null, said(made), by.name());
         return view(made);
     }
@@ -95,6 +108,8 @@ class People {
                 in.adultFrom(),
                 wrong);
         String same = samePerson(a.getName(), in.sameAs(), wrong);
+        List<String> machines = in.trainedOn() == null ? training.of(id) : in.trainedOn();
+        known(machines, wrong);
         boolean supervises = in.role() == Role.SUPERVISOR && !in.left();
         if (!supervises && lastSupervisor(a)) {
             wrong.add(
@@ -122,6 +137,7 @@ class People {
             a.setLockedUntil(0L);
         }
         a.store();
+        training.set(id, machines, by.name());
         log.keep(
                 "person " + a.getName(),
                 before,
@@ -130,6 +146,14 @@ class People {
                         + (in.pin() == null ? "" : ", new PIN"),
                 by.name());
         return view(a);
+    }
+
+    private void known(List<String> machines, List<String> wrong) {
+        for (String m : machines) {
+            if (!db.fetchExists(SHEET, SHEET.CODE.eq(m))) {
+                wrong.add("There is no machine " + m + " on this site to be trained on.");
+            }
+        }
     }
 
     /** The first account of a person: whoever cleaned with one does not release with the other. */
@@ -187,10 +211,12 @@ class People {
     }
 
     /** As it goes into the log: no secret, and of the age only whether it is under 18. */
-    private static String said(AccountRecord a) {
+    private String said(AccountRecord a) {
+        List<String> machines = training.of(a.getId());
         return a.getRole()
                 + (a.getAdultFrom() == null ? "" : ", under 18")
                 + (a.getSameAs() == null ? "" : ", second account of " + a.getSameAs())
+                + (machines.isEmpty() ? "" : ", trained on " + String.join(", ", machines))
                 + (a.getLeftAt() == null ? "" : ", left");
     }
 }

@@ -30,6 +30,7 @@ class PeopleController {
      *
      * @param adultFrom the day of turning 18, kept only until then
      * @param sameAs the account of the same person, where this is their second one
+     * @param trainedOn codes of the machines at which the person was shown the work
      */
     record PersonView(
             long id,
@@ -37,6 +38,7 @@ class PeopleController {
             Role role,
             @Nullable LocalDate adultFrom,
             @Nullable String sameAs,
+            List<String> trainedOn,
             boolean left) {}
 
     /**
@@ -51,10 +53,11 @@ class PeopleController {
             String pin,
             @Nullable LocalDate adultFrom,
             @Nullable String sameAs,
+            @Nullable List<String> trainedOn,
             String signature) {}
 
     /**
-     * What an account is to be; a secret that is absent stays.
+     * What an account is to be; a secret or a training that is absent stays.
      *
      * @param signature PIN of the supervisor who changes it
      */
@@ -62,6 +65,7 @@ class PeopleController {
             Role role,
             @Nullable LocalDate adultFrom,
             @Nullable String sameAs,
+            @Nullable List<String> trainedOn,
             boolean left,
             @Nullable String password,
             @Nullable String pin,

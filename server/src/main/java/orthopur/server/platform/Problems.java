@@ -1,6 +1,13 @@
 package orthopur.server.platform;
 
+import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.MismatchedInputException;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -16,7 +23,11 @@ import orthopur.roundpack.Written;
 
 /** Every error as problem+json: a plain sentence, and pointers to the fields it concerns. */
 @RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE)
 class Problems {
+    private static final Set<Class<?>> WHOLE =
+            Set.of(int.class, Integer.class, long.class, Long.class);
+
     @ExceptionHandler
     ProblemDetail format(FormatError e) {
         ProblemDetail p =
@@ -70,10 +81,42 @@ class Problems {
 
     @ExceptionHandler
     ProblemDetail unreadable(HttpMessageNotReadableException e) {
+        if (e.getMostSpecificCause() instanceof MismatchedInputException m
+                && !m.getPath().isEmpty()) {
+            return mismatched(m);
+        }
         return problem(
                 HttpStatus.BAD_REQUEST,
                 "This cannot be read",
                 "The request is not complete JSON of the expected form, or a number in it is not a number.");
+    }
+
+    private static ProblemDetail mismatched(MismatchedInputException m) {
+        StringBuilder field = new StringBuilder();
+        for (JsonMappingException.Reference r : m.getPath()) {
+            field.append('/').append(r.getFieldName() == null ? r.getIndex() : r.getFieldName());
+        }
+        String says = "%s: %s is expected.".formatted(field.substring(1), expected(m));
+        ProblemDetail p = problem(HttpStatus.BAD_REQUEST, "This cannot be read", says);
+        p.setProperty("errors", List.of(new Problem(field.toString(), says)));
+        return p;
+    }
+
+    private static String expected(MismatchedInputException m) {
+        Class<?> type = m.getTargetType() == null ? Object.class : m.getTargetType();
+        if (type.isEnum()) {
+            return "one of "
+                    + Arrays.stream(type.getEnumConstants())
+                            .map(Object::toString)
+                            .collect(Collectors.joining(", "));
+        }
+        if (WHOLE.contains(type)) {
+            return "a whole number";
+        }
+        if (type == double.class || type == Double.class) {
+            return "a number";
+        }
+        return type == String.class ? "a text" : "another form";
     }
 
     private static ProblemDetail problem(HttpStatus status, String title, String detail) {

@@ -18,6 +18,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.springframework.web.util.UriComponents;
 import orthopur.Nullable;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
@@ -36,6 +38,7 @@ import orthopur.takeapart.TakeApartMap;
 @RestController
 @RequestMapping("/api/prints")
 class PrintController {
+    private static final Set<String> HERE_ONLY = Set.of("localhost", "127.0.0.1", "[::1]");
     private final Sheets sheets;
     private final Procedures procedures;
     private final Paper paper;
@@ -58,6 +61,24 @@ class PrintController {
         on.put("energies", TakeApartMap.of(s, Configuration.fitted(s)).energies());
         on.put("safe", s.safePosition());
         return pdf(code + "-lockout", paper.print("lockout", Paper.Size.named(size), false, on));
+    }
+
+    /** A label for the machine: scanned with a tablet, it leads to what is to be done there. */
+    @GetMapping("/machines/{code}/label.pdf")
+    ResponseEntity<byte[]> label(
+            @PathVariable String code,
+            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+        MachineSheet s = sheets.newest(code);
+        UriComponents address =
+                ServletUriComponentsBuilder.fromCurrentContextPath()
+                        .pathSegment("floor", "at", code)
+                        .build()
+                        .encode();
+        Map<String, Object> on = head(s);
+        on.put("address", address.toUriString());
+        on.put("code", QrCode.of(address.toUriString()));
+        on.put("here", HERE_ONLY.contains(String.valueOf(address.getHost())));
+        return pdf(code + "-label", paper.print("label", Paper.Size.named(size), false, on));
     }
 
     /** A line of the brush chart. */

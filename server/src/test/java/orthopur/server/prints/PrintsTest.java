@@ -3,6 +3,11 @@ package orthopur.server.prints;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +15,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -102,5 +108,23 @@ class PrintsTest {
             }
         }
         return names;
+    }
+
+    /** Read back as a camera would: from the pixels of the page. */
+    @Test
+    void theLabelLeadsATabletToTheMachine() throws Exception {
+        try (PDDocument d = print("/api/prints/machines/QK-SL1/label.pdf")) {
+            BufferedImage page = new PDFRenderer(d).renderImageWithDPI(0, 100);
+            int[] pixels =
+                    page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth());
+            BinaryBitmap seen =
+                    new BinaryBitmap(
+                            new HybridBinarizer(
+                                    new RGBLuminanceSource(
+                                            page.getWidth(), page.getHeight(), pixels)));
+            assertEquals(
+                    "http://localhost/floor/at/QK-SL1", new QRCodeReader().decode(seen).getText());
+            assertTrue(text(d).contains("leads to this computer only"), text(d));
+        }
     }
 }

@@ -1,0 +1,202 @@
+package orthopur.server.floor;
+
+import static orthopur.db.Tables.SPARE_COUNT;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jooq.DSLContext;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import orthopur.Nullable;
+import orthopur.db.tables.records.SpareCountRecord;
+import orthopur.machine.Configuration;
+import orthopur.machine.Frequency;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+import orthopur.roundpack.RoundPack;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.Person;
+import orthopur.server.people.Training;
+import orthopur.server.platform.Said;
+import orthopur.server.procedures.Procedures;
+
+/**
+ * What has to be known before the first screw is turned: who may, with what on, with which spares.
+ */
+@Service
+class BeforeStart {
+    private static final int MOST_SPARES = 999;
+
+    private final DSLContext db;
+    private final Procedures procedures;
+    private final Rounds rounds;
+    private final Sheets sheets;
+    private final Training training;
+    private final Clock clock;
+
+    BeforeStart(
+            DSLContext db,
+            Procedures procedures,
+            Rounds rounds,
+            Sheets sheets,
+            Training training,
+            Clock clock) {
+        this.db = db;
+        this.procedures = procedures;
+        this.rounds = rounds;
+        this.sheets = sheets;
+        this.training = training;
+        this.clock = clock;
+    }
+
+    /**
+     * A wear part and how many lie in stock.
+     *
+     * @param looked what is looked at before the part goes on again
+     * @param replaced how many this procedure puts in new
+     * @param lacking whether what this procedure puts in new is not there, as far as is known
+     * @param count null when nobody has counted
+     * @param at epoch milliseconds
+     */
+    record Spare(
+            String part,
+            String name,
+            @Nullable String looked,
+            int replaced,
+            @Nullable Integer count,
+            @Nullable Long at,
+            @Nullable String who,
+            boolean lacking) {}
+
+    /**
+     * @param fitted how the machine has to be fitted, in plain words; empty when nothing is to
+     *     choose
+     * @param whyNot why this person may not start it; null when they may
+     * @param trained who was shown the work
+     * @param ppe what is worn
+     * @param things what is fetched
+     * @param minutes of work, as planned
+     */
+    record StartView(
+            String procedure,
+            int version,
+            String machine,
+            String machineName,
+            String title,
+            @Nullable Frequency kind,
+            String fitted,
+            @Nullable String whyNot,
+            List<String> trained,
+            List<String> ppe,
+            List<String> things,
+            List<Spare> spares,
+            int steps,
+            double minutes,
+            @Nullable String openRound) {}
+
+    /**
+     * @throws Said when the procedure is not approved
+     */
+    StartView view(String procedureId, Person person) {
+        Procedures.Approved a = procedures.approvedVersion(procedureId);
+        MachineSheet sheet = a.sheet();
+        RoundPack pack = rounds.compile(a);
+        Set<String> things = new LinkedHashSet<>();
+        pack.steps().forEach(s -> things.addAll(s.things()));
+        return new StartView(
+                procedureId,
+                a.version(),
+                sheet.code(),
+                sheet.name(),
+                pack.title(),
+                pack.kind(),
+                sheet.optionGroups().isEmpty() ? "" : Configuration.fitted(sheet).shown(sheet),
+                whyNot(person, a),
+                training.trainedOn(sheet.code()),
+                pack.ppe(),
+                List.copyOf(things),
+                spares(sheet, a.procedure()),
+                pack.steps().size(),
+                pack.steps().stream().mapToDouble(RoundPack.PackStep::minutes).sum(),
+                rounds.openRound(sheet.code()).map(r -> r.getId()).orElse(null));
+    }
+
+    private @Nullable String whyNot(Person person, Procedures.Approved a) {
+        try {
+            rounds.mayJoin(person, a);
+            rounds.shown(person, a.sheet().code());
+            return null;
+        } catch (Said x) {
+            return x.getMessage();
+        }
+    }
+
+    private List<Spare> spares(MachineSheet sheet, Procedure procedure) {
+        Set<String> replaced = new LinkedHashSet<>();
+        for (Step s : procedure.steps()) {
+            if (s.action() instanceof Action.Replace r) {
+                replaced.addAll(r.items());
+            }
+        }
+        Map<String, SpareCountRecord> counted = new LinkedHashMap<>();
+        db.selectFrom(SPARE_COUNT)
+                .where(SPARE_COUNT.MACHINE.eq(sheet.code()))
+                .orderBy(SPARE_COUNT.SEQ)
+                .fetch()
+                .forEach(c -> counted.put(c.getPart(), c));
+        List<Spare> all = new ArrayList<>();
+        for (Part p : Configuration.fitted(sheet).of(sheet).parts()) {
+            if (p.fitting().wearCheck() != null || replaced.contains(p.id())) {
+                SpareCountRecord c = counted.get(p.id());
+                int needed = replaced.contains(p.id()) ? p.count() : 0;
+                all.add(
+                        new Spare(
+                                p.id(),
+                                p.name(),
+                                p.fitting().wearCheck(),
+                                needed,
+                                c == null ? null : c.getCount(),
+                                c == null ? null : c.getAt(),
+                                c == null ? null : c.getWho(),
+                                needed > (c == null ? 0 : c.getCount())));
+            }
+        }
+        return all;
+    }
+
+    /**
+     * Writes down how many spares of a part were counted.
+     *
+     * @param count 0 to {@value #MOST_SPARES}
+     * @throws Said when there is no such part, or the number is outside
+     */
+    void counted(String machine, String part, int count, Person person) {
+        if (!person.role().carriesOut()) {
+            throw Said.forbidden("Only crew and supervisors count spares.");
+        }
+        MachineSheet sheet = sheets.newest(machine);
+        if (sheet.parts().stream().noneMatch(p -> p.id().equals(part))) {
+            throw Said.notFound(machine + " has no part " + part + ".");
+        }
+        if (count < 0 || count > MOST_SPARES) {
+            throw new Said(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "The count of spares is a whole number from 0 to " + MOST_SPARES + ".");
+        }
+        db.insertInto(SPARE_COUNT)
+                .set(SPARE_COUNT.MACHINE, machine)
+                .set(SPARE_COUNT.PART, part)
+                .set(SPARE_COUNT.COUNT, count)
+                .set(SPARE_COUNT.WHO, person.name())
+                .set(SPARE_COUNT.AT, clock.millis())
+                .execute();
+    }
+}

@@ -1,0 +1,133 @@
+package orthopur.server.floor;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.server.Client;
+import orthopur.server.Client.Answer;
+import orthopur.server.ServerTest;
+
+/** What is known before the first step, and who may take it. */
+@ServerTest
+@DirtiesContext
+class BeforeStartTest {
+    private static final String SAW = "qk-sw1-daily";
+    @Autowired MockMvc mvc;
+    private Client ilse;
+    private Client maren;
+    private Client pell;
+
+    @BeforeEach
+    void signIn() {
+        ilse = Client.ilse(mvc);
+        maren = Client.maren(mvc);
+        pell = new Client(mvc, "Pell Okonjo", "quillmere-pell");
+    }
+
+    private static String start(String procedure) {
+        return "{\"procedure\":\"" + procedure + "\"}";
+    }
+
+    private JsonNode before(Client who, String procedure) {
+        Answer a = who.read("/api/floor/" + procedure);
+        assertEquals(200, a.status(), a.body().toString());
+        return a.body();
+    }
+
+    @Test
+    void saysWhatIsWornAndFetchedAndHowLongItTakes() {
+        JsonNode v = before(maren, "qk-sl1-end-of-shift");
+        assertEquals("QK-SL1", v.get("machine").asText());
+        assertTrue(v.get("ppe").toString().contains("glove"), v.get("ppe").toString());
+        assertTrue(v.get("things").size() >= 3, v.get("things").toString());
+        assertTrue(v.get("minutes").asDouble() > 10 && v.get("minutes").asDouble() < 240);
+        assertEquals(33, v.get("steps").asInt());
+        assertFalse(v.hasNonNull("whyNot"));
+    }
+
+    @Test
+    void whoWasNotShownTheWorkDoesNotStartItAndJoins() {
+        assertTrue(before(pell, SAW).get("whyNot").asText().contains("Maren Oyelaran"));
+        Answer refused = pell.post_("/api/rounds", start(SAW));
+        assertEquals(403, refused.status());
+        assertTrue(refused.detail().contains("was not shown the work at QK-SW1"), refused.detail());
+        String round = maren.post_("/api/rounds", start(SAW)).body().at("/state/id").asText();
+        Answer joined = pell.post_("/api/rounds", start(SAW));
+        assertEquals(200, joined.status(), joined.detail());
+        assertEquals(round, joined.body().at("/state/id").asText());
+        assertEquals(round, before(pell, SAW).get("openRound").asText());
+    }
+
+    @Test
+    void theSupervisorWritesItDownWithThePin() {
+        JsonNode person = null;
+        for (JsonNode p : ilse.read("/api/people").body()) {
+            person = p.get("name").asText().equals("Pell Okonjo") ? p : person;
+        }
+        String path = "/api/people/" + person.get("id").asText();
+        String as = "{\"role\":\"CREW\",\"left\":false,\"signature\":\"%s\",\"trainedOn\":%s}";
+        assertEquals(401, ilse.put_(path, as.formatted("0000", "[]")).status());
+        Answer nowhere = ilse.put_(path, as.formatted("4711", "[\"QK-XX9\"]"));
+        assertEquals(422, nowhere.status());
+        assertTrue(nowhere.detail().contains("QK-XX9"), nowhere.detail());
+        Answer shown = ilse.put_(path, as.formatted("4711", "[\"QK-OV1\",\"QK-OV1\"]"));
+        assertEquals("[\"QK-OV1\"]", shown.body().get("trainedOn").toString());
+        assertFalse(before(pell, "qk-ov1-daily").hasNonNull("whyNot"));
+        assertTrue(before(pell, "qk-sl1-end-of-shift").hasNonNull("whyNot"), "withdrawn");
+        Answer left = ilse.put_(path, "{\"role\":\"CREW\",\"left\":false,\"signature\":\"4711\"}");
+        assertEquals("[\"QK-OV1\"]", left.body().get("trainedOn").toString(), "absent stays");
+        assertTrue(
+                ilse.read("/api/supplies/changes").body().toString().contains("person Pell Okonjo"));
+    }
+
+    @Test
+    void aSupervisorStartsWhatNobodyWasShown() {
+        assertFalse(before(ilse, SAW).hasNonNull("whyNot"));
+    }
+
+    @Test
+    void qualityLooksAndDoesNotStart() {
+        Client ruvi = new Client(mvc, "Ruvi Hast", "quillmere-ruvi");
+        assertEquals(
+                "Only crew and supervisors carry out rounds.",
+                before(ruvi, SAW).get("whyNot").asText());
+        assertEquals(403, ruvi.put_("/api/machines/QK-SW1/spares/blade", "{\"count\":1}").status());
+    }
+
+    @Test
+    void sparesAreCountedAndTheNewestCountHolds() {
+        JsonNode spare = before(maren, SAW).get("spares").get(0);
+        assertFalse(spare.hasNonNull("count"), "not counted is not none");
+        String path = "/api/machines/QK-SW1/spares/" + spare.get("part").asText();
+        assertEquals(204, maren.put_(path, "{\"count\":2}").status());
+        assertEquals(204, maren.put_(path, "{\"count\":3}").status());
+        JsonNode now = before(maren, SAW).get("spares").get(0);
+        assertEquals(3, now.get("count").asInt());
+        assertEquals("Maren Oyelaran", now.get("who").asText());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"-1", "1000", "2.5", "\"two\""})
+    void aCountIsAWholeNumber(String count) {
+        JsonNode spare = before(maren, SAW).get("spares").get(0);
+        String path = "/api/machines/QK-SW1/spares/" + spare.get("part").asText();
+        Answer a = maren.put_(path, "{\"count\":" + count + "}");
+        assertTrue(a.status() == 400 || a.status() == 422, a.status() + a.detail());
+        assertTrue(a.detail().contains("count"), a.detail());
+    }
+
+    @Test
+    void whatIsNotThereIsNamed() {
+        assertEquals(404, maren.read("/api/floor/nowhere").status());
+        assertEquals(404, maren.put_("/api/machines/QK-SW1/spares/none", "{\"count\":1}").status());
+    }
+}

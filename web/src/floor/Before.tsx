@@ -1,0 +1,189 @@
+import "./floor.css";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useNavigate, useParams } from "react-router";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { useClock, useSession } from "../app/session";
+import { type Say, useSay } from "./texts";
+
+const MOST = 999;
+
+/** What to know before the first screw is turned: who may, with what on, with which spares. */
+export default function Before() {
+  const procedure = useParams().procedure ?? "";
+  const say = useSay();
+  const session = useSession();
+  const navigate = useNavigate();
+  const view = useQuery({
+    queryKey: ["before", procedure],
+    queryFn: () => unwrap(api.GET("/api/floor/{procedure}", { params: { path: { procedure } } })),
+  });
+  const start = useMutation({
+    mutationFn: () => unwrap(api.POST("/api/rounds", { body: { procedure } })),
+    onSuccess: (round) => navigate(`/floor/${round.state.id}`, { replace: true }),
+  });
+  const v = view.data;
+
+  return (
+    <main className="floor">
+      <header className="floor-head">
+        <h1>{v ? `${v.machine} ${say(v.title)}` : say("Before you start")}</h1>
+        <span>{session.data?.name}</span>
+        <span className="floor-grow" />
+        <Link className="floor-leave" to="/floor">
+          {say("Machines")}
+        </Link>
+      </header>
+      {view.isPending && <p className="floor-state">{say("Loading…")}</p>}
+      {view.isError && (
+        <div className="floor-state" role="alert">
+          <p>{message(view.error)}</p>
+          <button className="floor-btn" type="button" onClick={() => view.refetch()}>
+            {say("Try again")}
+          </button>
+        </div>
+      )}
+      {v && (
+        <>
+          <div className="before">
+            <section aria-label={say("Before you start")}>
+              <p className="floor-verb">{say("Before you start")}</p>
+              <p>
+                {v.steps === 1
+                  ? say("1 step, about {0} minutes", Math.round(v.minutes))
+                  : say("{0} steps, about {1} minutes", v.steps, Math.round(v.minutes))}
+              </p>
+              {v.fitted && (
+                <>
+                  <h2>{say("Look whether it is fitted so")}</h2>
+                  <p>{say(v.fitted)}</p>
+                </>
+              )}
+              <h2>{say("What you wear")}</h2>
+              <List
+                of={v.ppe}
+                none={say("The products ask for nothing more than your work clothes.")}
+                say={say}
+              />
+              {v.spares.length > 0 && (
+                <>
+                  <h2>{say("Spares of wear parts: count them")}</h2>
+                  <ul className="spares">
+                    {v.spares.map((s) => (
+                      <Spare key={s.part} machine={v.machine} spare={s} say={say} procedure={procedure} />
+                    ))}
+                  </ul>
+                </>
+              )}
+              <h2>{say("Who was shown this work")}</h2>
+              <p>
+                {v.trained.length > 0 ? v.trained.join(", ") : say("Nobody yet; a supervisor starts it.")}
+              </p>
+            </section>
+            <section aria-label={say("What you fetch")}>
+              <h2>{say("What you fetch")}</h2>
+              <List of={v.things} none={say("Nothing is named.")} say={say} />
+            </section>
+          </div>
+          <div className="floor-strip">
+            {start.isError && (
+              <p className="floor-refusal" role="alert">
+                {message(start.error)}
+              </p>
+            )}
+            {!v.openRound && v.whyNot && <p className="floor-refusal">{v.whyNot}</p>}
+          </div>
+          <footer className="floor-foot before-foot">
+            <Link className="floor-btn" to="/floor">
+              {say("Back")}
+            </Link>
+            {v.openRound ? (
+              <button
+                className="floor-btn now"
+                type="button"
+                onClick={() => navigate(`/floor/${v.openRound}`, { replace: true })}
+              >
+                {say("It is being cleaned: join in")}
+              </button>
+            ) : (
+              <button
+                className="floor-btn now"
+                type="button"
+                disabled={v.whyNot !== undefined || start.isPending}
+                onClick={() => start.mutate()}
+              >
+                {say("Start the round")}
+              </button>
+            )}
+          </footer>
+        </>
+      )}
+    </main>
+  );
+}
+
+function List({ of, none, say }: { of: string[]; none: string; say: Say }) {
+  if (of.length === 0) {
+    return <p>{none}</p>;
+  }
+  return (
+    <ul className="floor-things">
+      {of.map((x) => (
+        <li key={x}>{say(x)}</li>
+      ))}
+    </ul>
+  );
+}
+
+type SpareProps = { machine: string; procedure: string; spare: Schemas["Spare"]; say: Say };
+
+/** How many lie there; each tap is written down. */
+function Spare({ machine, procedure, spare, say }: SpareProps) {
+  const queries = useQueryClient();
+  const clock = useClock();
+  const count = useMutation({
+    mutationFn: (n: number) =>
+      unwrap(
+        api.PUT("/api/machines/{code}/spares/{part}", {
+          params: { path: { code: machine, part: spare.part } },
+          body: { count: n },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["before", procedure] }),
+  });
+  const known = count.isPending ? count.variables : spare.count;
+  const name = say(spare.name);
+  const to = (n: number) => count.mutate(Math.min(MOST, Math.max(0, n)));
+  return (
+    <li className={spare.lacking ? "lacking" : ""}>
+      <span>
+        {name}
+        <small>
+          {spare.lacking
+            ? say("This round puts in {0} new.", spare.replaced)
+            : spare.at
+              ? say("counted {0} by {1}", clock.day(spare.at), spare.who ?? "")
+              : say("not counted yet")}
+        </small>
+        {count.isError && <small role="alert">{message(count.error)}</small>}
+      </span>
+      <button
+        className="floor-btn"
+        type="button"
+        aria-label={say("{0} less", name)}
+        disabled={!known}
+        onClick={() => to((known ?? 0) - 1)}
+      >
+        −
+      </button>
+      <output aria-label={say("{0} in stock", name)}>{known ?? "?"}</output>
+      <button
+        className="floor-btn"
+        type="button"
+        aria-label={say("{0} more", name)}
+        onClick={() => to((known ?? -1) + 1)}
+      >
+        +
+      </button>
+    </li>
+  );
+}
