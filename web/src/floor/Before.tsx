@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { useClock, useSession } from "../app/session";
+import { Frame } from "./Frame";
 import { type Say, useSay } from "./texts";
 
 const MOST = 999;
@@ -24,7 +25,7 @@ export default function Before() {
   const v = view.data;
 
   return (
-    <main className="floor">
+    <Frame>
       <header className="floor-head">
         <h1>{v ? `${v.machine} ${say(v.title)}` : say("Before you start")}</h1>
         <span>{session.data?.name}</span>
@@ -46,7 +47,7 @@ export default function Before() {
         <>
           <div className="before">
             <section aria-label={say("Before you start")}>
-              <p className="floor-verb">{say("Before you start")}</p>
+              <p className="before-verb">{say("Before you start")}</p>
               <p>
                 {v.steps === 1
                   ? say("1 step, about {0} minutes", Math.round(v.minutes))
@@ -117,7 +118,7 @@ export default function Before() {
           </footer>
         </>
       )}
-    </main>
+    </Frame>
   );
 }
 

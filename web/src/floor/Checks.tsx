@@ -1,54 +1,84 @@
 import { useState } from "react";
+import type { Schemas } from "../api/client";
+import { FromMeter, METER_OF } from "./FromMeter";
 import type { PackStep } from "./fold";
-import type { Say } from "./texts";
+import type { Outcome } from "./interpreter";
+import { celsiusOf, shownIn } from "./temperature";
+import { type Say, useDegrees } from "./texts";
 import type { Round } from "./useRound";
 
-type Props = { step: PackStep; made: Record<string, boolean>; say: Say; write: Round["write"] };
+type Props = { step: PackStep; made: Record<string, Outcome>; say: Say; write: Round["write"] };
+
+const SAID: Record<Outcome, string> = {
+  IN: "right",
+  OUT: "outside its range",
+  CANNOT_TELL: "too close to call with this gauge",
+};
 
 /** What is measured against a range, or looked at and found right. */
 export function Checks({ step, made, say, write }: Props) {
-  const [values, setValues] = useState<Record<string, string>>({});
   return (
     <ul className="floor-checks">
-      {step.checks.map((c) => {
-        const ranged = c.least !== undefined && c.most !== undefined;
-        const text = values[c.id] ?? "";
-        const value = Number(text.replace(",", "."));
-        const ok = made[c.id];
-        return (
-          <li key={c.id}>
-            <span>
-              {say(c.name)}
-              {ranged && ` (${say("{0} to {1} {2}", c.least ?? "", c.most ?? "", c.unit ?? "")})`}
-              {ok === true && <strong> – {say("right")}</strong>}
-              {ok === false && <strong className="bad"> – {say("outside its range")}</strong>}
-            </span>
-            {ranged && (
-              <input
-                aria-label={`${say(c.name)}, ${c.unit}`}
-                inputMode="decimal"
-                maxLength={10}
-                value={text}
-                onChange={(e) => setValues({ ...values, [c.id]: e.currentTarget.value })}
-              />
-            )}
-            <button
-              className="floor-btn"
-              type="button"
-              disabled={ranged && (text.trim() === "" || !Number.isFinite(value))}
-              onClick={() =>
-                write(step.id, "check", [
-                  { name: "check", text: c.id },
-                  ...(ranged ? [{ name: "value", value, unit: c.unit }] : []),
-                ])
-              }
-            >
-              {ranged ? say("Enter") : say("It is right")}
-              <span className="sr-only">: {say(c.name)}</span>
-            </button>
-          </li>
-        );
-      })}
+      {step.checks.map((c) => (
+        <CheckLine key={c.id} check={c} made={made[c.id]} say={say} step={step.id} write={write} />
+      ))}
     </ul>
+  );
+}
+
+type LineProps = {
+  check: Schemas["CheckPlan"];
+  made: Outcome | undefined;
+  step: string;
+  say: Say;
+  write: Round["write"];
+};
+
+function CheckLine({ check: c, made, step, say, write }: LineProps) {
+  const degrees = useDegrees();
+  const [text, setText] = useState("");
+  const ranged = c.least !== undefined && c.most !== undefined;
+  const warm = c.unit === "°C";
+  const typed = Number(text.replace(",", "."));
+  const value = warm ? celsiusOf(degrees, typed) : typed;
+  return (
+    <li>
+      <span>
+        {say(c.name)}
+        {ranged && ` (${say("{0} to {1} {2}", c.least ?? "", c.most ?? "", c.unit ?? "")})`}
+        {made && <strong className={made === "IN" ? "" : "bad"}> – {say(SAID[made])}</strong>}
+      </span>
+      {ranged && (
+        <input
+          aria-label={`${say(c.name)}, ${warm ? degrees : c.unit}`}
+          inputMode="decimal"
+          maxLength={10}
+          value={text}
+          onChange={(e) => setText(e.currentTarget.value)}
+        />
+      )}
+      <button
+        className="floor-btn"
+        type="button"
+        disabled={ranged && (text.trim() === "" || !Number.isFinite(value))}
+        onClick={() =>
+          write(step, "check", [
+            { name: "check", text: c.id },
+            ...(ranged ? [{ name: "value", value, unit: c.unit }] : []),
+          ])
+        }
+      >
+        {ranged ? say("Enter") : say("It is right")}
+        <span className="sr-only">: {say(c.name)}</span>
+      </button>
+      {ranged && (
+        <FromMeter
+          fits={(m) => m.kind === METER_OF[c.unit ?? ""]}
+          near={(Number(c.least) + Number(c.most)) / 2}
+          say={say}
+          onRead={(v) => setText(String(warm ? shownIn(degrees, v) : v))}
+        />
+      )}
+    </li>
   );
 }

@@ -5,6 +5,7 @@ import { api, message, unwrap } from "../api/client";
 import { heard } from "../app/kept";
 import { useClock, useSession } from "../app/session";
 import { Shape, STANDING, type Standing } from "../release/Standing";
+import { Frame } from "./Frame";
 import { type Say, useSay } from "./texts";
 
 /** What has to be done first comes first: what goes on, what is dirty, the rest. */
@@ -32,7 +33,7 @@ export default function FloorPick() {
     .sort((a, b) => Number(!a.openRound) - Number(!b.openRound) || due(a.machine) - due(b.machine));
 
   return (
-    <main className="floor">
+    <Frame>
       <header className="floor-head">
         <h1>{code ?? say("Which machine?")}</h1>
         <span>{session.data?.name}</span>
@@ -98,7 +99,7 @@ export default function FloorPick() {
           </li>
         ))}
       </ul>
-    </main>
+    </Frame>
   );
 }
 

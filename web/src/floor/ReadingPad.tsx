@@ -1,8 +1,10 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
+import { FromMeter } from "./FromMeter";
 import type { EntryValue } from "./fold";
 import { judge, type Outcome, strengthInterval } from "./interpreter";
-import type { Say } from "./texts";
+import { celsiusOf, shownIn } from "./temperature";
+import { type Say, useDegrees } from "./texts";
 
 type Props = {
   plan: Schemas["ReadingPlan"];
@@ -23,6 +25,7 @@ const DONE = ["Added concentrate and stirred", "Added water and stirred", "Warme
 
 export function ReadingPad(p: Props) {
   const { say } = p;
+  const degrees = useDegrees();
   const [instrument, setInstrument] = useState(p.instruments[0]);
   const [strength, setStrength] = useState("");
   const [temperature, setTemperature] = useState("");
@@ -31,7 +34,8 @@ export function ReadingPad(p: Props) {
   const failed = last !== undefined && last.outcome !== "IN";
 
   const s = strength.trim() === "" ? Number.NaN : Number(strength.replace(",", "."));
-  const t = temperature.trim() === "" ? Number.NaN : Number(temperature.replace(",", "."));
+  const t =
+    temperature.trim() === "" ? Number.NaN : celsiusOf(degrees, Number(temperature.replace(",", ".")));
   const interval = Number.isFinite(s) ? strengthInterval(instrument, s) : null;
   const tolerance = instrument.temperatureTolerance;
   const warmth = Number.isFinite(t) && t >= -10 && t <= 110;
@@ -42,7 +46,7 @@ export function ReadingPad(p: Props) {
     return (
       <section className="pad bad" aria-label={say("Correct it")}>
         <p className="pad-read">
-          {last.strength} mg/L, {last.temperature} °C
+          {last.strength} mg/L, {shownIn(degrees, last.temperature)} {degrees}
         </p>
         <p className="pad-advice" role="alert">
           {last.advice ? say(last.advice) : say(WORDS[last.outcome])}
@@ -72,7 +76,7 @@ export function ReadingPad(p: Props) {
     return (
       <section className="pad good" aria-label={say("Reading")}>
         <p className="pad-read">
-          {last.strength} mg/L, {last.temperature} °C
+          {last.strength} mg/L, {shownIn(degrees, last.temperature)} {degrees}
         </p>
         <p>{last.advice ? say(last.advice) : say(WORDS.IN)}</p>
       </section>
@@ -115,13 +119,25 @@ export function ReadingPad(p: Props) {
           onChange={setStrength}
         />
       )}
+      <FromMeter
+        fits={(m) => m.id === instrument.id}
+        near={p.plan.bands[0]?.leastMgPerL * 1.15}
+        say={say}
+        onRead={(v) => setStrength(String(v))}
+      />
       <Figure
         say={say}
         label={say("Temperature")}
-        unit="°C"
+        unit={degrees}
         step={1}
         value={temperature}
         onChange={setTemperature}
+      />
+      <FromMeter
+        fits={(m) => m.kind === "THERMOMETER" && !m.due}
+        near={20}
+        say={say}
+        onRead={(v) => setTemperature(String(shownIn(degrees, v)))}
       />
       <p className={`pad-preview ${preview?.toLowerCase() ?? ""}`} aria-live="polite">
         {preview

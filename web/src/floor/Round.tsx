@@ -6,11 +6,11 @@ import { api, message, unwrap } from "../api/client";
 import { heard } from "../app/kept";
 import { useSession } from "../app/session";
 import { Closing } from "./Closing";
+import { Frame } from "./Frame";
 import type { Pack } from "./fold";
 import { Locks } from "./Locks";
 import { SettingsDialog } from "./SettingsDialog";
 import { StepView } from "./StepView";
-import { useSettings } from "./settings";
 import { Trouble } from "./Trouble";
 import { type Say, useSay } from "./texts";
 import { loadRound, useRound, type View } from "./useRound";
@@ -56,7 +56,6 @@ function Carry({ round, view, who }: { round: string; view: View; who: string })
   const { pack } = view;
   const say = useSay();
   const session = useSession();
-  const settings = useSettings();
   const live = useRound(round, view, who, say);
   const { state } = live;
   const here = useLocation().pathname;
@@ -73,7 +72,7 @@ function Carry({ round, view, who }: { round: string; view: View; who: string })
   const step = shownIndex >= 0 ? pack.steps[shownIndex] : null;
 
   return (
-    <main className={`floor size-${settings.size}${settings.left ? " left" : ""}`} lang={settings.language}>
+    <Frame>
       <header className="floor-head">
         <h1>
           {pack.machine} {say(pack.title)}
@@ -152,7 +151,7 @@ function Carry({ round, view, who }: { round: string; view: View; who: string })
         <Locks round={round} pack={pack} live={live} who={who} say={say} onClose={() => setOpen(null)} />
       )}
       {open === "settings" && <SettingsDialog onClose={() => setOpen(null)} />}
-    </main>
+    </Frame>
   );
 }
 

@@ -1,5 +1,5 @@
 import { Dialog } from "../app/Dialog";
-import { type Settings, set, useSettings } from "./settings";
+import { type Settings, set, useLanguage, useSettings } from "./settings";
 import { useLanguages, useSay } from "./texts";
 
 const SIZES: { size: Settings["size"]; name: string }[] = [
@@ -11,6 +11,7 @@ const SIZES: { size: Settings["size"]; name: string }[] = [
 /** Language, text size, hand, sound: of this device. */
 export function SettingsDialog({ onClose }: { onClose: () => void }) {
   const now = useSettings();
+  const language = useLanguage();
   const say = useSay();
   const languages = useLanguages();
   const all = [{ code: "en", name: "English" }, ...(languages.data ?? [])];
@@ -20,7 +21,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
         {all.map((l) => (
           <Choice
             key={l.code}
-            on={now.language === l.code}
+            on={language === l.code}
             onPick={() => set({ language: l.code })}
             lang={l.code}
           >

@@ -60,7 +60,7 @@ export function StepView(p: Props) {
     (!step.timer?.contact || contactLeft === 0) &&
     soak === 0 &&
     asked.length === step.asks.length &&
-    step.checks.every((c) => state.checks[step.id]?.[c.id] === true);
+    step.checks.every((c) => state.checks[step.id]?.[c.id] === "IN");
   const onlyParts = again ? pack.rework.filter((r) => again.includes(r.item)).map((r) => say(r.name)) : [];
 
   return (

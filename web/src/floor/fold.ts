@@ -1,5 +1,5 @@
 import type { Schemas } from "../api/client";
-import { judge, type Outcome, strengthInterval } from "./interpreter";
+import { judge, type Outcome, strengthInterval, within } from "./interpreter";
 
 /*
  * How far a round is, folded from its entries: the same fold as the core's, so that the tablet goes on
@@ -343,8 +343,7 @@ function check(state: State, step: PackStep, e: Made): State {
   if (ranged && !Number.isFinite(v)) {
     throw new Refusal("NEEDS_VALUE", plan.name, plan.unit ?? "");
   }
-  const right = !ranged || (Number(v) >= Number(plan.least) && Number(v) <= Number(plan.most));
-  const own = { ...(state.checks[step.id] ?? {}), [plan.id]: right };
+  const own = { ...(state.checks[step.id] ?? {}), [plan.id]: ranged ? within(plan, Number(v)) : "IN" };
   return { ...state, checks: { ...state.checks, [step.id]: own } };
 }
 
@@ -419,8 +418,8 @@ function finish(pack: Pack, state: State, step: PackStep, at: number): State {
   }
   for (const c of step.checks) {
     const made = state.checks[step.id]?.[c.id];
-    if (made !== true) {
-      throw new Refusal(made === undefined ? "NOT_CHECKED" : "OUT_OF_RANGE", c.name);
+    if (made !== "IN") {
+      throw new Refusal(!made ? "NOT_CHECKED" : made === "OUT" ? "OUT_OF_RANGE" : "TOO_CLOSE", c.name);
     }
   }
   const left = step.asks.filter((a) => !holds(state, step, a));

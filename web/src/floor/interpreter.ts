@@ -51,3 +51,12 @@ export function judge(bands: Band[], strength: Interval, temperature: Interval):
   }
   return "CANNOT_TELL";
 }
+
+/** Whether all that a gauge can mean is inside the range of a check, outside, or too close to call. */
+export function within(plan: Schemas["CheckPlan"], value: number): Outcome {
+  const [least, most, off] = [Number(plan.least), Number(plan.most), plan.tolerance ?? 0];
+  if (value - off >= least && value + off <= most) {
+    return "IN";
+  }
+  return value + off < least || value - off > most ? "OUT" : "CANNOT_TELL";
+}

@@ -1,7 +1,9 @@
 import { useSyncExternalStore } from "react";
+import { useSite } from "../app/session";
 
 /** How this tablet shows and tells; kept on the device, since it is the device that hangs at the machine. */
 export type Settings = {
+  /** Empty until somebody chooses one: then it is the site's. */
   language: string;
   size: "normal" | "large" | "largest";
   left: boolean;
@@ -10,7 +12,7 @@ export type Settings = {
 };
 
 const KEY = "floor-settings";
-const DEFAULT: Settings = { language: "en", size: "normal", left: false, sound: true, vibrate: false };
+const DEFAULT: Settings = { language: "", size: "normal", left: false, sound: true, vibrate: false };
 
 let now: Settings | null = null;
 const listening = new Set<() => void>();
@@ -39,4 +41,10 @@ export function useSettings(): Settings {
     listening.add(told);
     return () => listening.delete(told);
   }, read);
+}
+
+/** The language that somebody has chosen on this device, else the site's. */
+export function useLanguage(): string {
+  const site = useSite().data?.ways.language;
+  return useSettings().language || site || "en";
 }

@@ -1,7 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, unwrap } from "../api/client";
 import { heard } from "../app/kept";
-import { useSettings } from "./settings";
+import { useSite } from "../app/session";
+import { useLanguage } from "./settings";
+import { type Degrees, textIn } from "./temperature";
 
 /*
  * The floor in the reader's language. English is written in the code and in the sheets; a language is one
@@ -75,7 +77,8 @@ const load = (code: string): Promise<File> =>
 
 /** What says a text; until the file has come it says it in English. */
 export function useSay(): Say {
-  const { language } = useSettings();
+  const language = useLanguage();
+  const unit = useDegrees();
   const file = useQuery({
     queryKey: ["language", language],
     queryFn: () => load(language),
@@ -83,7 +86,13 @@ export function useSay(): Say {
     staleTime: Number.POSITIVE_INFINITY,
   });
   const texts = (language !== "en" && file.data?.texts) || {};
-  return (english, ...parts) => filled(translate(texts, english), parts);
+  return (english, ...parts) =>
+    textIn(unit, filled(translate(texts, english), parts), filled(english, parts));
+}
+
+/** What the site's thermometers show. */
+export function useDegrees(): Degrees {
+  return useSite().data?.ways.temperatures === "°F" ? "°F" : "°C";
 }
 
 export function useLanguages() {
@@ -116,6 +125,8 @@ export const REFUSALS: Record<string, string> = {
   START_CONTACT: "Start the wet contact when the last surface is wet.",
   KEEP_WET: "Keep it wet for another {0}.",
   OUT_OF_RANGE: "“{0}” is outside its range; set it and check again.",
+  TOO_CLOSE:
+    "“{0}” is too close to call with this gauge; set it further inside, or read it with a finer one.",
   NOT_CHECKED: "Not yet checked: {0}.",
   NOT_CONFIRMED: "Not yet confirmed: {0}.",
   NO_ASK: "Step {0} does not ask for that.",

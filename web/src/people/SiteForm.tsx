@@ -1,9 +1,10 @@
-import { NumberInput, TextInput } from "@mantine/core";
+import { Checkbox, NativeSelect, NumberInput, TextInput } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { Sign } from "../app/Sign";
+import { useLanguages } from "../floor/texts";
 
 type Quantity = Schemas["Quantity"];
 type Head = {
@@ -11,6 +12,26 @@ type Head = {
   town: string;
   zone: string;
   mains: { temperature: Quantity; hardness: Quantity; ph: Quantity };
+  ways?: Ways;
+};
+type Ways = {
+  regime: string;
+  rinseAfterSanitizer: boolean;
+  assembledFirst: boolean;
+  language: string;
+  temperatures: string;
+  secondPersonFrom: string;
+  keepYears: number;
+};
+
+const COMMON: Ways = {
+  regime: "retail",
+  rinseAfterSanitizer: false,
+  assembledFirst: false,
+  language: "en",
+  temperatures: "°C",
+  secondPersonFrom: "end-of-shift",
+  keepYears: 2,
 };
 
 /** The site and the water that comes from its tap; other water shows what it does before it is signed. */
@@ -30,7 +51,9 @@ function Fields({ head }: { head: Head }) {
   const [now, setNow] = useState(head);
   const [signing, setSigning] = useState(false);
   const { name, town, zone, mains } = now;
-  const document = JSON.stringify({ name, town, zone, mains });
+  const ways = now.ways ?? COMMON;
+  const document = JSON.stringify({ name, town, zone, mains, ways });
+  const languages = useLanguages();
   const changed = JSON.stringify(now) !== JSON.stringify(head);
   const effect = useQuery({
     queryKey: ["site-effect", document],
@@ -42,7 +65,7 @@ function Fields({ head }: { head: Head }) {
     mutationFn: (pin: string) => unwrap(api.PUT("/api/site", { body: { document, pin } })),
     onSuccess: () => {
       setSigning(false);
-      for (const key of ["site-file", "supply-changes", "procedures", "site"]) {
+      for (const key of ["site-file", "supply-changes", "procedures", "site", "board"]) {
         queries.invalidateQueries({ queryKey: [key] });
       }
     },
@@ -52,9 +75,10 @@ function Fields({ head }: { head: Head }) {
   const water = (key: keyof Head["mains"], v: number | string) =>
     typeof v === "number" &&
     setNow((n) => ({ ...n, mains: { ...n.mains, [key]: { ...n.mains[key], value: v } } }));
+  const way = (change: Partial<Ways>) => setNow({ ...now, ways: { ...ways, ...change } });
   return (
     <section aria-label="Site">
-      <h2>The site and its water</h2>
+      <h2>The site, its water and its ways</h2>
       <div className="site-form">
         <TextInput
           label="Name"
@@ -92,6 +116,61 @@ function Fields({ head }: { head: Head }) {
           error={error("/mains/ph")}
           onChange={(v) => water("ph", v)}
         />
+        <NativeSelect
+          label="New machines stand in a"
+          data={[
+            { value: "retail", label: "retail kitchen" },
+            { value: "plant", label: "plant" },
+            { value: "farm", label: "farm packing" },
+          ]}
+          value={ways.regime}
+          onChange={(e) => way({ regime: e.currentTarget.value })}
+        />
+        <NativeSelect
+          label="Thermometers show"
+          data={["°C", "°F"]}
+          value={ways.temperatures}
+          onChange={(e) => way({ temperatures: e.currentTarget.value })}
+        />
+        <NativeSelect
+          label="Language of the tablets"
+          data={[
+            { value: "en", label: "English" },
+            ...(languages.data ?? []).map((l) => ({ value: l.code, label: l.name })),
+          ]}
+          value={ways.language}
+          onChange={(e) => way({ language: e.currentTarget.value })}
+        />
+        <NativeSelect
+          label="Somebody else releases, from"
+          data={[
+            { value: "end-of-shift", label: "end of shift on" },
+            { value: "per-meal", label: "every meal period on" },
+            { value: "four-hours", label: "every 4 hours on" },
+            { value: "per-use", label: "every use on" },
+          ]}
+          value={ways.secondPersonFrom}
+          onChange={(e) => way({ secondPersonFrom: e.currentTarget.value })}
+        />
+        <NumberInput
+          label="Records are kept, years (2 to 30)"
+          value={ways.keepYears}
+          error={error("/ways/keepYears")}
+          onChange={(v) => typeof v === "number" && way({ keepYears: v })}
+        />
+        <fieldset className="schools">
+          <legend>New drafts</legend>
+          <Checkbox
+            label="Assembled clean, then sanitized by filling"
+            checked={ways.assembledFirst}
+            onChange={(e) => way({ assembledFirst: e.currentTarget.checked })}
+          />
+          <Checkbox
+            label="Rinsed with drinking water after the sanitizer"
+            checked={ways.rinseAfterSanitizer}
+            onChange={(e) => way({ rinseAfterSanitizer: e.currentTarget.checked })}
+          />
+        </fieldset>
         <button className="btn" type="button" disabled={!changed} onClick={() => setSigning(true)}>
           Sign and save…
         </button>

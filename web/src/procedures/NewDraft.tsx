@@ -3,6 +3,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { useSite } from "../app/session";
 import { KINDS } from "./kinds";
 
 type Props = { onClose: () => void; onMade: (made: Schemas["Made"]) => void };
@@ -12,8 +13,13 @@ export function NewDraft({ onClose, onMade }: Props) {
   const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
   const [machine, setMachine] = useState("");
   const [kind, setKind] = useState("daily");
-  const [assembledFirst, setAssembledFirst] = useState(false);
-  const [rinseAfterSanitizer, setRinse] = useState(false);
+  const ways = useSite().data?.ways;
+  const [asked, ask] = useState<{ assembledFirst?: boolean; rinseAfterSanitizer?: boolean }>({});
+  const { assembledFirst, rinseAfterSanitizer } = {
+    assembledFirst: ways?.assembledFirst ?? false,
+    rinseAfterSanitizer: ways?.rinseAfterSanitizer ?? false,
+    ...asked,
+  };
   const chosen = machine || machines.data?.[0]?.code || "";
   const make = useMutation({
     mutationFn: () =>
@@ -46,12 +52,12 @@ export function NewDraft({ onClose, onMade }: Props) {
       <Checkbox
         label="Assembled clean, then sanitized in place by filling, and chased out"
         checked={assembledFirst}
-        onChange={(e) => setAssembledFirst(e.currentTarget.checked)}
+        onChange={(e) => ask({ ...asked, assembledFirst: e.currentTarget.checked })}
       />
       <Checkbox
         label="Rinse with drinking water after the sanitizer"
         checked={rinseAfterSanitizer}
-        onChange={(e) => setRinse(e.currentTarget.checked)}
+        onChange={(e) => ask({ ...asked, rinseAfterSanitizer: e.currentTarget.checked })}
       />
       {make.isError && (
         <div className="note stop" role="alert">

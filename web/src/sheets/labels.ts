@@ -66,6 +66,7 @@ export const LABELS: Record<string, [string, string?]> = {
   least: ["At least"],
   most: ["At most"],
   unit: ["Unit"],
+  tolerance: ["The gauge may be off by"],
   fitted: ["Fitted"],
   surfaces: ["Surfaces it wets"],
   volume: ["Volume"],

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import orthopur.Nullable;
+import orthopur.quantity.Show;
 
 /**
  * Checks a sheet before any procedure is run against it: ids that stand twice or name nothing,
@@ -103,6 +104,19 @@ public final class SheetCheck {
             }
         }
         for (int c = 0; c < sheet.checks().size(); c++) {
+            Check check = sheet.checks().get(c);
+            if (check.tolerance() != null
+                    && check.least() != null
+                    && check.most() != null
+                    && check.most() - check.least() < 2 * check.tolerance()) {
+                say(
+                        "/checks/" + c + "/tolerance",
+                        "A gauge that may be off by %s cannot show that it is between %s and %s: no reading would do."
+                                .formatted(
+                                        Show.number(check.tolerance()),
+                                        Show.number(check.least()),
+                                        Show.number(check.most())));
+            }
             if (!parts.containsKey(sheet.checks().get(c).part())) {
                 say(
                         "/checks/" + c + "/part",

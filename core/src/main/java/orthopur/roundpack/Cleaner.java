@@ -147,8 +147,8 @@ public final class Cleaner {
             }
         }
         for (CheckPlan c : step.checks()) {
-            if (!Boolean.TRUE.equals(
-                    s.checks().getOrDefault(step.id(), java.util.Map.of()).get(c.id()))) {
+            if (s.checks().getOrDefault(step.id(), java.util.Map.of()).get(c.id())
+                    != ReadingJudge.Outcome.IN) {
                 Double middle =
                         c.least() == null || c.most() == null
                                 ? null

@@ -44,8 +44,14 @@ public final class PackCompiler {
     private final Context context;
     private final List<String> phases;
     private final Asks asks;
+    private final List<Instrument> instruments;
 
-    private PackCompiler(Procedure procedure, MachineSheet sheet, Context context) {
+    private PackCompiler(
+            Procedure procedure,
+            MachineSheet sheet,
+            Context context,
+            List<Instrument> instruments) {
+        this.instruments = instruments;
         this.procedure = procedure;
         this.sheet = new SheetIndex(sheet);
         this.context = context;
@@ -65,7 +71,7 @@ public final class PackCompiler {
         Procedure procedure =
                 written.withSteps(
                         written.steps().stream().filter(s -> fitted.holds(s.when())).toList());
-        PackCompiler c = new PackCompiler(procedure, sheet, context);
+        PackCompiler c = new PackCompiler(procedure, sheet, context, instruments);
         List<PackStep> steps = new ArrayList<>();
         for (int i = 0; i < procedure.steps().size(); i++) {
             steps.add(c.step(i));
@@ -334,7 +340,8 @@ public final class PackCompiler {
                                     "Temperature of " + energyNames(c),
                                     -20.0,
                                     c.below().celsius(),
-                                    "°C"));
+                                    "°C",
+                                    worstThermometer()));
             case Action.Rinse r when r.endPoint() == Action.EndPoint.TAP_PH ->
                     List.of(likeTap(context.tapPh()));
             default -> List.of();
@@ -344,11 +351,20 @@ public final class PackCompiler {
     /** Against the pH of the mains; where that was never measured, against the tap beside it. */
     private CheckPlan likeTap(@Nullable Ph tap) {
         if (tap == null) {
-            return new CheckPlan("ph", "pH of what runs off is that of the tap", null, null, null);
+            return new CheckPlan(
+                    "ph", "pH of what runs off is that of the tap", null, null, null, null);
         }
         double near = context.book().figure("rinse.ph.from-tap").value();
         return new CheckPlan(
-                "ph", "pH of what runs off", tap.value() - near, tap.value() + near, "pH");
+                "ph", "pH of what runs off", tap.value() - near, tap.value() + near, "pH", null);
+    }
+
+    /** Nobody says which thermometer is taken, so the least good one of the site counts. */
+    private @Nullable Double worstThermometer() {
+        return instruments.stream()
+                .map(Instrument::temperatureTolerance)
+                .max(Double::compare)
+                .orElse(null);
     }
 
     private String energyNames(Action.CoolDown c) {
@@ -358,7 +374,15 @@ public final class PackCompiler {
     private List<CheckPlan> ofSheet(List<String> made) {
         return sheet.sheet().checks().stream()
                 .filter(c -> made.contains(c.id()))
-                .map(c -> new CheckPlan(c.id(), c.name(), c.least(), c.most(), c.unit()))
+                .map(
+                        c ->
+                                new CheckPlan(
+                                        c.id(),
+                                        c.name(),
+                                        c.least(),
+                                        c.most(),
+                                        c.unit(),
+                                        c.tolerance()))
                 .toList();
     }
 

@@ -15,6 +15,7 @@ import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
+import orthopur.roundpack.ReadingJudge.Outcome;
 import orthopur.roundpack.Refused.Why;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
@@ -38,7 +39,7 @@ public final class Progress {
     private final Set<String> off = new LinkedHashSet<>();
     private final Map<String, Long> timers = new LinkedHashMap<>();
     private final Map<String, ReadingState> readings = new TreeMap<>();
-    private final Map<String, Map<String, Boolean>> checks = new TreeMap<>();
+    private final Map<String, Map<String, Outcome>> checks = new TreeMap<>();
     private final Map<String, Set<String>> confirmed = new TreeMap<>();
     private final List<Lock> locks = new ArrayList<>();
     private final List<TroubleState> troubles = new ArrayList<>();
@@ -108,7 +109,7 @@ public final class Progress {
             List<String> off,
             Map<String, Long> timers,
             Map<String, ReadingState> readings,
-            Map<String, Map<String, Boolean>> checks,
+            Map<String, Map<String, Outcome>> checks,
             Map<String, List<String>> confirmed,
             List<Lock> locks,
             List<TroubleState> troubles,
@@ -122,7 +123,7 @@ public final class Progress {
     /** A copy of how far it is. */
     public State state() {
         PackStep current = current();
-        Map<String, Map<String, Boolean>> made = new TreeMap<>();
+        Map<String, Map<String, Outcome>> made = new TreeMap<>();
         checks.forEach((step, own) -> made.put(step, new TreeMap<>(own)));
         return new State(
                 current == null ? null : current.id(),
@@ -528,7 +529,7 @@ public final class Progress {
         if (plan.ranged() && (value == null || !Double.isFinite(value))) {
             throw new Refused(Why.NEEDS_VALUE, plan.name(), plan.unit() == null ? "" : plan.unit());
         }
-        checks.computeIfAbsent(step.id(), k -> new HashMap<>()).put(plan.id(), plan.in(value));
+        checks.computeIfAbsent(step.id(), k -> new HashMap<>()).put(plan.id(), plan.judge(value));
     }
 
     private void finish(PackStep step, long at) {
@@ -584,11 +585,15 @@ public final class Progress {
     }
 
     private void checked(PackStep step) {
-        Map<String, Boolean> made = checks.getOrDefault(step.id(), Map.of());
+        Map<String, Outcome> made = checks.getOrDefault(step.id(), Map.of());
         for (CheckPlan c : step.checks()) {
-            if (!Boolean.TRUE.equals(made.get(c.id()))) {
+            Outcome o = made.get(c.id());
+            if (o != Outcome.IN) {
                 throw new Refused(
-                        made.containsKey(c.id()) ? Why.OUT_OF_RANGE : Why.NOT_CHECKED, c.name());
+                        o == null
+                                ? Why.NOT_CHECKED
+                                : o == Outcome.OUT ? Why.OUT_OF_RANGE : Why.TOO_CLOSE,
+                        c.name());
             }
         }
     }

@@ -34,6 +34,8 @@ public final class Refused extends IllegalArgumentException {
         START_CONTACT("Start the wet contact when the last surface is wet."),
         KEEP_WET("Keep it wet for another %s."),
         OUT_OF_RANGE("\"%s\" is outside its range; set it and check again."),
+        TOO_CLOSE(
+                "\"%s\" is too close to call with this gauge; set it further inside, or read it with a finer one."),
         NOT_CHECKED("Not yet checked: %s."),
         NOT_CONFIRMED("Not yet confirmed: %s."),
         NO_ASK("Step %s does not ask for %s."),

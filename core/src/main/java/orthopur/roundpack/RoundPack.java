@@ -184,24 +184,42 @@ public record RoundPack(
      */
     public record Timer(String name, long seconds, boolean contact) {}
 
-    /** A check with its range; without one it is looked at and confirmed. */
+    /**
+     * A check with its range; without one it is looked at and confirmed.
+     *
+     * @param tolerance how far the gauge may be off, in the check's unit; null for exact, as a
+     *     count
+     */
     public record CheckPlan(
             String id,
             String name,
             @Nullable Double least,
             @Nullable Double most,
-            @Nullable String unit) {
+            @Nullable String unit,
+            @Nullable Double tolerance) {
         /** Whether it is measured against a range rather than looked at. */
         public boolean ranged() {
             return least != null && most != null;
         }
 
-        /** Whether a value is in range, both ends included; without a range looking is enough. */
-        public boolean in(@Nullable Double value) {
+        /**
+         * Whether all that a value can mean is in range, both ends included; without a range
+         * looking is enough.
+         */
+        public ReadingJudge.Outcome judge(@Nullable Double value) {
             if (least == null || most == null) {
-                return true;
+                return ReadingJudge.Outcome.IN;
             }
-            return value != null && value >= least && value <= most;
+            if (value == null) {
+                return ReadingJudge.Outcome.OUT;
+            }
+            double off = tolerance == null ? 0 : tolerance;
+            if (value - off >= least && value + off <= most) {
+                return ReadingJudge.Outcome.IN;
+            }
+            return value + off < least || value - off > most
+                    ? ReadingJudge.Outcome.OUT
+                    : ReadingJudge.Outcome.CANNOT_TELL;
         }
     }
 

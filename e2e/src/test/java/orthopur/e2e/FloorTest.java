@@ -120,7 +120,7 @@ class FloorTest {
     /** In Spanish: a part fails, and only it and what it touched is done again. */
     @Test
     void aFailedPartIsDoneAgainInSpanish() {
-        signIn("Pell Okonjo", "quillmere-pell");
+        signIn("Tobiah Renn", "quillmere-tobiah");
         begin("Band saw, every night");
         b.button(Pattern.compile("Aa")).click();
         b.button("Español").click();

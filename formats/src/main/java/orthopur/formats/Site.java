@@ -8,7 +8,9 @@ import java.util.Locale;
 import java.util.Set;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.machine.Frequency;
 import orthopur.machine.Problem;
+import orthopur.machine.Regime;
 import orthopur.machine.Vessel;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Ph;
@@ -24,7 +26,41 @@ public record Site(
         String zone,
         Mains mains,
         List<Instrument> instruments,
-        @Nullable List<Vessel> vessels) {
+        @Nullable List<Vessel> vessels,
+        @Nullable Ways ways) {
+
+    /** As the site has said, or as a site that has said nothing. */
+    public Ways habits() {
+        return ways == null ? Ways.COMMON : ways;
+    }
+
+    /**
+     * How this site does things where practitioners differ and the rules leave the choice.
+     *
+     * @param regime of a new machine's sheet
+     * @param rinseAfterSanitizer,assembledFirst the schools that a new draft follows
+     * @param language of a tablet on which nobody has chosen another
+     * @param temperatures the unit of the site's thermometers, {@code °C} or {@code °F}
+     * @param secondPersonFrom the lightest kind of round that somebody else has to release; a site
+     *     may ask for it earlier than at end of shift, not later (R2)
+     * @param keepYears for how many years records are kept, from 2 (R5)
+     */
+    public record Ways(
+            Regime regime,
+            boolean rinseAfterSanitizer,
+            boolean assembledFirst,
+            String language,
+            String temperatures,
+            Frequency secondPersonFrom,
+            int keepYears) {
+        static final Ways COMMON =
+                new Ways(Regime.RETAIL, false, false, "en", "°C", Frequency.END_OF_SHIFT, 2);
+
+        /** Whether somebody else than the one who cleaned has to release such a round (R2). */
+        public boolean secondPerson(@Nullable Frequency kind) {
+            return kind == null || kind == Frequency.EVENT || kind.compareTo(secondPersonFrom) >= 0;
+        }
+    }
 
     /** What every verdict on this site depends on beside sheet and procedure. */
     public Context context(RuleBook book, List<Chemical> chemicals) {
@@ -59,7 +95,7 @@ public record Site(
     }
 
     /**
-     * The same site with another name, town, time zone or mains.
+     * The same site with another name, town, time zone, mains or other ways.
      *
      * @param head a JSON object of what is another
      * @throws FormatError with every error by pointer
@@ -67,7 +103,7 @@ public record Site(
     public Site withHead(String head) {
         ObjectNode tree = (ObjectNode) Json.tree(Json.write(this));
         com.fasterxml.jackson.databind.JsonNode other = Json.tree(head);
-        for (String field : List.of("name", "town", "zone", "mains")) {
+        for (String field : List.of("name", "town", "zone", "mains", "ways")) {
             if (other.has(field)) {
                 tree.set(field, other.get(field));
             }

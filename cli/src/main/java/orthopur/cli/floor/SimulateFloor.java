@@ -28,7 +28,6 @@ public final class SimulateFloor {
     private static final String[][] CREW = {
         {"Maren Oyelaran", "quillmere-maren"},
         {"Tobiah Renn", "quillmere-tobiah"},
-        {"Pell Okonjo", "quillmere-pell"},
         {"Ilse Varga", "quillmere-ilse"}
     };
 

@@ -322,7 +322,7 @@ public class Rounds {
         if (!person.role().releases()) {
             throw Said.forbidden("Only quality and supervisors release.");
         }
-        if (!SecondPerson.needed(l.pack().kind())) {
+        if (!sheets.surroundings().site().habits().secondPerson(l.pack().kind())) {
             return;
         }
         for (String who : log.workers(l.round().getId())) {

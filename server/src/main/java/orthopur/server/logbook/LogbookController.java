@@ -158,6 +158,12 @@ class LogbookController {
                 report.entries().stream()
                         .map(e -> time.format(Instant.ofEpochMilli(e.at())))
                         .toList());
+        on.put(
+                "keptUntil",
+                Instant.ofEpochMilli(closed == null ? report.row().startedAt() : closed)
+                        .atZone(ZoneId.of(site.zone()))
+                        .toLocalDate()
+                        .plusYears(site.habits().keepYears()));
         on.put("printed", time.format(Instant.ofEpochMilli(rounds.now())));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)

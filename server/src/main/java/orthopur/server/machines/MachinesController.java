@@ -156,7 +156,8 @@ class MachinesController {
         return new SurfaceView(s.id(), s.name(), s.zone(), s.end().shown());
     }
 
-    record SiteView(String name, String town, String zone, List<VesselView> vessels) {}
+    record SiteView(
+            String name, String town, String zone, List<VesselView> vessels, Site.Ways ways) {}
 
     record VesselView(String name, String kind, String brim) {}
 
@@ -171,6 +172,7 @@ class MachinesController {
                         ? List.of()
                         : s.vessels().stream()
                                 .map(v -> new VesselView(v.name(), v.kind(), v.brim().shown()))
-                                .toList());
+                                .toList(),
+                s.habits());
     }
 }

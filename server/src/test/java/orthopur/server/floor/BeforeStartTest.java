@@ -86,7 +86,10 @@ class BeforeStartTest {
         Answer left = ilse.put_(path, "{\"role\":\"CREW\",\"left\":false,\"signature\":\"4711\"}");
         assertEquals("[\"QK-OV1\"]", left.body().get("trainedOn").toString(), "absent stays");
         assertTrue(
-                ilse.read("/api/supplies/changes").body().toString().contains("person Pell Okonjo"));
+                ilse.read("/api/supplies/changes")
+                        .body()
+                        .toString()
+                        .contains("person Pell Okonjo"));
     }
 
     @Test

@@ -1,0 +1,56 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { api, type Schemas, unwrap } from "../api/client";
+import type { Say } from "./texts";
+
+type Meter = Schemas["MeterView"];
+type Props = { fits: (m: Meter) => boolean; near: number; say: Say; onRead: (value: number) => void };
+
+/** Takes a value from a meter of the site instead of typing it. The ones that ship are simulated and say so. */
+export function FromMeter({ fits, near, say, onRead }: Props) {
+  const all = useQuery({ queryKey: ["instruments"], queryFn: () => unwrap(api.GET("/api/instruments")) });
+  const read = useMutation({
+    mutationFn: (id: string) =>
+      unwrap(api.POST("/api/instruments/{id}/readings", { params: { path: { id }, query: { near } } })),
+    onSuccess: (r) => {
+      if (r.value !== undefined) {
+        onRead(r.value);
+      }
+    },
+  });
+  const meters = (all.data ?? []).filter(fits);
+  if (meters.length === 0) {
+    return null;
+  }
+  return (
+    <div className="from-meter">
+      {meters.map((m) => (
+        <button
+          key={m.id}
+          className="floor-btn"
+          type="button"
+          disabled={read.isPending}
+          onClick={() => read.mutate(m.id)}
+        >
+          {say("Read {0} (simulated)", say(m.name))}
+          {m.due && ` – ${say("calibration overdue")}`}
+        </button>
+      ))}
+      <p aria-live="polite">
+        {read.isError
+          ? say("The meter cannot be reached now: type what it shows.")
+          : read.data && read.data.value === undefined
+            ? say("It shows nothing that can be read: try another, or type what it shows.")
+            : ""}
+      </p>
+    </div>
+  );
+}
+
+/** Which meter measures in a unit. */
+export const METER_OF: Record<string, Meter["kind"]> = {
+  "°C": "THERMOMETER",
+  pH: "PH_PEN",
+  "L/min": "FLOW",
+  bar: "PRESSURE",
+  "mS/cm": "CONDUCTIVITY",
+};
