@@ -1,12 +1,18 @@
 import { useState } from "react";
+import { useLanguages } from "../floor/texts";
 import { Dialog } from "./Dialog";
+import { useSite } from "./session";
 
-type Props = { prints: [string, string][] };
+type Props = { prints: [string, string][]; languages?: boolean };
 
 /** What can be printed, in the size of paper that is in the printer. */
-export function PrintMenu({ prints }: Props) {
+export function PrintMenu({ prints, languages }: Props) {
   const [open, setOpen] = useState(false);
   const [paper, setPaper] = useState("A4");
+  const known = useLanguages().data ?? [];
+  const site = useSite().data?.ways.language;
+  const [picked, pick] = useState<string | null>(null);
+  const other = languages ? (picked ?? (site === "en" ? "" : (site ?? ""))) : "";
   return (
     <>
       <button type="button" className="btn" onClick={() => setOpen(true)}>
@@ -22,10 +28,26 @@ export function PrintMenu({ prints }: Props) {
               </label>
             ))}
           </fieldset>
+          {languages && known.length > 0 && (
+            <fieldset className="paper">
+              <legend>Second language on the step cards</legend>
+              {[{ code: "", name: "none" }, ...known].map((l) => (
+                <label key={l.code}>
+                  <input type="radio" name="with" checked={other === l.code} onChange={() => pick(l.code)} />{" "}
+                  {l.name}
+                </label>
+              ))}
+            </fieldset>
+          )}
           <ul className="prints">
             {prints.map(([name, path]) => (
               <li key={path}>
-                <a className="btn" href={`${path}?paper=${paper}`} target="_blank" rel="noreferrer">
+                <a
+                  className="btn"
+                  href={`${path}?paper=${paper}${other && `&with=${other}`}`}
+                  target="_blank"
+                  rel="noreferrer"
+                >
                   {name}
                 </a>
               </li>

@@ -43,7 +43,7 @@ export type Round = {
   at: number;
   kept: number;
   keptOfOthers: string[];
-  lost: "no signal" | "signed out" | null;
+  lost: "no signal" | "signed out" | "the server cannot write" | null;
   refusal: string | null;
   setRefusal: (text: string | null) => void;
   /** Takes an entry in here and now; false when it does not fit, and then the refusal says why. */
@@ -84,7 +84,8 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
       });
       setLost(null);
     } catch (e) {
-      setLost(e instanceof ApiProblem && e.status === 401 ? "signed out" : "no signal");
+      const status = e instanceof ApiProblem ? e.status : 0;
+      setLost(status === 401 ? "signed out" : status === 503 ? "the server cannot write" : "no signal");
     }
   }, [round, take, who]);
 

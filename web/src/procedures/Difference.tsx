@@ -2,15 +2,50 @@ import type { Schemas } from "../api/client";
 
 type Difference = Schemas["Difference"];
 
+type Totals = Schemas["Totals"];
+
+/** An amount of a product as it is measured out. */
+const amount = (litres: number) =>
+  litres < 1 ? `${(litres * 1000).toPrecision(3).replace(/\.0+$/, "")} mL` : `${litres.toFixed(2)} L`;
+
+const liters = (v: number | undefined) => (v === undefined ? "not stated" : `${Math.round(v)} L`);
+
+const used = (u: Schemas["Used"] | undefined) =>
+  !u
+    ? "none"
+    : u.unsaid === 0
+      ? amount(u.litres)
+      : u.litres > 0
+        ? `more than ${amount(u.litres)}`
+        : "not stated";
+
+/** What the products cost; more where a step does not say how much it takes. */
+export function cost(t: Totals): string {
+  const sum = t.chemicals.reduce((s, u) => s + u.cost, 0).toFixed(2);
+  return t.chemicals.some((u) => u.unsaid > 0) ? `more than ${sum}` : sum;
+}
+
 const ROWS: [string, (s: Schemas["Sums"]) => string][] = [
   ["Stops", (s) => String(s.stops)],
   ["Fixes", (s) => String(s.fixes)],
   ["Reached", (s) => `${s.reached} of ${s.due}`],
-  ["Hands-on", (s) => `${Math.round(s.handsOnMinutes)} min`],
-  ["Ready after", (s) => `${Math.round(s.elapsedMinutes)} min`],
-  ["Waiting", (s) => `${Math.round(s.waitingMinutes)} min`],
-  ["Water", (s) => (s.waterLitres === undefined ? "not stated" : `${Math.round(s.waterLitres)} L`)],
+  ["Hands-on", (s) => `${Math.round(s.totals.handsOnMinutes)} min`],
+  ["Ready after", (s) => `${Math.round(s.totals.elapsedMinutes)} min`],
+  ["Waiting", (s) => `${Math.round(s.totals.waitingMinutes)} min`],
+  ["People at once", (s) => String(s.totals.people)],
+  ["Water", (s) => liters(s.totals.waterLitres)],
+  ["of it warm", (s) => liters(s.totals.waterLitres === undefined ? undefined : (s.totals.warmLitres ?? 0))],
+  ["Products cost", (s) => cost(s.totals)],
 ];
+
+/** A line for each product that either of them uses. */
+function products(d: Difference): typeof ROWS {
+  const all = [...d.before.totals.chemicals, ...d.now.totals.chemicals];
+  return [...new Map(all.map((u) => [u.chemical, u.name]))].map(([id, name]) => [
+    name,
+    (s) => used(s.totals.chemicals.find((u) => u.chemical === id)),
+  ]);
+}
 
 /** What both come to, side by side; what is not the same stands bold. */
 export function SideBySide({ d, before, now }: { d: Difference; before: string; now: string }) {
@@ -24,7 +59,7 @@ export function SideBySide({ d, before, now }: { d: Difference; before: string; 
         </tr>
       </thead>
       <tbody>
-        {ROWS.map(([name, shown]) => {
+        {[...ROWS, ...products(d)].map(([name, shown]) => {
           const same = shown(d.before) === shown(d.now);
           return (
             <tr key={name} className={same ? undefined : "differs"}>

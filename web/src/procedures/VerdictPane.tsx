@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
+import { cost } from "./Difference";
 import type { Edit, Step } from "./draft";
 import { editLine, type Names } from "./words";
 
@@ -58,6 +59,10 @@ export function VerdictPane(p: Props) {
         {v.totals.waterLitres !== undefined && (
           <Count name="Water" value={`${Math.round(v.totals.waterLitres)} L`} />
         )}
+        {v.totals.warmLitres !== undefined && (
+          <Count name="Of it warm" value={`${Math.round(v.totals.warmLitres)} L`} />
+        )}
+        {v.totals.chemicals.length > 0 && <Count name="Products cost" value={cost(v.totals)} />}
       </dl>
       {v.configurations.length > 1 && (
         <section className="options" aria-label="By how the machine is fitted">

@@ -513,6 +513,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         </p>
         <span className="grow" />
         <PrintMenu
+          languages
           prints={[
             ["Step cards, one a page", `${paper}/cards.pdf`],
             ["Wall sheet", `${paper}/wall.pdf`],

@@ -49,13 +49,28 @@ public record Run(
      * @param elapsedMinutes from the first step to the last, waiting included
      * @param handsOnMinutes planned work, counted once per person
      * @param waitingMinutes how long the crew stands and waits for a soak or for drying
-     * @param waterLitres where a step states it
+     * @param people most at one step
+     * @param waterLitres where a step states it; null when none does
+     * @param warmLitres of these, what is stated warmer than the machine's room
+     * @param chemicals products in the order in which they are first used
      */
     public record Totals(
             double elapsedMinutes,
             double handsOnMinutes,
             double waitingMinutes,
-            @Nullable Double waterLitres) {}
+            int people,
+            @Nullable Double waterLitres,
+            @Nullable Double warmLitres,
+            List<Used> chemicals) {}
+
+    /**
+     * How much of a product is used.
+     *
+     * @param litres of the product as it is bought, as far as steps say it
+     * @param cost of that, in the site's currency
+     * @param unsaid steps that use it without a strength and a volume
+     */
+    public record Used(String chemical, String name, double litres, double cost, int unsaid) {}
 
     /** The same run with other findings, for instance those of all configurations. */
     public Run withFindings(List<Finding> others) {

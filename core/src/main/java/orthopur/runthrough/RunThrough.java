@@ -1,6 +1,5 @@
 package orthopur.runthrough;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -262,7 +261,7 @@ public final class RunThrough {
                 List.copyOf(effects),
                 List.of(night.facts),
                 new Run.Coverage(reached, due),
-                totals());
+                NightTotals.of(procedure, sheet.sheet(), context));
     }
 
     private void step(Moment m) {
@@ -553,7 +552,9 @@ public final class RunThrough {
             return a.below().compareTo(limit) <= 0;
         }
         Double needed = Heats.minutesTo(sheet, energy, limit);
-        return needed != null && a.standing() != null && minutes(a.standing()) >= needed;
+        return needed != null
+                && a.standing() != null
+                && NightTotals.minutes(a.standing()) >= needed;
     }
 
     private void run(int e, int at) {
@@ -680,46 +681,5 @@ public final class RunThrough {
                 || action instanceof Action.Install
                 || action instanceof Action.Shift
                 || action instanceof Action.Return;
-    }
-
-    /** One crew in order; soaks and drying run on, collecting and assembling wait for them. */
-    private Run.Totals totals() {
-        double clock = 0;
-        double hands = 0;
-        double waited = 0;
-        double soakReady = 0;
-        double dryReady = 0;
-        double water = 0;
-        boolean waterStated = false;
-        for (Step s : procedure.steps()) {
-            if (!context.configuration().holds(s.when())) {
-                continue;
-            }
-            Action a = s.action();
-            double ready =
-                    a instanceof Action.Collect
-                            ? soakReady
-                            : a instanceof Action.Install ? dryReady : 0;
-            waited += Math.max(0, ready - clock);
-            clock = Math.max(clock, ready) + s.minutes();
-            hands += s.minutes() * s.people();
-            if (a instanceof Action.Soak soak) {
-                soakReady = Math.max(soakReady, clock + minutes(soak.dwell()));
-            }
-            if (a instanceof Action.Dry dry) {
-                dryReady = Math.max(dryReady, clock + minutes(dry.time()));
-            }
-            Solution liquid = a.solution();
-            if (liquid != null && liquid.volume() != null) {
-                water += liquid.volume().litres();
-                waterStated = true;
-            }
-        }
-        double end = Math.max(clock, Math.max(soakReady, dryReady));
-        return new Run.Totals(end, hands, waited, waterStated ? water : null);
-    }
-
-    private static double minutes(@Nullable Duration d) {
-        return d == null ? 0 : d.toMillis() / 60_000.0;
     }
 }

@@ -8,7 +8,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
+import orthopur.quantity.Share;
+import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
 import orthopur.testbench.Bench;
 
 /** Time and water of a night: soaks run on beside other work, collecting waits for them. */
@@ -58,5 +62,47 @@ class TotalsTest {
                 40,
                 totals(step("z", Bench.sanitize(100, 18, 7, Duration.ofSeconds(60)), 1, 1))
                         .waterLitres());
+    }
+
+    /** 40 L at 100 mg/L from 12.5 % w/w, 1.17 kg/L: 40 × 100 / 146 250 L = 27.35 mL. */
+    @Test
+    void aProductIsSummedAsItIsBought() {
+        Run.Totals t = totals(step("z", Bench.sanitize(100, 18, 7, Duration.ofSeconds(60)), 1, 1));
+        assertEquals(1, t.chemicals().size());
+        Run.Used used = t.chemicals().getFirst();
+        assertEquals(0.02735, used.litres(), 0.00001);
+        assertEquals(0, used.unsaid());
+        assertEquals(
+                used.litres() * Bench.CONTEXT.chemical(used.chemical()).pricePerLitre(),
+                used.cost(),
+                1e-9);
+    }
+
+    @Test
+    void aVesselThatStandsThereIsFilledOnce() {
+        Solution sink = new Solution("soap", new Share(2), hot(50), null, new Volume(30), "s1");
+        Solution fresh = new Solution("soap", new Share(3), hot(50), null, new Volume(30), "s1");
+        Run.Totals t =
+                totals(
+                        step("a", new Action.Wash(List.of("drum"), sink, null), 1, 1),
+                        step("b", new Action.Wash(List.of("seal"), sink, null), 1, 1),
+                        step("c", new Action.Wash(List.of("seal"), fresh, null), 1, 1));
+        assertEquals(60, t.waterLitres());
+        assertEquals(60, t.warmLitres());
+        assertEquals(0.6 + 0.9, t.chemicals().getFirst().litres(), 1e-9);
+    }
+
+    @Test
+    void whatIsNotSaidIsCountedAsUnsaidAndNotAsNone() {
+        Solution some = new Solution("soap", new Share(2), hot(15), null, null);
+        Run.Totals t = totals(step("a", new Action.Wash(List.of("drum"), some, null), 1, 3));
+        assertEquals(1, t.chemicals().getFirst().unsaid());
+        assertEquals(0, t.chemicals().getFirst().litres());
+        assertNull(t.warmLitres());
+        assertEquals(3, t.people());
+    }
+
+    private static Temperature hot(double celsius) {
+        return Temperature.ofCelsius(celsius);
     }
 }

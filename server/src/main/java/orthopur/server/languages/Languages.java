@@ -21,9 +21,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.server.platform.Said;
 
+/** The languages that ship, and those that this site has put beside its data. */
 @RestController
 @RequestMapping("/api/languages")
-class Languages {
+public class Languages {
     private static final Logger LOG = LoggerFactory.getLogger(Languages.class);
 
     private final ObjectMapper json;
@@ -56,6 +57,16 @@ class Languages {
             throw Said.notFound("There is no language \"" + code + "\" here.");
         }
         return found;
+    }
+
+    /**
+     * Each English text with its translation.
+     *
+     * @param code as in BCP 47; none for "en" or nothing, in which the texts are
+     * @throws Said when there is no such language
+     */
+    public Map<String, String> texts(String code) {
+        return code.isEmpty() || code.equals("en") ? Map.of() : one(code).texts();
     }
 
     /** Read each time: a file that is put into the folder is there at once. */

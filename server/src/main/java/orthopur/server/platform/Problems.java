@@ -6,13 +6,18 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.sqlite.SQLiteException;
 import orthopur.calculation.RefusedInput;
 import orthopur.drafting.DraftRefused;
 import orthopur.formats.FormatError;
@@ -25,6 +30,7 @@ import orthopur.roundpack.Written;
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Problems {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
     private static final Set<Class<?>> WHOLE =
             Set.of(int.class, Integer.class, long.class, Long.class);
 
@@ -89,6 +95,44 @@ class Problems {
                 HttpStatus.BAD_REQUEST,
                 "This cannot be read",
                 "The request is not complete JSON of the expected form, or a number in it is not a number.");
+    }
+
+    /** The database did not take it; the transaction is undone as a whole. */
+    @ExceptionHandler({
+        org.springframework.dao.DataAccessException.class,
+        org.jooq.exception.DataAccessException.class,
+        TransactionException.class
+    })
+    ProblemDetail notWritten(Exception e) {
+        Throwable first =
+                e instanceof TransactionSystemException t && t.getApplicationException() != null
+                        ? t.getApplicationException()
+                        : e;
+        String why = "";
+        for (Throwable t = first; t != null; t = t.getCause()) {
+            if (t instanceof SQLiteException s) {
+                why =
+                        // The low byte is the kind; what stands above it says where.
+                        switch (s.getResultCode().code & 0xff) {
+                            case 13 -> "The server's disk is full.";
+                            case 3, 8, 14 -> "The server's data folder cannot be written.";
+                            case 5, 6 -> "The server's data is held by another program.";
+                            default -> "The server's disk failed.";
+                        };
+            }
+        }
+        if (why.isEmpty()) {
+            LOG.error("The database refused", e);
+            return problem(
+                    HttpStatus.INTERNAL_SERVER_ERROR,
+                    "Not written",
+                    "The server could not write or read this. Nothing was changed.");
+        }
+        LOG.error("{} {}", why, first.getMessage());
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Not written",
+                why + " Nothing was changed. Tell the supervisor; what a tablet has, it keeps.");
     }
 
     private static ProblemDetail mismatched(MismatchedInputException m) {

@@ -29,6 +29,7 @@ import orthopur.machine.Surface;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
+import orthopur.server.languages.Languages;
 import orthopur.server.machines.Sheets;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
@@ -42,9 +43,12 @@ class PrintController {
     private final Sheets sheets;
     private final Procedures procedures;
     private final Paper paper;
+    private final Languages languages;
     private final Clock clock;
 
-    PrintController(Sheets sheets, Procedures procedures, Paper paper, Clock clock) {
+    PrintController(
+            Sheets sheets, Procedures procedures, Paper paper, Languages languages, Clock clock) {
+        this.languages = languages;
         this.sheets = sheets;
         this.procedures = procedures;
         this.paper = paper;
@@ -129,7 +133,31 @@ class PrintController {
             @Nullable String caution,
             String figures,
             @Nullable String option,
-            List<Shape> lit) {}
+            List<Shape> lit,
+            @Nullable Other other) {}
+
+    /**
+     * A step once more, in the crew's language.
+     *
+     * @param words null where the language file has no translation of them
+     */
+    public record Other(
+            String verb,
+            @Nullable String words,
+            @Nullable String caution,
+            @Nullable String because) {
+        static @Nullable Other of(Map<String, String> texts, Step s) {
+            if (texts.isEmpty()) {
+                return null;
+            }
+            String verb = s.action().verb();
+            return new Other(
+                    texts.getOrDefault(verb, verb),
+                    texts.get(s.words()),
+                    s.caution() == null ? null : texts.get(s.caution()),
+                    s.because() == null ? null : texts.get(s.because()));
+        }
+    }
 
     /** A shape of the outline, lit or not. */
     public record Shape(String path, boolean lit) {}
@@ -137,6 +165,7 @@ class PrintController {
     /**
      * One page of a procedure.
      *
+     * @param with code of a second language for the cards; none when empty
      * @param what cards (one step a card), wall (all steps on few pages) or whole (with verdict,
      *     approval and sources)
      */
@@ -145,7 +174,8 @@ class PrintController {
             @PathVariable String id,
             @PathVariable int version,
             @PathVariable String what,
-            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+            @RequestParam(defaultValue = "A4", name = "paper") String size,
+            @RequestParam(defaultValue = "") String with) {
         if (!Set.of("cards", "wall", "whole").contains(what)) {
             throw Said.notFound("There is no print \"" + what + "\": cards, wall or whole.");
         }
@@ -163,7 +193,8 @@ class PrintController {
         on.put("verdict", printed.verdict());
         on.put("findings", printed.verdict().findings());
         on.put("overrides", printed.overrides());
-        on.put("steps", steps(p, sheet, printed));
+        on.put("steps", steps(p, sheet, printed, languages.texts(with)));
+        on.put("with", with);
         on.put("outline", sheet.outline());
         return pdf(
                 id + "-" + version + "-" + what,
@@ -171,7 +202,10 @@ class PrintController {
     }
 
     private static List<PrintedStep> steps(
-            Procedure p, MachineSheet sheet, Procedures.Printed printed) {
+            Procedure p,
+            MachineSheet sheet,
+            Procedures.Printed printed,
+            Map<String, String> texts) {
         SheetIndex index = new SheetIndex(sheet);
         List<PrintedStep> all = new ArrayList<>();
         String before = "";
@@ -189,7 +223,8 @@ class PrintController {
                             s.caution(),
                             printed.lines().get(i),
                             s.when() == null ? null : s.when().replace("=", ": "),
-                            shapes(s, sheet.outline(), index)));
+                            shapes(s, sheet.outline(), index),
+                            Other.of(texts, s)));
             before = phase;
         }
         return all;

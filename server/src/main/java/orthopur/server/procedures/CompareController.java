@@ -17,6 +17,7 @@ import orthopur.formats.StepDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.formats.VerdictDocument.FindingDocument;
 import orthopur.formats.WhatIf;
+import orthopur.runthrough.Run;
 import orthopur.verdict.Verdict;
 
 /** Two procedures side by side: another version, or what would be with another chemical or crew. */
@@ -30,25 +31,10 @@ class CompareController {
     }
 
     /** What a verdict comes to. */
-    record Sums(
-            int stops,
-            int fixes,
-            int reached,
-            int due,
-            double handsOnMinutes,
-            double elapsedMinutes,
-            double waitingMinutes,
-            @Nullable Double waterLitres) {
+    record Sums(int stops, int fixes, int reached, int due, Run.Totals totals) {
         static Sums of(Verdict v) {
             return new Sums(
-                    v.stops(),
-                    v.fixes(),
-                    v.coverage().reached(),
-                    v.coverage().due(),
-                    v.totals().handsOnMinutes(),
-                    v.totals().elapsedMinutes(),
-                    v.totals().waitingMinutes(),
-                    v.totals().waterLitres());
+                    v.stops(), v.fixes(), v.coverage().reached(), v.coverage().due(), v.totals());
         }
     }
 

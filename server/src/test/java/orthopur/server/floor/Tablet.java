@@ -70,6 +70,24 @@ public final class Tablet {
         return this;
     }
 
+    /** Makes the next entry as written. */
+    public void onward() {
+        step();
+    }
+
+    /** Makes what a step asks for, short of being done, and hands it over to be sent. */
+    public List<ObjectNode> asksOf(String step) {
+        List<ObjectNode> made = new ArrayList<>();
+        while (true) {
+            Cleaner.Move m = cleaner.next(progress.state(), now / 1000);
+            if (m.entry() instanceof Entry.StepDone || !m.entry().step().equals(step)) {
+                return made;
+            }
+            progress.accept(m.entry(), now / 1000, who);
+            made.add(sent(m.entry()));
+        }
+    }
+
     private void step() {
         Cleaner.Move m = cleaner.next(progress.state(), now / 1000);
         now += 1000 + m.waits() * 1000;

@@ -1,6 +1,7 @@
 package orthopur.server.prints;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.google.zxing.BinaryBitmap;
@@ -126,5 +127,17 @@ class PrintsTest {
                     "http://localhost/floor/at/QK-SL1", new QRCodeReader().decode(seen).getText());
             assertTrue(text(d).contains("leads to this computer only"), text(d));
         }
+    }
+
+    @Test
+    void aCardSaysItInTheCrewsLanguageAsWell() throws Exception {
+        try (PDDocument d = print(SLICER + "cards.pdf?with=es")) {
+            assertEquals(33, d.getNumberOfPages(), "still one step a card");
+            String t = text(d);
+            assertTrue(t.contains("Tilt the machine on its bar."), t);
+            assertTrue(t.contains("Incline la m\u00e1quina"), t);
+            assertFalse(t.contains("not in the language file"), "all of the demo is translated");
+        }
+        assertEquals(404, Client.ilse(mvc).read(SLICER + "cards.pdf?with=xx").status());
     }
 }
