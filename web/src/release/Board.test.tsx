@@ -1,0 +1,129 @@
+// @vitest-environment jsdom
+import { screen, within } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { ILSE, NO_SIGNAL, Problem, show } from "../testing/page";
+import Board from "./Board";
+
+const NOW = Date.parse("2027-02-01T23:00:00Z");
+const machine = (code: string, standing: string, more = {}) => ({
+  code,
+  name: `Machine ${code}`,
+  standing,
+  over: false,
+  waits: "",
+  done: 0,
+  steps: 0,
+  timers: [],
+  locks: [],
+  troubles: 0,
+  differences: 0,
+  ...more,
+});
+
+class NoEvents {
+  close() {}
+  addEventListener() {}
+}
+
+const page = (machines: unknown, answers = {}, wall = false) => {
+  vi.stubGlobal("EventSource", NoEvents);
+  return show(<Board wall={wall} />, { "GET /api/session": ILSE, "GET /api/board": machines, ...answers });
+};
+const line = async (code: string) => {
+  const name = await screen.findByText(code);
+  return within(name.closest("li") as HTMLElement);
+};
+
+beforeEach(() => vi.spyOn(Date, "now").mockReturnValue(NOW));
+afterEach(() => vi.restoreAllMocks());
+
+describe("the board", () => {
+  it("says in words since when and until when, beside the shape", async () => {
+    page([
+      machine("A1", "IN_USE", { since: NOW - 90 * 60_000, until: NOW + 150 * 60_000 }),
+      machine("B1", "DIRTY", { waits: "to be cleaned: nothing is known of it" }),
+    ]);
+    const a = await line("A1");
+    expect(a.getByText(/in use, since 21:30 \(1 h 30 min\), until 01:30 \(2 h 30 min left\)/)).toBeTruthy();
+    expect((await line("B1")).getByText("Waits to be cleaned: nothing is known of it.")).toBeTruthy();
+  });
+
+  it("says that a time is over rather than how much is left of it", async () => {
+    page([machine("A1", "IN_USE", { until: NOW - 60_000, over: true })]);
+    expect((await line("A1")).getByText(/over its time since 22:59/)).toBeTruthy();
+  });
+
+  it("shows the round that goes on: who, how far, what runs, what went wrong", async () => {
+    page([
+      machine("A1", "CLEANING", {
+        title: "Slicer",
+        who: "Pell",
+        phase: "Wash",
+        done: 3,
+        steps: 33,
+        timers: [
+          { name: "tray soaking", ends: NOW + 5 * 60_000 },
+          { name: "rod soaking", ends: NOW - 1 },
+        ],
+        troubles: 1,
+        differences: 2,
+        round: "r1",
+      }),
+    ]);
+    const a = await line("A1");
+    expect(a.getByText("Wash, 3 of 33 steps")).toBeTruthy();
+    expect(a.getByText("tray soaking: 5 min left")).toBeTruthy();
+    expect(a.getByText("rod soaking: time is up")).toBeTruthy();
+    expect(a.getByText("1 thing went wrong")).toBeTruthy();
+    expect(a.getByText("2 entries do not fit")).toBeTruthy();
+    expect(a.getByRole("link", { name: "To the round" })).toHaveProperty("pathname", "/floor/r1");
+  });
+
+  it("names who is locked on where", async () => {
+    page([
+      machine("A1", "CLEANING", { locks: [{ who: "Pell", lock: "17", energy: "drive", at: NOW / 1000 }] }),
+    ]);
+    expect((await screen.findByText("Pell")).closest("li")?.textContent).toBe(
+      "Pell, lock 17, on A1 drive, since 23:00",
+    );
+  });
+
+  it.each([
+    ["RELEASED", ["Production starts", "It is dirty"]],
+    ["IN_USE", ["It is dirty"]],
+    ["DIRTY", []],
+  ])("offers for %s what can be done: %s", async (standing, offered) => {
+    page([machine("A1", standing)]);
+    await screen.findByText("A1");
+    await vi.waitFor(async () =>
+      expect((await line("A1")).queryAllByRole("button").map((b) => b.textContent)).toEqual(offered),
+    );
+  });
+
+  it("says why production does not start", async () => {
+    const { user } = page([machine("A1", "RELEASED")], {
+      "POST /api/board/A1": new Problem(409, "A1 is not released, so production does not start on it."),
+    });
+    await user.click(await screen.findByRole("button", { name: "Production starts" }));
+    expect((await screen.findByRole("alert")).textContent).toMatch(/not released/);
+  });
+
+  it("has nothing to press on the wall", async () => {
+    page([machine("A1", "RELEASED"), machine("B1", "WAITING", { round: "r" })], {}, true);
+    await screen.findByText("A1");
+    expect(screen.queryAllByRole("button")).toEqual([]);
+    expect(screen.queryAllByRole("link")).toEqual([]);
+  });
+
+  it("says that it lost the connection, and has a way to try", async () => {
+    page(NO_SIGNAL);
+    expect(await screen.findByText(/Connection lost/)).toBeTruthy();
+    expect(screen.getByRole("button", { name: "Try again" })).toBeTruthy();
+  });
+
+  it("says that there is no machine yet", async () => {
+    page([]);
+    expect(await screen.findByText("No machine has a sheet yet.")).toBeTruthy();
+    expect(screen.getByText("None.")).toBeTruthy();
+  });
+});
