@@ -4,6 +4,7 @@ import { screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { api, unwrap } from "../api/client";
 import { NO_SIGNAL, Problem, show, WAITS } from "../testing/page";
+import { Effect } from "./Effect";
 import { Sign } from "./Sign";
 
 const onClose = vi.fn();
@@ -17,7 +18,11 @@ function Change({ changed }: { changed: boolean }) {
   const save = useMutation({
     mutationFn: (pin: string) => unwrap(api.PUT("/api/site", { body: { document: "{}", pin } })),
   });
-  return <Sign effect={effect} changed={changed} save={save} onClose={onClose} />;
+  return (
+    <Sign ready={changed} save={save} onClose={onClose}>
+      <Effect query={effect} changed={changed} />
+    </Sign>
+  );
 }
 
 const sign = () => screen.getByRole("button", { name: "Sign and save" });

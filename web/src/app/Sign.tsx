@@ -1,42 +1,66 @@
-import type { UseMutationResult, UseQueryResult } from "@tanstack/react-query";
-import { useState } from "react";
-import { ApiProblem, message, type Schemas } from "../api/client";
-import { Effect } from "./Effect";
+import type { UseMutationResult } from "@tanstack/react-query";
+import { type ReactNode, useState } from "react";
+import { ApiProblem, message } from "../api/client";
 import { Pin } from "./Pin";
 
 type Props<T> = {
-  effect: UseQueryResult<Schemas["Effect"], Error>;
-  changed: boolean;
+  /** Takes the PIN. */
   save: UseMutationResult<T, Error, string>;
+  ready: boolean;
+  says?: string;
+  leave?: string;
+  pinLabel?: string;
   onClose: () => void;
+  /** Another thing that the same PIN can sign. */
+  other?: { says: string; save: UseMutationResult<T, Error, string> };
+  children: ReactNode;
 };
 
-/** How every change of the site ends: what it does to what is approved, a PIN, and the signature. */
-export function Sign<T>({ effect, changed, save, onClose }: Props<T>) {
+const MOST = 20;
+
+/** How every change that somebody answers for ends: what it is, a PIN, and the signature. */
+export function Sign<T>(p: Props<T>) {
+  const { save } = p;
   const [pin, setPin] = useState("");
-  const fields = save.error instanceof ApiProblem ? save.error.fields : [];
+  const error = save.error ?? p.other?.save.error;
+  const fields = error instanceof ApiProblem ? error.fields : [];
+  const sign = (what: typeof save) => what.mutate(pin, { onError: () => setPin("") });
   return (
     <form
       onSubmit={(e) => {
         e.preventDefault();
-        save.mutate(pin);
+        sign(save);
       }}
     >
-      <Effect query={effect} changed={changed} />
-      <Pin value={pin} onChange={setPin} />
-      {save.isError && (
+      {p.children}
+      <Pin value={pin} onChange={setPin} label={p.pinLabel} />
+      {error && (
         <div className="note stop" role="alert">
           {fields.length === 0
-            ? message(save.error)
-            : fields.map((f) => <p key={f.pointer + f.message}>{f.message}</p>)}
+            ? message(error)
+            : fields.slice(0, MOST).map((f) => (
+                <p key={f.pointer + f.message}>
+                  {f.pointer && <code>{f.pointer}</code>} {f.message}
+                </p>
+              ))}
         </div>
       )}
       <div className="dialog-row">
-        <button className="btn main" type="submit" disabled={!changed || pin === "" || save.isPending}>
-          Sign and save
+        <button className="btn main" type="submit" disabled={!p.ready || pin === "" || save.isPending}>
+          {p.says ?? "Sign and save"}
         </button>
-        <button className="btn" type="button" onClick={onClose}>
-          Leave it
+        {p.other && (
+          <button
+            className="btn"
+            type="button"
+            disabled={pin === "" || p.other.save.isPending}
+            onClick={() => p.other && sign(p.other.save)}
+          >
+            {p.other.says}
+          </button>
+        )}
+        <button className="btn" type="button" onClick={p.onClose}>
+          {p.leave ?? "Leave it"}
         </button>
       </div>
     </form>

@@ -3,6 +3,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Effect } from "../app/Effect";
 import { Sign } from "../app/Sign";
 import { showQuantity, splitQuantity } from "../procedures/draft";
 import { type ChemicalDoc, documentOf, type Form, formOf, KINDS } from "./form";
@@ -165,7 +166,9 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
             {figure("price", "Price of a litre", "2.10", "/pricePerLitre")}
             {figure("shelf", "Keeps, days", "365", "/shelfLifeDays")}
           </div>
-          <Sign effect={effect} changed={other} save={save} onClose={onClose} />
+          <Sign ready={other} save={save} onClose={onClose}>
+            <Effect query={effect} changed={other} />
+          </Sign>
         </div>
       </div>
     </Dialog>

@@ -3,6 +3,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Effect } from "../app/Effect";
 import { Sign } from "../app/Sign";
 import { showQuantity, splitQuantity } from "../procedures/draft";
 import { idFrom } from "./form";
@@ -117,7 +118,9 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
       >
         Add one
       </button>
-      <Sign effect={effect} changed={other} save={save} onClose={onClose} />
+      <Sign ready={other} save={save} onClose={onClose}>
+        <Effect query={effect} changed={other} />
+      </Sign>
     </Dialog>
   );
 }

@@ -13,13 +13,15 @@ export function Timers({ pack, state, at, say }: { pack: Pack; state: State; at:
       id: t.id,
       name: t.step?.timer?.name ?? "",
       left: remaining(pack, state, t.id, at),
+      // Begun anew it is another one, and calls again.
+      run: `${t.id} ${state.timers[t.id]}`,
     }));
-  const over = running.filter((t) => t.left === 0).map((t) => t.id);
+  const over = running.filter((t) => t.left === 0).map((t) => t.run);
   const called = useRef(new Set(over));
   useEffect(() => {
-    const fresh = over.filter((id) => !called.current.has(id));
-    for (const id of fresh) {
-      called.current.add(id);
+    const fresh = over.filter((run) => !called.current.has(run));
+    for (const run of fresh) {
+      called.current.add(run);
     }
     if (fresh.length > 0) {
       call(settings.sound, settings.vibrate);

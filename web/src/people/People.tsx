@@ -4,6 +4,7 @@ import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { useFilters } from "../app/filters";
+import { Sign } from "../app/Sign";
 import { useClock } from "../app/session";
 import { SiteArchive } from "./SiteArchive";
 import { SiteForm } from "./SiteForm";
@@ -125,9 +126,8 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
   const [left, setLeft] = useState(person?.left ?? false);
   const [password, setPassword] = useState("");
   const [pin, setPin] = useState("");
-  const [signature, setSignature] = useState("");
   const save = useMutation({
-    mutationFn: () =>
+    mutationFn: (signature: string) =>
       person
         ? unwrap(
             api.PUT("/api/people/{id}", {
@@ -166,12 +166,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
   });
   return (
     <Dialog title={person ? person.name : "A new person"} onClose={onClose}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          save.mutate();
-        }}
-      >
+      <Sign save={save} ready pinLabel="Your own PIN, to sign this" onClose={onClose}>
         {!person && (
           <TextInput
             label="Name"
@@ -237,29 +232,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
             onChange={(e) => setLeft(e.currentTarget.checked)}
           />
         )}
-        <PasswordInput
-          label="Your own PIN, to sign this"
-          inputMode="numeric"
-          autoComplete="off"
-          required
-          withAsterisk={false}
-          value={signature}
-          onChange={(e) => setSignature(e.currentTarget.value)}
-        />
-        {save.isError && (
-          <p className="note stop" role="alert">
-            {message(save.error)}
-          </p>
-        )}
-        <div className="dialog-row">
-          <button className="btn main" type="submit" disabled={save.isPending}>
-            Sign and save
-          </button>
-          <button className="btn" type="button" onClick={onClose}>
-            Leave it
-          </button>
-        </div>
-      </form>
+      </Sign>
     </Dialog>
   );
 }

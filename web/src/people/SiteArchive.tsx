@@ -1,17 +1,16 @@
-import { PasswordInput } from "@mantine/core";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { ApiProblem, api, message, unwrap } from "../api/client";
+import { api, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Sign } from "../app/Sign";
 
 /** The whole site as one file, out and in again. */
 export function SiteArchive() {
   const queries = useQueryClient();
   const file = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<File | null>(null);
-  const [pin, setPin] = useState("");
   const take = useMutation({
-    mutationFn: () =>
+    mutationFn: (pin: string) =>
       unwrap(
         api.POST("/api/archive", {
           params: { header: { "X-Signature": pin } },
@@ -25,7 +24,6 @@ export function SiteArchive() {
       queries.invalidateQueries();
     },
   });
-  const fields = take.error instanceof ApiProblem ? take.error.fields : [];
   return (
     <section aria-label="Archive" className="site-archive">
       <h2>The whole site in one file</h2>
@@ -58,44 +56,12 @@ export function SiteArchive() {
       )}
       {chosen && (
         <Dialog title={`Bring in ${chosen.name}`} onClose={() => setChosen(null)}>
-          <form
-            onSubmit={(e) => {
-              e.preventDefault();
-              take.mutate();
-            }}
-          >
+          <Sign save={take} ready says="Sign and bring it in" onClose={() => setChosen(null)}>
             <p>
               What is new is added. What is here already has to be the same, or nothing is taken in. Site,
               water and chemicals are replaced by those of the file.
             </p>
-            <PasswordInput
-              label="PIN"
-              inputMode="numeric"
-              autoComplete="off"
-              value={pin}
-              onChange={(e) => setPin(e.currentTarget.value)}
-            />
-            {take.isError && (
-              <div className="note stop" role="alert">
-                {fields.length === 0 && message(take.error)}
-                <ul>
-                  {fields.slice(0, 20).map((f) => (
-                    <li key={f.pointer + f.message}>
-                      {f.pointer && <code>{f.pointer}</code>} {f.message}
-                    </li>
-                  ))}
-                </ul>
-              </div>
-            )}
-            <div className="dialog-row">
-              <button className="btn main" type="submit" disabled={pin === "" || take.isPending}>
-                Sign and bring it in
-              </button>
-              <button className="btn" type="button" onClick={() => setChosen(null)}>
-                Leave it
-              </button>
-            </div>
-          </form>
+          </Sign>
         </Dialog>
       )}
     </section>

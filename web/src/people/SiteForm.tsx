@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Effect } from "../app/Effect";
 import { Sign } from "../app/Sign";
 import { useLanguages } from "../floor/texts";
 
@@ -177,7 +178,9 @@ function Fields({ head }: { head: Head }) {
       </div>
       {signing && (
         <Dialog title="Change the site" onClose={() => setSigning(false)}>
-          <Sign effect={effect} changed={changed} save={save} onClose={() => setSigning(false)} />
+          <Sign ready={changed} save={save} onClose={() => setSigning(false)}>
+            <Effect query={effect} changed={changed} />
+          </Sign>
         </Dialog>
       )}
     </section>

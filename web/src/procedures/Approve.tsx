@@ -1,7 +1,9 @@
-import { PasswordInput, Textarea } from "@mantine/core";
-import { type FormEvent, useState } from "react";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { Textarea } from "@mantine/core";
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Sign } from "../app/Sign";
 
 type Props = {
   id: string;
@@ -13,34 +15,20 @@ type Props = {
 };
 
 export function Approve(p: Props) {
-  const [pin, setPin] = useState("");
   const [reason, setReason] = useState("");
-  const [error, setError] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-
-  async function sign(e: FormEvent) {
-    e.preventDefault();
-    setBusy(true);
-    setError(null);
-    try {
-      const view = await unwrap(
+  const approve = useMutation({
+    mutationFn: (pin: string) =>
+      unwrap(
         api.POST("/api/procedures/{id}/versions/{version}/approval", {
           params: { path: { id: p.id, version: p.version } },
           body: { revision: p.revision, pin, reason: reason || undefined },
         }),
-      );
-      p.onApproved(view);
-    } catch (problem) {
-      setError(message(problem));
-      setPin("");
-    } finally {
-      setBusy(false);
-    }
-  }
-
+      ),
+    onSuccess: p.onApproved,
+  });
   return (
     <Dialog title="Approve this version" onClose={p.onClose}>
-      <form className="dialog" onSubmit={sign}>
+      <Sign save={approve} ready says="Sign and approve" leave="Not yet" onClose={p.onClose}>
         <p>
           Once approved it is frozen, and the floor works from it. You stand for it with your PIN; label,
           manual and local code stand above it.
@@ -57,29 +45,7 @@ export function Approve(p: Props) {
             onChange={(e) => setReason(e.currentTarget.value)}
           />
         )}
-        <PasswordInput
-          label="PIN"
-          inputMode="numeric"
-          autoComplete="off"
-          required
-          data-autofocus={p.fixes === 0 || undefined}
-          value={pin}
-          onChange={(e) => setPin(e.currentTarget.value)}
-        />
-        {error && (
-          <p className="note stop" role="alert">
-            {error}
-          </p>
-        )}
-        <div className="pair">
-          <button className="btn" type="button" onClick={p.onClose}>
-            Not yet
-          </button>
-          <button className="btn main" type="submit" disabled={busy}>
-            Sign and approve
-          </button>
-        </div>
-      </form>
+      </Sign>
     </Dialog>
   );
 }

@@ -1,9 +1,9 @@
 import { Textarea } from "@mantine/core";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
-import { Pin } from "../app/Pin";
+import { Sign } from "../app/Sign";
 
 type Props = {
   row: Schemas["ProcedureRow"];
@@ -13,10 +13,9 @@ type Props = {
 
 /** Takes an approved version out of use; it stays to be read. */
 export function Retire({ row, onClose, onRetired }: Props) {
-  const [pin, setPin] = useState("");
   const [reason, setReason] = useState("");
   const retire = useMutation({
-    mutationFn: () =>
+    mutationFn: (pin: string) =>
       unwrap(
         api.POST("/api/procedures/{id}/versions/{version}/retirement", {
           params: { path: { id: row.id, version: row.version } },
@@ -27,12 +26,7 @@ export function Retire({ row, onClose, onRetired }: Props) {
   });
   return (
     <Dialog title="Retire this version" onClose={onClose}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          retire.mutate();
-        }}
-      >
+      <Sign save={retire} ready={reason.trim() !== ""} says="Sign and retire" onClose={onClose}>
         <p>The floor starts no round from it any more. It stays to be read, with its records.</p>
         <Textarea
           label="Why"
@@ -43,21 +37,7 @@ export function Retire({ row, onClose, onRetired }: Props) {
           value={reason}
           onChange={(e) => setReason(e.currentTarget.value)}
         />
-        <Pin value={pin} onChange={setPin} />
-        {retire.isError && (
-          <p className="note stop" role="alert">
-            {message(retire.error)}
-          </p>
-        )}
-        <div className="dialog-row">
-          <button className="btn main" type="submit" disabled={pin === "" || retire.isPending}>
-            Sign and retire
-          </button>
-          <button className="btn" type="button" onClick={onClose}>
-            Leave it
-          </button>
-        </div>
-      </form>
+      </Sign>
     </Dialog>
   );
 }

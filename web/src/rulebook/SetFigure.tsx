@@ -1,9 +1,10 @@
-import { PasswordInput, Textarea, TextInput } from "@mantine/core";
+import { Textarea, TextInput } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { Effect } from "../app/Effect";
+import { Sign } from "../app/Sign";
 
 type Props = {
   figure: Schemas["FigureView"];
@@ -15,7 +16,6 @@ type Props = {
 export function SetFigure({ figure: f, onClose, onSaved }: Props) {
   const [text, setText] = useState(String(f.value));
   const [reason, setReason] = useState("");
-  const [pin, setPin] = useState("");
   const value = Number(text.replace(",", "."));
   const number = text.trim() !== "" && Number.isFinite(value) && value > 0;
   const other = number && value !== f.value;
@@ -32,73 +32,50 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
         }),
       ),
   });
-  const save = useMutation({
-    mutationFn: (to: number | undefined) =>
-      unwrap(
-        api.PUT("/api/rulebook/figures/{id}", {
-          params: { path: { id: f.id } },
-          body: { value: to, reason, pin },
-        }),
-      ),
-    onSuccess: onSaved,
-  });
+  const put = (to: number | undefined, pin: string) =>
+    unwrap(
+      api.PUT("/api/rulebook/figures/{id}", {
+        params: { path: { id: f.id } },
+        body: { value: to, reason, pin },
+      }),
+    );
+  const save = useMutation({ mutationFn: (pin: string) => put(value, pin), onSuccess: onSaved });
+  const back = useMutation({ mutationFn: (pin: string) => put(undefined, pin), onSuccess: onSaved });
   return (
     <Dialog title={f.title} onClose={onClose}>
-      <p className="quiet">
-        The code says {f.shipped} {f.unit} ({f.set ? "set by this site" : f.source}). A site makes it stricter
-        by going {f.lowerIsStricter ? "down" : "up"}.
-      </p>
-      <TextInput
-        label={`This site, in ${f.unit}`}
-        value={text}
-        onChange={(e) => setText(e.currentTarget.value)}
-        error={number ? undefined : "This is a number above 0."}
-        data-autofocus
-      />
-      {looser && (
-        <p className="note stop">
-          This asks for less than the code. It is kept as an override with your reason and stands on every
-          print.
+      <Sign
+        save={save}
+        ready={other}
+        says={`Sign and set ${number ? `${value} ${f.unit}` : ""}`}
+        other={f.set ? { says: "Back to the code", save: back } : undefined}
+        onClose={onClose}
+      >
+        <p className="quiet">
+          The code says {f.shipped} {f.unit} ({f.set ? "set by this site" : f.source}). A site makes it
+          stricter by going {f.lowerIsStricter ? "down" : "up"}.
         </p>
-      )}
-      <Effect query={effect} changed={other} />
-      <Textarea
-        label="Why"
-        autosize
-        minRows={2}
-        value={reason}
-        onChange={(e) => setReason(e.currentTarget.value)}
-      />
-      <PasswordInput
-        label="PIN"
-        inputMode="numeric"
-        autoComplete="off"
-        value={pin}
-        onChange={(e) => setPin(e.currentTarget.value)}
-      />
-      {save.isError && (
-        <p className="note stop" role="alert">
-          {message(save.error)}
-        </p>
-      )}
-      <div className="dialog-row">
-        <button
-          className="btn main"
-          type="button"
-          disabled={!other || save.isPending}
-          onClick={() => save.mutate(value)}
-        >
-          Sign and set {number ? `${value} ${f.unit}` : ""}
-        </button>
-        {f.set && (
-          <button className="btn" type="button" onClick={() => save.mutate(undefined)}>
-            Back to the code
-          </button>
+        <TextInput
+          label={`This site, in ${f.unit}`}
+          value={text}
+          onChange={(e) => setText(e.currentTarget.value)}
+          error={number ? undefined : "This is a number above 0."}
+          data-autofocus
+        />
+        {looser && (
+          <p className="note stop">
+            This asks for less than the code. It is kept as an override with your reason and stands on every
+            print.
+          </p>
         )}
-        <button className="btn" type="button" onClick={onClose}>
-          Leave it
-        </button>
-      </div>
+        <Effect query={effect} changed={other} />
+        <Textarea
+          label="Why"
+          autosize
+          minRows={2}
+          value={reason}
+          onChange={(e) => setReason(e.currentTarget.value)}
+        />
+      </Sign>
     </Dialog>
   );
 }

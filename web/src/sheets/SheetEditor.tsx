@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, type FieldProblem, message, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
+import { Effect } from "../app/Effect";
 import { begin, change, type History, redo, undo } from "../app/history";
 import { Sign } from "../app/Sign";
 import { useSession } from "../app/session";
@@ -230,7 +231,9 @@ function Editor({ schema, first, before, kept }: Props) {
           <p className="quiet">
             Approved procedures stay as they are; each is judged by the new sheet from now on and says so.
           </p>
-          <Sign effect={effect} changed={changed} save={save} onClose={() => setSigning(false)} />
+          <Sign ready={changed} save={save} onClose={() => setSigning(false)}>
+            <Effect query={effect} changed={changed} />
+          </Sign>
         </Dialog>
       )}
     </main>

@@ -6,6 +6,7 @@ import "fake-indexeddb/auto";
 import type { ReactNode } from "react";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, vi } from "vitest";
+import { db } from "../app/kept";
 
 /* A screen by itself: what the server would answer is written down, what is sent is kept. */
 
@@ -65,11 +66,13 @@ window.matchMedia ??= ((query: string) => ({
 // Leaving a pressed key or pointer is of no concern here, and the page has no layout to scroll.
 Element.prototype.scrollIntoView ??= () => undefined;
 
-afterEach(() => {
+afterEach(async () => {
   cleanup();
   vi.unstubAllGlobals();
   localStorage.clear();
-  indexedDB.deleteDatabase("orthopur-floor");
+  for (const store of ["entries", "photos", "heard"] as const) {
+    await (await db()).clear(store);
+  }
 });
 
 /** Shows something at an address; answers are by "GET /api/…", the site and a session are there unless said otherwise. */
