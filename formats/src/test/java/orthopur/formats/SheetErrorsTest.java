@@ -48,6 +48,27 @@ class SheetErrorsTest {
         assertTrue(found.stream().anyMatch(p -> p.startsWith(pointer)), found.toString());
     }
 
+    /** What only shows once the sheet is whole: names that mean nothing, circles, a blunt gauge. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"part\" : \"blade\" | \"part\" : \"rotor\" | /checks/0/part | no part \"rotor\"",
+                "\"tolerance\" : 1.0 | \"tolerance\" : 5.1 | /checks/0/tolerance | between 60 and 70",
+                "\"tolerance\" : 1.0 | \"tolerance\" : -1 | /checks/0/tolerance | 0",
+                "\"least\" : 60.0, | '' | /checks/0 | least"
+            })
+    void aCheckThatNoReadingCouldPassIsNamed(String good, String bad, String pointer, String says) {
+        String saw = DemoSite.text("machines/QK-SW1.json");
+        String from = "\"checks\"";
+        int at = saw.indexOf(good, saw.indexOf(from));
+        assertTrue(at > 0, good);
+        String broken = saw.substring(0, at) + bad + saw.substring(at + good.length());
+        FormatError e = assertThrows(FormatError.class, () -> SheetFormat.read(broken));
+        assertEquals(pointer, e.problems().getFirst().pointer());
+        assertTrue(e.getMessage().contains(says), e.getMessage());
+    }
+
     @Test
     void aTemperatureBelowAbsoluteZeroIsToldWithTheRange() {
         String cold = SHEET.replaceFirst("\"value\" : 11\\.0", "\"value\" : -300");
