@@ -33,7 +33,7 @@ public final class Main {
             case "simulate" -> new Simulate(out, err).run(rest);
             default -> {
                 err.println(
-                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], draft SHEET --kind KIND [--school SCHOOL] [--words], format FILE, verify-log FOLDER, simulate floor --tablets N --minutes M [--faults] [--url URL]");
+                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], draft SHEET --kind KIND [--school SCHOOL] [--words], format FILE, verify-log FOLDER, simulate floor --tablets N --minutes M [--faults] [--url URL], simulate queue [--entries N] [--photos N] [--url URL]");
                 yield UNREADABLE;
             }
         };

@@ -4,8 +4,12 @@ import java.io.IOException;
 import java.io.PrintStream;
 import java.util.List;
 import orthopur.cli.floor.SimulateFloor;
+import orthopur.cli.floor.SimulateQueue;
 
-/** {@code simulate floor}: reads the options and says what is wrong with them. */
+/**
+ * {@code simulate floor} and {@code simulate queue}: reads the options and says what is wrong with
+ * them.
+ */
 final class Simulate {
     private final PrintStream out;
     private final PrintStream err;
@@ -17,18 +21,22 @@ final class Simulate {
 
     int run(List<String> args) {
         try {
-            if (args.isEmpty() || !args.getFirst().equals("floor")) {
+            String url = option(args, "--url", "http://localhost:8080");
+            String what = args.isEmpty() ? "" : args.getFirst();
+            if (what.equals("queue")) {
+                return new SimulateQueue(out)
+                        .run(
+                                url,
+                                (int) number(args, "--entries", "1500", 100, 2000),
+                                (int) number(args, "--photos", "20", 0, 100));
+            }
+            if (!what.equals("floor")) {
                 throw new IllegalArgumentException(
-                        "What is simulated is the floor: simulate floor.");
+                        "What is simulated is the floor or a queue: simulate floor, simulate queue.");
             }
             int tablets = (int) number(args, "--tablets", "10", 1, 1000);
             double minutes = number(args, "--minutes", "1", 0.1, 600);
-            return new SimulateFloor(out)
-                    .run(
-                            option(args, "--url", "http://localhost:8080"),
-                            tablets,
-                            minutes,
-                            args.contains("--faults"));
+            return new SimulateFloor(out).run(url, tablets, minutes, args.contains("--faults"));
         } catch (IllegalArgumentException e) {
             err.println(e.getMessage());
             return Main.UNREADABLE;

@@ -72,6 +72,15 @@ public final class FloorClient {
                         .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    /** Sends a file. */
+    JsonNode put(String path, String type, byte[] content) throws IOException {
+        return send(
+                HttpRequest.newBuilder(URI.create(base + path))
+                        .header("Content-Type", type)
+                        .header("X-XSRF-TOKEN", token())
+                        .PUT(HttpRequest.BodyPublishers.ofByteArray(content)));
+    }
+
     private String token() {
         return cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))

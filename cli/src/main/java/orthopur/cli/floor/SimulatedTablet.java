@@ -79,9 +79,18 @@ public final class SimulatedTablet {
         return queue.size();
     }
 
+    /** A step of the round, for what belongs to none in particular. */
+    String anyStep() {
+        return pack.steps().getFirst().id();
+    }
+
     /** Writes the next entry down. */
     public void enter() {
-        Entry e = leads ? step() : seen();
+        note(leads ? step() : seen());
+    }
+
+    /** Writes an entry of its own making down. */
+    void note(Entry e) {
         Written w = Written.of(e);
         ObjectNode n = FloorClient.JSON.createObjectNode();
         n.put("id", UUID.randomUUID().toString())
@@ -124,14 +133,28 @@ public final class SimulatedTablet {
      * @throws IOException when it did not arrive; everything is kept and sent again
      */
     public void send(boolean twice) throws IOException {
-        if (queue.isEmpty()) {
+        deliver(queue, twice);
+        queue.clear();
+    }
+
+    /** Sends what was written down as the real tablet does: so many at once. */
+    void sendBy(int atOnce) throws IOException {
+        while (!queue.isEmpty()) {
+            List<ObjectNode> some = queue.subList(0, Math.min(atOnce, queue.size()));
+            deliver(some, false);
+            some.clear();
+        }
+    }
+
+    private void deliver(List<ObjectNode> entries, boolean twice) throws IOException {
+        if (entries.isEmpty()) {
             return;
         }
         ObjectNode body =
                 FloorClient.JSON
                         .createObjectNode()
                         .put("sentAt", System.currentTimeMillis() + ahead);
-        body.putArray("entries").addAll(queue);
+        body.putArray("entries").addAll(entries);
         for (int i = 0; i < (twice ? 2 : 1); i++) {
             JsonNode answer = client.post("/api/rounds/" + round + "/queue", body.toString());
             answer.get("fates")
@@ -142,6 +165,5 @@ public final class SimulatedTablet {
                                 }
                             });
         }
-        queue.clear();
     }
 }
