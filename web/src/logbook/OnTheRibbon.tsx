@@ -139,6 +139,7 @@ function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) 
             names={names}
             label={(action) => actions.find((a) => a.name === action)?.label ?? action}
             marks={NO_MARKS}
+            reached={Math.max(0, ...seen.map((e) => e.step))}
           />
         </section>
         <aside className="bench-right" aria-label="What was entered at this step">

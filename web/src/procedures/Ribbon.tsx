@@ -29,6 +29,8 @@ type Props = {
   label: (action: string) => string;
   /** What became of a step against another version, by its id. */
   marks: Map<string, Mark>;
+  /** How many steps have been carried out; the rest lies under a veil. Absent where nothing is replayed. */
+  reached?: number;
   /** A step was dragged to the place of another; absent where nothing may be moved. */
   onMove?: (from: string, to: string) => void;
 };
@@ -194,6 +196,9 @@ export const Ribbon = memo(function Ribbon(p: Props) {
           </SortableContext>
         </DndContext>
         <Cloth ribbon={ribbon} mid={mid} height={height} lit={p.lit} />
+        {p.reached !== undefined && p.reached < mid.length && (
+          <div className="not-yet" style={{ top: p.reached === 0 ? 0 : mid[p.reached - 1] + ROW / 2 }} />
+        )}
       </div>
       <ul className="sr-only" aria-label="Life of each surface">
         {threads.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -40,6 +42,7 @@ import orthopur.takeapart.TakeApartMap;
 @RequestMapping("/api/prints")
 class PrintController {
     private static final Set<String> HERE_ONLY = Set.of("localhost", "127.0.0.1", "[::1]");
+    private static final Pattern ID = Pattern.compile("`([^`]+)`");
     private final Sheets sheets;
     private final Procedures procedures;
     private final Paper paper;
@@ -221,13 +224,26 @@ class PrintController {
                             s.words().isBlank() ? "(no words yet)" : s.words(),
                             s.because(),
                             s.caution(),
-                            printed.lines().get(i),
+                            named(printed.lines().get(i), index),
                             s.when() == null ? null : s.when().replace("=", ": "),
                             shapes(s, sheet.outline(), index),
                             Other.of(texts, s)));
             before = phase;
         }
         return all;
+    }
+
+    /**
+     * On paper a part goes by its name, not by the id that tells it from another in a typed line.
+     */
+    private static String named(String line, SheetIndex index) {
+        return ID.matcher(line)
+                .replaceAll(
+                        m -> {
+                            int part = index.partNamed(m.group(1));
+                            return Matcher.quoteReplacement(
+                                    part < 0 ? m.group(1) : index.part(part).name());
+                        });
     }
 
     private static List<Shape> shapes(Step s, @Nullable Outline outline, SheetIndex index) {

@@ -54,6 +54,7 @@ class PrintsTest {
         try (PDDocument d = print(SLICER + "cards.pdf")) {
             assertEquals(33, d.getNumberOfPages(), "one step a card");
             assertTrue(text(d).contains("1 Prepare"), text(d).substring(0, 200));
+            assertFalse(text(d).contains("`"), "a part goes by its name on paper");
             PDPage first = d.getPage(0);
             assertTrue(first.getMediaBox().getWidth() > first.getMediaBox().getHeight());
         }
