@@ -1,14 +1,22 @@
 package orthopur.drafting;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeMap;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import net.jqwik.api.ShrinkingMode;
+import net.jqwik.api.Tag;
+import net.jqwik.api.statistics.Statistics;
+import net.jqwik.api.statistics.StatisticsCollector;
 import org.junit.jupiter.api.Test;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
@@ -31,7 +39,6 @@ import orthopur.verdict.Verifier;
 
 /** For any valid sheet the draft has no STOP and no FIX, for every kind, scope and school. */
 class DraftPropertiesTest {
-    private static final int SHEETS = Integer.getInteger("orthopur.drafts", 240);
     private static final List<Frequency> KINDS =
             List.of(Frequency.END_OF_SHIFT, Frequency.DAILY, Frequency.WEEKLY, Frequency.YEARLY);
     private static final Context SITE =
@@ -49,63 +56,92 @@ class DraftPropertiesTest {
         return new Drafter.Request("draft", "Draft", kind, schools, scope);
     }
 
-    @Test
-    void noStopAndNoFixOnAnyMachine() {
-        Map<String, Integer> covered = new TreeMap<>();
-        List<String> refused = new ArrayList<>();
-        List<String> wrong = new ArrayList<>();
-        for (int seed = 0; seed < SHEETS; seed++) {
-            GeneratedSheet.Made made = GeneratedSheet.of(seed);
-            MachineSheet sheet = made.sheet();
-            assertEquals(List.of(), SheetCheck.check(sheet), "seed " + seed);
-            Frequency wanted = KINDS.get(seed % KINDS.size());
-            Frequency kind = due(sheet, wanted) ? wanted : Frequency.YEARLY;
-            Schools schools = new Schools(seed % 5 == 0, seed % 3 == 0);
-            Map<String, List<String>> scope =
-                    sheet.optionGroups().isEmpty() || seed % 2 == 0
-                            ? Map.of()
-                            : Map.of("drive", List.of("power", "wheel"));
-            try {
-                Drafter.Request r = request(kind, schools, scope);
-                Procedure p = Drafter.draft(sheet, r, SITE);
-                Verdict v = Verifier.verify(p, sheet, SITE);
-                if (v.stops() + v.fixes() > 0 || !p.equals(Drafter.draft(sheet, r, SITE))) {
-                    wrong.add(seed + ": " + v.findings().stream().map(Finding::message).toList());
-                }
-                made.has().forEach(h -> covered.merge(h, 1, Integer::sum));
-                covered.merge("school " + (schools.assembledFirst() ? "B" : "A"), 1, Integer::sum);
-                covered.merge("scope of " + Math.max(1, scope.size() * 2), 1, Integer::sum);
-            } catch (DraftRefused e) {
-                refused.add(seed + " " + kind + " " + schools + ": " + e.reasons());
-            }
+    private static final List<String> TO_COVER =
+            List.of(
+                    "energy CORD",
+                    "energy SUPPLIED",
+                    "energy SUPPLIED, tag",
+                    "energy STORED",
+                    "energy HEAT",
+                    "option group",
+                    "passage",
+                    "index BY_HAND",
+                    "index HOLD_TO_RUN",
+                    "pair",
+                    "program",
+                    "cover",
+                    "behind",
+                    "lubrication",
+                    "school A",
+                    "school B",
+                    "scope of 2");
+
+    /** A machine that nobody has built, and how it is to be cleaned. */
+    record Wish(GeneratedSheet.Made made, Drafter.Request request) {
+        @Override
+        public String toString() {
+            return made.sheet() + "\n" + request;
         }
-        System.out.println(
-                "drafted " + (SHEETS - refused.size()) + " of " + SHEETS + ": " + covered);
-        refused.stream().limit(20).forEach(r -> System.out.println("  refused " + r));
-        assertEquals(List.of(), wrong);
-        assertTrue(refused.size() <= SHEETS / 10, refused.size() + " refused");
-        assertTrue(
-                covered.keySet()
-                        .containsAll(
-                                Set.of(
-                                        "energy CORD",
-                                        "energy SUPPLIED",
-                                        "energy SUPPLIED, tag",
-                                        "energy STORED",
-                                        "energy HEAT",
-                                        "option group",
-                                        "passage",
-                                        "index BY_HAND",
-                                        "index HOLD_TO_RUN",
-                                        "pair",
-                                        "program",
-                                        "cover",
-                                        "behind",
-                                        "lubrication",
-                                        "school A",
-                                        "school B",
-                                        "scope of 2")),
-                covered.toString());
+    }
+
+    @Provide
+    Arbitrary<Wish> wishes() {
+        return Combinators.combine(
+                        Arbitraries.longs().map(GeneratedSheet::of),
+                        Arbitraries.of(KINDS),
+                        Arbitraries.of(true, false),
+                        Arbitraries.of(true, false),
+                        Arbitraries.of(true, false))
+                .as(
+                        (made, kind, rinse, inPlace, wide) ->
+                                new Wish(
+                                        made,
+                                        request(
+                                                due(made.sheet(), kind) ? kind : Frequency.YEARLY,
+                                                new Schools(rinse, inPlace),
+                                                made.sheet().optionGroups().isEmpty() || !wide
+                                                        ? Map.of()
+                                                        : Map.of(
+                                                                "drive",
+                                                                List.of("power", "wheel")))));
+    }
+
+    @Property(tries = 240, seed = "4711", shrinking = ShrinkingMode.OFF)
+    void noStopAndNoFixOnAnyMachine(@ForAll("wishes") Wish wish) {
+        drafted(wish);
+    }
+
+    @Tag("nightly")
+    @Property(tries = 2000, shrinking = ShrinkingMode.OFF)
+    void noStopAndNoFixOnMany(@ForAll("wishes") Wish wish) {
+        drafted(wish);
+    }
+
+    /** Either refused with reasons, or the same twice and without a finding. */
+    private static void drafted(Wish wish) {
+        MachineSheet sheet = wish.made().sheet();
+        assertEquals(List.of(), SheetCheck.check(sheet));
+        StatisticsCollector tally = Statistics.label("drafts");
+        tally.coverage(c -> c.check("drafted").percentage(p -> p >= 90));
+        try {
+            Procedure p = Drafter.draft(sheet, wish.request(), SITE);
+            assertEquals(p, Drafter.draft(sheet, wish.request(), SITE));
+            Verdict v = Verifier.verify(p, sheet, SITE);
+            assertEquals(
+                    0,
+                    v.stops() + v.fixes(),
+                    () -> v.findings().stream().map(Finding::message).toList().toString());
+            tally.collect("drafted");
+        } catch (DraftRefused e) {
+            assertFalse(e.reasons().isEmpty(), "refused without saying why");
+            tally.collect("refused");
+            return;
+        }
+        StatisticsCollector has = Statistics.label("what the drafted machines had");
+        wish.made().has().forEach(has::collect);
+        has.collect("school " + (wish.request().schools().assembledFirst() ? "B" : "A"));
+        has.collect("scope of " + Math.max(1, wish.request().scope().size() * 2));
+        has.coverage(c -> TO_COVER.forEach(t -> c.check(t).count(n -> n > 0)));
     }
 
     private static boolean due(MachineSheet sheet, Frequency kind) {
