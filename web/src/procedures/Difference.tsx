@@ -34,7 +34,10 @@ const ROWS: [string, (s: Schemas["Sums"]) => string][] = [
   ["Waiting", (s) => `${Math.round(s.totals.waitingMinutes)} min`],
   ["People at once", (s) => String(s.totals.people)],
   ["Water", (s) => liters(s.totals.waterLitres)],
-  ["of it warm", (s) => liters(s.totals.waterLitres === undefined ? undefined : (s.totals.warmLitres ?? 0))],
+  [
+    "of it heated",
+    (s) => liters(s.totals.waterLitres === undefined ? undefined : (s.totals.warmLitres ?? 0)),
+  ],
   ["Products cost", (s) => cost(s.totals)],
 ];
 

@@ -60,7 +60,7 @@ export function VerdictPane(p: Props) {
           <Count name="Water" value={`${Math.round(v.totals.waterLitres)} L`} />
         )}
         {v.totals.warmLitres !== undefined && (
-          <Count name="Of it warm" value={`${Math.round(v.totals.warmLitres)} L`} />
+          <Count name="Of it heated" value={`${Math.round(v.totals.warmLitres)} L`} />
         )}
         {v.totals.chemicals.length > 0 && <Count name="Products cost" value={cost(v.totals)} />}
       </dl>

@@ -10,7 +10,7 @@ import { Sign } from "../app/Sign";
 import { useSession } from "../app/session";
 import { LABELS, LISTS } from "./labels";
 import { SchemaForm } from "./SchemaForm";
-import { at, EMPTY, FRESH, idFor, idsOf, type Json, put, type Schema, type Tree } from "./sheet";
+import { at, EMPTY, FRESH, idFor, idsOf, type Json, put, type Schema, type Tree, without } from "./sheet";
 import "./sheets.css";
 
 /** A machine's sheet, from an empty one, a copy, or as it stands; checked while it is written. */
@@ -395,7 +395,7 @@ function Form({ sheet, schema, pointer, problems, go, set, chemicals, code }: Fo
   if (thing === undefined || here === undefined) {
     return <p className="quiet">Pick something on the left.</p>;
   }
-  const without = list
+  const aside = list
     ? ["surfaces"].filter(() => list === "parts" && own.length === 3)
     : [...LISTS.map(([key]) => key), "version", "outline", ...(code ? [] : ["code"])];
   return (
@@ -408,7 +408,7 @@ function Form({ sheet, schema, pointer, problems, go, set, chemicals, code }: Fo
             className="btn small"
             type="button"
             onClick={() => {
-              set(pointer, undefined);
+              set("", without(sheet, pointer));
               go(own[3] === "surfaces" ? `/${list}/${own[2]}` : "");
             }}
           >
@@ -420,7 +420,7 @@ function Form({ sheet, schema, pointer, problems, go, set, chemicals, code }: Fo
         sheet={sheet}
         schema={here}
         pointer={pointer}
-        without={without}
+        without={aside}
         chemicals={chemicals}
         problems={problems}
         onPut={set}

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { at, choices, EMPTY, idFor, idsOf, put, type Tree } from "./sheet";
+import { at, choices, EMPTY, idFor, idsOf, put, type Tree, without } from "./sheet";
 
 const sheet = {
   parts: [
@@ -33,4 +33,16 @@ test("a field names what the sheet has", () => {
   expect(choices(sheet, "covers", [])?.map((c) => c.id)).toEqual(["top"]);
   expect(choices(sheet, "when", [])).toEqual([{ id: "feed=hand", name: "Feed: by hand" }]);
   expect(choices(EMPTY, "fastening", [])).toBeNull();
+});
+
+test("a part takes its shapes in the outline with it, and a surface none", () => {
+  const shapes = [
+    { part: "body", path: "M0 0Z" },
+    { part: "tray", path: "M1 1Z" },
+    { part: "body", path: "M2 2Z" },
+  ];
+  const drawn = { ...sheet, outline: { width: 10, height: 10, shapes } } as unknown as Tree;
+  expect(at(without(drawn, "/parts/0"), "/outline/shapes")).toEqual([{ part: "tray", path: "M1 1Z" }]);
+  expect(at(without(drawn, "/parts/0/surfaces/0"), "/outline/shapes")).toEqual(shapes);
+  expect(at(without(sheet, "/parts/0"), "/outline")).toBeUndefined();
 });

@@ -52,6 +52,21 @@ export function put(tree: Json, pointer: string, value: Json | undefined): Json 
   return next;
 }
 
+/** The same without a thing of a list; a part takes its shapes in the outline with it. */
+export function without(sheet: Tree, pointer: string): Tree {
+  const id = (at(sheet, pointer) as Tree | undefined)?.id;
+  const next = put(sheet, pointer, undefined) as Tree;
+  const shapes = at(next, "/outline/shapes");
+  if (!/^\/parts\/\d+$/.test(pointer) || !Array.isArray(shapes)) {
+    return next;
+  }
+  return put(
+    next,
+    "/outline/shapes",
+    shapes.filter((x) => (x as Tree).part !== id),
+  ) as Tree;
+}
+
 const empty = (value: Json) =>
   typeof value === "object" && value !== null && !Array.isArray(value) && Object.keys(value).length === 0;
 

@@ -12,6 +12,7 @@ import orthopur.procedure.Action;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Strength;
+import orthopur.quantity.Temperature;
 import orthopur.rulebook.RuleBook;
 
 /**
@@ -26,7 +27,7 @@ public final class Context {
     private final @Nullable Integer youngest;
     private final List<Vessel> vessels;
     private final Map<String, Action.Flow> lastFlows;
-    private final @Nullable Ph tapPh;
+    private final @Nullable Tap tap;
 
     /**
      * @param hardness of the mains; null where it was never measured
@@ -52,7 +53,7 @@ public final class Context {
             @Nullable Integer youngest,
             List<Vessel> vessels,
             Map<String, Action.Flow> lastFlows,
-            @Nullable Ph tapPh) {
+            @Nullable Tap tap) {
         this.book = book;
         this.chemicals = chemicals;
         this.hardness = hardness;
@@ -60,12 +61,12 @@ public final class Context {
         this.youngest = youngest;
         this.vessels = vessels;
         this.lastFlows = lastFlows;
-        this.tapPh = tapPh;
+        this.tap = tap;
     }
 
     /** The same for another way in which the machine is fitted. */
     public Context in(Configuration other) {
-        return new Context(book, chemicals, hardness, other, youngest, vessels, lastFlows, tapPh);
+        return new Context(book, chemicals, hardness, other, youngest, vessels, lastFlows, tap);
     }
 
     /** How the machine is fitted in this run. */
@@ -81,7 +82,7 @@ public final class Context {
     /** The same with a crew whose youngest is this old. */
     public Context withYoungest(int years) {
         return new Context(
-                book, chemicals, hardness, configuration, years, vessels, lastFlows, tapPh);
+                book, chemicals, hardness, configuration, years, vessels, lastFlows, tap);
     }
 
     /** The same with the sinks, buckets and baths of the site. */
@@ -94,7 +95,7 @@ public final class Context {
                 youngest,
                 List.copyOf(others),
                 lastFlows,
-                tapPh);
+                tap);
     }
 
     /** The vessel that a procedure means by a name, or null where the site does not list it. */
@@ -112,7 +113,7 @@ public final class Context {
                 youngest,
                 vessels,
                 lastFlows,
-                tapPh);
+                tap);
     }
 
     /**
@@ -122,29 +123,31 @@ public final class Context {
      */
     public Context withLastFlows(Map<String, Action.Flow> last) {
         return new Context(
-                book,
-                chemicals,
-                hardness,
-                configuration,
-                youngest,
-                vessels,
-                Map.copyOf(last),
-                tapPh);
+                book, chemicals, hardness, configuration, youngest, vessels, Map.copyOf(last), tap);
     }
 
     /**
-     * The same with the pH of the mains.
+     * What comes from the tap.
      *
      * @param ph null where it was never measured
+     * @param temperature null where it was never measured
      */
-    public Context withTapPh(@Nullable Ph ph) {
+    public record Tap(@Nullable Ph ph, @Nullable Temperature temperature) {}
+
+    /** The same with what comes from this site's tap. */
+    public Context with(Tap water) {
         return new Context(
-                book, chemicals, hardness, configuration, youngest, vessels, lastFlows, ph);
+                book, chemicals, hardness, configuration, youngest, vessels, lastFlows, water);
     }
 
     /** pH of the mains, to which a rinse returns; null where it was never measured. */
     public @Nullable Ph tapPh() {
-        return tapPh;
+        return tap == null ? null : tap.ph();
+    }
+
+    /** How warm the mains are; null where it was never measured. */
+    public @Nullable Temperature tapTemperature() {
+        return tap == null ? null : tap.temperature();
     }
 
     /** Which way this passage was flushed at the last service, or null where nobody knows. */
@@ -155,7 +158,7 @@ public final class Context {
     /** The same by another rule book. */
     public Context by(RuleBook other) {
         return new Context(
-                other, chemicals, hardness, configuration, youngest, vessels, lastFlows, tapPh);
+                other, chemicals, hardness, configuration, youngest, vessels, lastFlows, tap);
     }
 
     public RuleBook book() {

@@ -15,6 +15,7 @@ import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
+import orthopur.quantity.Temperature;
 
 /**
  * What a procedure takes: one crew in order; soaks and drying run on, collecting and assembling
@@ -86,8 +87,7 @@ final class NightTotals {
         Double litres = liquid.volume() == null ? null : liquid.volume().litres();
         if (litres != null) {
             water = (water == null ? 0 : water) + litres;
-            if (liquid.temperature() != null
-                    && liquid.temperature().celsius() > sheet.roomTemperature().celsius()) {
+            if (liquid.temperature() != null && liquid.temperature().celsius() > cold()) {
                 warm = (warm == null ? 0 : warm) + litres;
             }
         }
@@ -95,6 +95,12 @@ final class NightTotals {
             used.computeIfAbsent(liquid.chemical(), k -> new ArrayList<>())
                     .add(concentrate(liquid, litres));
         }
+    }
+
+    /** What comes from the tap; where nobody has measured it, the machine's room. */
+    private double cold() {
+        Temperature tap = context.tapTemperature();
+        return tap == null ? sheet.roomTemperature().celsius() : tap.celsius();
     }
 
     /** Litres of the product in a solution; NaN where the step does not say enough. */

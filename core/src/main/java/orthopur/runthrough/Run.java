@@ -51,7 +51,7 @@ public record Run(
      * @param waitingMinutes how long the crew stands and waits for a soak or for drying
      * @param people most at one step
      * @param waterLitres where a step states it; null when none does
-     * @param warmLitres of these, what is stated warmer than the machine's room
+     * @param warmLitres of these, what is stated warmer than the tap and so has to be heated
      * @param chemicals products in the order in which they are first used
      */
     public record Totals(

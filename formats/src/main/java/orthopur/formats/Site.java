@@ -66,7 +66,7 @@ public record Site(
     public Context context(RuleBook book, List<Chemical> chemicals) {
         return new Context(book, chemicals, mains.hardness())
                 .withVessels(vessels == null ? List.of() : vessels)
-                .withTapPh(mains.ph());
+                .with(new Context.Tap(mains.ph(), mains.temperature()));
     }
 
     /** The drinking water that comes from the tap. */
