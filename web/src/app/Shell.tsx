@@ -3,6 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Suspense } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
 import { api, unwrap } from "../api/client";
+import { Alarms } from "./Alarms";
 import { Palette } from "./Palette";
 import { useSession, useSite } from "./session";
 
@@ -42,6 +43,7 @@ export function Shell() {
         </button>
       </header>
       <Palette />
+      {(session.data?.role === "SUPERVISOR" || session.data?.role === "QA") && <Alarms />}
       <Suspense fallback={<main className="page-state">Loading…</main>}>
         <Outlet />
       </Suspense>

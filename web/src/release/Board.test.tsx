@@ -17,6 +17,7 @@ const machine = (code: string, standing: string, more = {}) => ({
   locks: [],
   troubles: 0,
   differences: 0,
+  alarms: [],
   ...more,
 });
 
@@ -67,6 +68,7 @@ describe("the board", () => {
         ],
         troubles: 1,
         differences: 2,
+        alarms: ["Step 20: 62 mg/L at 18 °C is not in."],
         round: "r1",
       }),
     ]);
@@ -74,6 +76,7 @@ describe("the board", () => {
     expect(a.getByText("Wash, 3 of 33 steps")).toBeTruthy();
     expect(a.getByText("tray soaking: 5 min left")).toBeTruthy();
     expect(a.getByText("rod soaking: time is up")).toBeTruthy();
+    expect(a.getByText("Step 20: 62 mg/L at 18 °C is not in.")).toBeTruthy();
     expect(a.getByText("1 thing went wrong")).toBeTruthy();
     expect(a.getByText("2 entries do not fit")).toBeTruthy();
     expect(a.getByRole("link", { name: "To the round" })).toHaveProperty("pathname", "/floor/r1");

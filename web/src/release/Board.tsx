@@ -110,6 +110,11 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
             ))}
           </>
         )}
+        {m.alarms.map((a) => (
+          <p key={a} className="board-up">
+            {a}
+          </p>
+        ))}
         {m.troubles > 0 && (
           <p className="board-up">
             {m.troubles} {m.troubles === 1 ? "thing went" : "things went"} wrong

@@ -15,7 +15,10 @@ import orthopur.Nullable;
 import orthopur.db.tables.records.MachineUseRecord;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.machine.MachineSheet;
+import orthopur.quantity.Show;
 import orthopur.roundpack.Progress;
+import orthopur.roundpack.ReadingJudge;
+import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
@@ -34,6 +37,12 @@ import orthopur.timing.FoodContactClock;
 class Board {
     private static final Set<String> CLEANS =
             Set.of("Wash", "Sanitize", "Circulate", "Run program");
+
+    private static final Set<RoundPack.Trouble.Kind> HURTS =
+            Set.of(
+                    RoundPack.Trouble.Kind.INJURY,
+                    RoundPack.Trouble.Kind.CHEMICAL_CONTACT,
+                    RoundPack.Trouble.Kind.MACHINE_MOVED);
 
     private final DSLContext db;
     private final Rounds rounds;
@@ -66,6 +75,7 @@ class Board {
      *     holds
      * @param waits what it waits for, in plain words
      * @param phase,done,steps how far its round is
+     * @param alarms what a supervisor has to know at once, in plain words
      */
     record Machine(
             String code,
@@ -84,7 +94,8 @@ class Board {
             List<Running> timers,
             List<Progress.Lock> locks,
             int troubles,
-            int differences) {}
+            int differences,
+            List<String> alarms) {}
 
     /** A soak or other time that runs; {@code ends} in epoch milliseconds. */
     record Running(String name, long ends) {}
@@ -195,7 +206,45 @@ class Board {
                 r == null || standing != Standing.CLEANING ? List.of() : timersOf(r, s),
                 s == null ? List.of() : s.locks(),
                 s == null || s.status() == Progress.Status.RELEASED ? 0 : s.troubles().size(),
-                r == null ? 0 : r.differences().size());
+                r == null ? 0 : r.differences().size(),
+                r == null || s.status() != Progress.Status.OPEN ? List.of() : alarms(r, s));
+    }
+
+    /** A reading that is not in as it stands, and what may have hurt somebody. */
+    private static List<String> alarms(Replay r, Progress.State s) {
+        List<String> all = new ArrayList<>();
+        for (PackStep step : r.pack().steps()) {
+            Progress.ReadingState read = s.readings().get(step.id());
+            if (read != null && read.outcome() != ReadingJudge.Outcome.IN) {
+                all.add(
+                        "Step %d: %s mg/L at %s °C is %s. %s"
+                                .formatted(
+                                        step.number(),
+                                        Show.number(read.strength()),
+                                        Show.number(read.temperature()),
+                                        read.outcome() == ReadingJudge.Outcome.OUT
+                                                ? "not in"
+                                                : "too close to call",
+                                        read.corrected()
+                                                ? "Something was done; it is to be read again."
+                                                : "Nothing was done about it yet."));
+            }
+        }
+        for (Progress.TroubleState t : s.troubles()) {
+            if (HURTS.contains(t.kind())) {
+                all.add(
+                        "%s: %s, said by %s."
+                                .formatted(
+                                        r.pack().troubles().stream()
+                                                .filter(x -> x.kind() == t.kind())
+                                                .map(RoundPack.Trouble::title)
+                                                .findFirst()
+                                                .orElse(t.kind().name()),
+                                        t.text(),
+                                        t.who()));
+            }
+        }
+        return all;
     }
 
     /** Times that still run or are up and not yet answered. */

@@ -1,0 +1,37 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import { NO_SIGNAL, show } from "../testing/page";
+import { Alarms } from "./Alarms";
+
+const machine = (code: string, alarms: string[]) => ({ code, alarms, round: `r-${code}` });
+
+describe("what a supervisor has to know at once", () => {
+  it("is said with the machine and the way to the round", async () => {
+    show(<Alarms />, { "GET /api/board": [machine("A1", []), machine("B1", ["62 mg/L is not in."])] });
+    expect((await screen.findByText("B1")).closest("p")?.textContent).toMatch(/^B1 62 mg\/L is not in\./);
+    expect(screen.getByRole("link")).toHaveProperty("pathname", "/floor/r-B1");
+  });
+
+  it("is gone once it is known, and comes again when it is another", async () => {
+    let said = "62 mg/L is not in.";
+    const { user } = show(<Alarms />, { "GET /api/board": () => [machine("B1", [said])] });
+    await user.click(await screen.findByRole("button", { name: /I know/ }));
+    await waitFor(() => expect(screen.queryByText("B1")).toBeNull());
+    said = "58 mg/L is not in.";
+    show(<Alarms />, { "GET /api/board": () => [machine("B1", [said])] });
+    expect(await screen.findByText(/58 mg/)).toBeTruthy();
+  });
+
+  it("is nothing without an alarm, and nothing without signal", async () => {
+    show(
+      <>
+        <Alarms />
+        <p>the desk</p>
+      </>,
+      { "GET /api/board": NO_SIGNAL },
+    );
+    expect(await screen.findByText("the desk")).toBeTruthy();
+    expect(screen.queryByRole("alert")).toBeNull();
+  });
+});
