@@ -145,4 +145,33 @@ class TroubleTest {
             assertEquals(List.of(), small);
         }
     }
+
+    /**
+     * One tablet, two tabs: what one has written down the other sends, and both come to the same.
+     */
+    @Test
+    void twoTabsOfOneTabletSendEachEntryOnceAndAgree() {
+        b.signIn("Tobiah Renn", "quillmere-tobiah");
+        b.page.waitForURL("**/procedures");
+        b.go("/floor");
+        b.round(Pattern.compile("Tunnel oven, every night"));
+        b.page.locator(".floor-verb").waitFor();
+        Page other = b.page.context().newPage();
+        other.navigate(b.page.url());
+        other.locator(".floor-verb").waitFor();
+        b.plainStep();
+        assertThat(other.locator(".floor-verb")).hasText(b.floorStep());
+        b.page.context().setOffline(true);
+        b.plainStep();
+        b.plainStep();
+        String here = b.floorStep();
+        b.page.context().setOffline(false);
+        for (Page tab : List.of(b.page, other)) {
+            assertThat(tab.locator(".floor-verb")).hasText(here);
+            assertThat(tab.locator(".floor-signal"))
+                    .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(20_000));
+            assertThat(tab.locator(".floor-refusal")).hasCount(0);
+        }
+        other.close();
+    }
 }
