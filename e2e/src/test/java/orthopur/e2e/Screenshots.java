@@ -17,7 +17,6 @@ public final class Screenshots {
                 Browser b = new Browser(server)) {
             b.go("/sign-in");
             b.page.getByLabel("Name").waitFor();
-            take(b, "sign-in");
             b.signIn("Ilse Varga", "quillmere-ilse");
             b.page.getByRole(AriaRole.TABLE).waitFor();
             take(b, "procedures");
@@ -79,6 +78,10 @@ public final class Screenshots {
             b.page.getByText("Get ready").first().waitFor();
             b.page.setViewportSize(1024, 768);
             take(b, "floor-machines");
+            b.go("/floor/start/qk-sw1-daily");
+            b.text("Spares of wear parts").waitFor();
+            take(b, "floor-before");
+            b.go("/floor");
             b.round(Pattern.compile("Disc slicer, end of shift"));
             b.page.locator(".floor-verb").waitFor();
             while (!b.floorStep().contains("Remove")) {
