@@ -3,10 +3,17 @@ import { api, type Schemas, unwrap } from "../api/client";
 import type { Say } from "./texts";
 
 type Meter = Schemas["MeterView"];
-type Props = { fits: (m: Meter) => boolean; near: number; say: Say; onRead: (value: number) => void };
+type Props = {
+  fits: (m: Meter) => boolean;
+  /** What it should show, for the stand-in to be near. */
+  near: number;
+  say: Say;
+  desk?: boolean;
+  onRead: (value: number) => void;
+};
 
 /** Takes a value from a meter of the site instead of typing it. The ones that ship are simulated and say so. */
-export function FromMeter({ fits, near, say, onRead }: Props) {
+export function FromMeter({ fits, near, say, desk = false, onRead }: Props) {
   const all = useQuery({ queryKey: ["instruments"], queryFn: () => unwrap(api.GET("/api/instruments")) });
   const read = useMutation({
     mutationFn: (id: string) =>
@@ -26,7 +33,7 @@ export function FromMeter({ fits, near, say, onRead }: Props) {
       {meters.map((m) => (
         <button
           key={m.id}
-          className="floor-btn"
+          className={desk ? "btn" : "floor-btn"}
           type="button"
           disabled={read.isPending}
           onClick={() => read.mutate(m.id)}

@@ -5,7 +5,8 @@ import { Link, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { Pin } from "../app/Pin";
 import { useClock } from "../app/session";
-import { Instrument } from "./Instrument";
+import { FromMeter } from "../floor/FromMeter";
+import { filled } from "../floor/texts";
 
 type View = Schemas["ReleaseView"];
 type Site = Schemas["Site"];
@@ -106,6 +107,11 @@ function Known({ v }: { v: View }) {
   );
 }
 
+const METERS: Record<string, { kind: Schemas["MeterView"]["kind"]; near: number }> = {
+  SWAB: { kind: "ATP", near: 9 },
+  PH: { kind: "PH_PEN", near: 7.6 },
+};
+
 const FOUND: Record<string, string> = { PASSED: "passed", CAUTION: "caution: not a pass", FAILED: "failed" };
 
 function SiteRow({ v, s }: { v: View; s: Site }) {
@@ -179,7 +185,13 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
               onChange={(e) => setValue(e.currentTarget.value)}
             />
           </label>
-          <Instrument kind={s.kind} onRead={(x) => setValue(String(x))} />
+          <FromMeter
+            fits={(m) => m.kind === METERS[s.kind]?.kind}
+            near={METERS[s.kind]?.near ?? 0}
+            say={(text, ...parts) => filled(text, parts)}
+            desk
+            onRead={(x) => setValue(String(x))}
+          />
           <button className="btn" type="submit" disabled={!Number.isFinite(number)}>
             Enter
           </button>
