@@ -14,6 +14,8 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class MainTest {
     private static final String GOOD = "../demo/procedures/qk-sl1-end-of-shift.json";
@@ -114,5 +116,22 @@ class MainTest {
         }
         assertEquals(2, run("format", "nowhere"));
         assertFalse(said().isBlank());
+    }
+
+    /** What cannot be simulated is said with what can, before anything is asked of a server. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "simulate | simulate floor, simulate queue",
+                "simulate moon | simulate floor, simulate queue",
+                "simulate floor --tablets 0 | --tablets is 0; allowed is 1.0 to 1000.0",
+                "simulate floor --minutes long | --minutes is long",
+                "simulate queue --entries 2001 | allowed is 100.0 to 2000.0",
+                "simulate queue --photos | --photos needs a value"
+            })
+    void whatCannotBeSimulatedIsSaid(String line, String says) {
+        assertEquals(2, run(line.strip().split(" ")));
+        assertTrue(said().contains(says), said());
     }
 }
