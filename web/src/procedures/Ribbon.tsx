@@ -101,10 +101,13 @@ export const Ribbon = memo(function Ribbon(p: Props) {
     () => (p.troubled ? troubledOnly(p.ribbon, p.findings) : p.ribbon),
     [p.troubled, p.ribbon, p.findings],
   );
+  const idText = p.steps.map((s) => s.id).join("\n");
+  // The same list while a word is typed, so that neither rows nor threads are drawn anew.
+  const ids = useMemo(() => idText.split("\n"), [idText]);
   const rows = useMemo(() => {
     const steps = new Set(p.findings.map((f) => f.stepId));
-    return rowsOf(p.phases, p.folded, (i) => !p.troubled || steps.has(p.steps[i]?.id));
-  }, [p.phases, p.folded, p.troubled, p.findings, p.steps]);
+    return rowsOf(p.phases, p.folded, (i) => !p.troubled || steps.has(ids[i]));
+  }, [p.phases, p.folded, p.troubled, p.findings, ids]);
   const { mid, height } = useMemo(() => middles(rows, p.phases.length), [rows, p.phases.length]);
   const { energies, threads, width, left, total } = geometry(ribbon);
   const current = useRef<HTMLButtonElement>(null);
@@ -117,9 +120,6 @@ export const Ribbon = memo(function Ribbon(p: Props) {
   }, [picked]);
 
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
-  const idText = p.steps.map((s) => s.id).join("\n");
-  // The same list while a word is typed, so that the rows are not drawn anew.
-  const ids = useMemo(() => idText.split("\n"), [idText]);
   const worst = (stepId: string) =>
     severityRank.find((s) => p.findings.some((f) => f.stepId === stepId && f.severity === s));
 

@@ -10,7 +10,7 @@ import {
   useState,
 } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
+import { ApiProblem, api, type FieldProblem, message, postNow, type Schemas, unwrap } from "../api/client";
 import { type Command, useOffer } from "../app/commands";
 import { Dialog } from "../app/Dialog";
 import { begin, change, type History, redo, undo } from "../app/history";
@@ -111,9 +111,7 @@ type Running = { doc: Doc; configuration: number; controller: AbortController; p
 function begun(doc: Doc, configuration: number, before: Running | null): Running {
   before?.controller.abort();
   const controller = new AbortController();
-  const promise = unwrap(
-    api.POST("/api/verify", { body: doc, params: { query: { configuration } }, signal: controller.signal }),
-  );
+  const promise = postNow<Verdict>(`/api/verify?configuration=${configuration}`, doc, controller.signal);
   // Whoever waits hears of a failure; a run that was dropped has nobody waiting.
   promise.catch(() => undefined);
   return { doc, configuration, controller, promise };
