@@ -69,15 +69,18 @@ describe("how a change of the site ends", () => {
   });
 
   it.each([
-    [new Problem(401, "The PIN is wrong. 3 tries left."), /3 tries left/],
-    [new Problem(503, "The server's disk is full."), /disk is full/],
-    [NO_SIGNAL, /What you typed is still here/],
-  ])("says why it was not saved, and keeps what was typed", async (answer, says) => {
+    [new Problem(401, "The PIN is wrong. 3 tries left."), /3 tries left/, ""],
+    [new Problem(429, "Locked for 15 more minutes."), /Locked/, ""],
+    [new Problem(422, "The password has 8 to 100 letters."), /8 to 100/, "4711"],
+    [new Problem(503, "The server's disk is full."), /disk is full/, "4711"],
+    [NO_SIGNAL, /What you typed is still here/, "4711"],
+  ])("says why it was not saved, and keeps a PIN that was not wrong", async (answer, says, pin) => {
     const { user, sent } = dialog({ ...NOTHING_LOST, "PUT /api/site": answer });
     await user.type(screen.getByLabelText("PIN"), "4711");
     await user.click(sign());
     expect((await screen.findByRole("alert")).textContent).toMatch(says);
     expect(sent.filter((s) => s.method === "PUT").length).toBe(1);
+    expect(screen.getByLabelText("PIN")).toHaveProperty("value", pin);
     await user.click(screen.getByRole("button", { name: "Leave it" }));
     expect(onClose).toHaveBeenCalled();
   });

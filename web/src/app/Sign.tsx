@@ -24,7 +24,9 @@ export function Sign<T>(p: Props<T>) {
   const [pin, setPin] = useState("");
   const error = save.error ?? p.other?.save.error;
   const fields = error instanceof ApiProblem ? error.fields : [];
-  const sign = (what: typeof save) => what.mutate(pin, { onError: () => setPin("") });
+  // A PIN that was wrong goes; one that signed something that was refused is still right.
+  const wrong = (e: Error) => e instanceof ApiProblem && [401, 429].includes(e.status) && setPin("");
+  const sign = (what: typeof save) => what.mutate(pin, { onError: wrong });
   return (
     <form
       onSubmit={(e) => {

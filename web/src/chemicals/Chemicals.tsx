@@ -36,7 +36,11 @@ export default function Chemicals() {
     );
   }
   if (!chemicals.data) {
-    return <p className="page-state">Loading the chemicals…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading the chemicals…</h1>
+      </main>
+    );
   }
   const fits = (c: Chemical) =>
     `${c.name} ${c.kind} ${c.directions}`.toLowerCase().includes(word.toLowerCase()) &&

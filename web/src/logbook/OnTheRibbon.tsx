@@ -60,7 +60,11 @@ export default function OnTheRibbon() {
     );
   }
   if (!record.data || !doc || !verdict.data || !sheet.data || !chemicals.data || !actions.data) {
-    return <p className="page-state">Loading the round and its ribbon…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading the round and its ribbon…</h1>
+      </main>
+    );
   }
   return (
     <Replayed

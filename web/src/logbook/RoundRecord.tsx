@@ -55,7 +55,11 @@ export default function RoundRecord() {
     );
   }
   if (!record.data) {
-    return <p className="page-state">Loading the record…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading the record…</h1>
+      </main>
+    );
   }
   const r = record.data;
   const notable = r.entries.filter((e) => e.weight !== "plain");

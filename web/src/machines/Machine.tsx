@@ -52,7 +52,11 @@ export default function Machine() {
     );
   }
   if (!sheet.data || !map.data) {
-    return <p className="page-state">Loading the machine…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading the machine…</h1>
+      </main>
+    );
   }
   const s = sheet.data;
   const part = map.data.nodes.find((n) => n.id === picked);

@@ -86,7 +86,11 @@ export default function Workbench() {
     );
   }
   if (!view.data || !sheet.data || !chemicals.data || !actions.data) {
-    return <p className="page-state">Loading the procedure and its machine…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading the procedure and its machine…</h1>
+      </main>
+    );
   }
   return (
     <Bench

@@ -29,7 +29,11 @@ export default function Release() {
     );
   }
   if (!view.data) {
-    return <p className="page-state">Loading…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading…</h1>
+      </main>
+    );
   }
   const v = view.data;
   return (

@@ -52,7 +52,11 @@ export default function RuleBook() {
     );
   }
   if (!book.data) {
-    return <p className="page-state">Loading the rule book…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading the rule book…</h1>
+      </main>
+    );
   }
   const fits = (text: string) => text.toLowerCase().includes(word.toLowerCase());
   const rules = book.data.rules.filter(

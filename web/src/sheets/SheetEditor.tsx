@@ -53,7 +53,11 @@ export default function SheetEditor() {
     );
   }
   if (!schema.data || (source !== null && !sheet.data)) {
-    return <p className="page-state">Loading the sheet…</p>;
+    return (
+      <main className="page-state">
+        <h1>Loading the sheet…</h1>
+      </main>
+    );
   }
   const first = sheet.data ?? EMPTY;
   return (

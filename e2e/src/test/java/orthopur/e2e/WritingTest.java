@@ -86,6 +86,7 @@ class WritingTest {
             field(b, "PIN").fill("4711");
             b.button("Sign and save").last().click();
             b.page.waitForURL("**/machines/QK-ZZ4");
+            assertThat(b.page.locator("h1")).containsText("QK-ZZ4");
             assertThat(b.button(Pattern.compile("^Cutter"))).isVisible();
             assertEquals(List.of(), b.axe());
 
