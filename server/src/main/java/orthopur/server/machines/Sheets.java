@@ -100,6 +100,8 @@ public class Sheets {
                 .from(SHEET)
                 .groupBy(SHEET.CODE)
                 .orderBy(SHEET.CODE)
+                // Read to its end first: each sheet takes a connection of its own.
+                .fetch()
                 .forEach(r -> all.add(version(r.value1(), r.value2())));
         return all;
     }
@@ -109,7 +111,8 @@ public class Sheets {
         return db.select(SHEET.CODE, SHEET.VERSION)
                 .from(SHEET)
                 .orderBy(SHEET.CODE, SHEET.VERSION)
-                .fetch(r -> version(r.value1(), r.value2()));
+                .fetch()
+                .map(r -> version(r.value1(), r.value2()));
     }
 
     /**

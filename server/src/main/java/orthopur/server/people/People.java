@@ -51,7 +51,7 @@ class People {
     }
 
     List<PersonView> all() {
-        return db.selectFrom(ACCOUNT).orderBy(ACCOUNT.NAME).fetch(this::view);
+        return db.selectFrom(ACCOUNT).orderBy(ACCOUNT.NAME).fetch().map(this::view);
     }
 
     private PersonView view(AccountRecord a) {
