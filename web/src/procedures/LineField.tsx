@@ -8,6 +8,8 @@ type Props = {
   machine: string;
   /** The step that stands here; null for a new one. */
   step: Step | null;
+  /** Its line is asked for once what is more urgent has been answered. */
+  settled?: boolean;
   label: string;
   onStep: (step: Step) => void;
 };
@@ -53,15 +55,20 @@ function useVocabulary(machine: string): Vocabulary {
 }
 
 /** A step typed as a line, as on paper. Enter takes it over; what is not understood is told with the nearest names. */
-export function LineField({ machine, step, label, onStep }: Props) {
+export function LineField({ machine, step, settled = true, label, onStep }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const id = useId();
   const input = useRef<HTMLTextAreaElement>(null);
+  const asked = useRef(step);
+  if (settled || asked.current?.id !== step?.id) {
+    asked.current = step;
+  }
+  const lined = asked.current;
   const shown = useQuery({
-    queryKey: ["line", machine, step],
-    enabled: step !== null,
+    queryKey: ["line", machine, lined],
+    enabled: lined !== null,
     queryFn: ({ signal }) =>
-      unwrap(api.POST("/api/notation/line", { body: { machine, step: step as Step }, signal })),
+      unwrap(api.POST("/api/notation/line", { body: { machine, step: lined as Step }, signal })),
     placeholderData: (before) => before,
   });
   const written = step === null ? "" : (shown.data?.line ?? "").replace(/ #[a-z0-9-]+$/, "");

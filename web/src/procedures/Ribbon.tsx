@@ -1,7 +1,14 @@
 import "./ribbon.css";
-import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
 import { SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
-import { type KeyboardEvent, memo, useEffect, useMemo, useRef } from "react";
+import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef } from "react";
 import type { Schemas } from "../api/client";
 import type { Step } from "./draft";
 import { middles, PHASE_ROW, ROW, rowsOf } from "./rows";
@@ -11,6 +18,8 @@ type RibbonData = Schemas["Ribbon"];
 type Finding = Schemas["FindingDocument"];
 
 const HEAD = 132;
+/** A press is a drag once it has gone so many pixels. */
+const DRAGS = { activationConstraint: { distance: 8 } };
 
 type Props = {
   steps: Step[];
@@ -119,7 +128,14 @@ export const Ribbon = memo(function Ribbon(p: Props) {
     }
   }, [picked]);
 
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
+  const moved = useRef(p.onMove);
+  moved.current = p.onMove;
+  const onDragEnd = useCallback(({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) {
+      moved.current?.(String(active.id), String(over.id));
+    }
+  }, []);
+  const sensors = useSensors(useSensor(PointerSensor, DRAGS));
   const worst = (stepId: string) =>
     severityRank.find((s) => p.findings.some((f) => f.stepId === stepId && f.severity === s));
 
@@ -147,15 +163,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
         </svg>
       </div>
       <div className="ribbon-body" style={{ height }}>
-        <DndContext
-          sensors={sensors}
-          collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => {
-            if (over && over.id !== active.id) {
-              p.onMove?.(String(active.id), String(over.id));
-            }
-          }}
-        >
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={ids} strategy={verticalListSortingStrategy} disabled={!p.onMove}>
             <ol className="ribbon-steps">
               {rows.map((r) =>
@@ -318,7 +326,12 @@ const ENERGY: Record<string, { dash?: string; width: number; colour: string }> =
   COOLED: { dash: "2 6", width: 1.5, colour: "var(--ink-2)" },
 };
 
-function EnergyThread(p: { x: number; thread: Schemas["EnergyThread"]; mid: number[]; height: number }) {
+const EnergyThread = memo(function EnergyThread(p: {
+  x: number;
+  thread: Schemas["EnergyThread"];
+  mid: number[];
+  height: number;
+}) {
   const at = (step: number) => (step === 0 ? 0 : p.mid[step - 1]);
   return (
     <g>
@@ -350,7 +363,7 @@ function EnergyThread(p: { x: number; thread: Schemas["EnergyThread"]; mid: numb
       })}
     </g>
   );
-}
+});
 
 type ThreadProps = {
   x: number;
@@ -362,7 +375,8 @@ type ThreadProps = {
   litStep: number;
 };
 
-function SurfaceThread(p: ThreadProps) {
+/** Drawn anew only where its own life changed. */
+const SurfaceThread = memo(function SurfaceThread(p: ThreadProps) {
   const at = (step: number) => (step === 0 ? 0 : p.mid[step - 1]);
   const w = p.width - 5;
   const x = p.x + 2.5;
@@ -399,7 +413,7 @@ function SurfaceThread(p: ThreadProps) {
       )}
     </g>
   );
-}
+});
 
 function Band(p: { stage: string; x: number; cx: number; w: number; y1: number; y2: number }) {
   const h = Math.max(0, p.y2 - p.y1);

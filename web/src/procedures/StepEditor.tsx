@@ -15,6 +15,8 @@ import { fieldLabel } from "./words";
 
 type Props = {
   step: Step;
+  /** The verdict on the screen is about this step as it is written. */
+  settled: boolean;
   number: number;
   actions: Schemas["ActionInfo"][];
   sheet: Schemas["SheetView"];
@@ -47,7 +49,8 @@ const CHOICES: Record<string, string[]> = {
 const WET = ["cloth", "brush", "spray", "immerse", "flood", "hose", "pressure", "washer"];
 const DRYING = ["air", "fan", "heat", "towel"];
 
-export function StepEditor(p: Props) {
+/** Drawn for a change of its step, not for every verdict that comes in. */
+export const StepEditor = memo(function StepEditor(p: Props) {
   const info = p.actions.find((a) => a.name === p.step.action);
   const problem = (field: string) => p.problems.find((x) => x.pointer.split("/")[3] === field)?.message;
   // Always the newest step, so that the fields below need not be drawn anew for a key in another one.
@@ -80,6 +83,7 @@ export function StepEditor(p: Props) {
         <LineField
           machine={p.sheet.code}
           step={p.step}
+          settled={p.settled}
           label="As a line"
           onStep={(next) => p.onChange(next, `${next.id}-line`)}
         />
@@ -103,26 +107,16 @@ export function StepEditor(p: Props) {
           set={set}
         />
       ))}
-      <Textarea
-        label="Words for the cleaner"
-        autosize
-        minRows={2}
-        value={p.step.words ?? ""}
-        onChange={(e) => set("words", e.currentTarget.value)}
-        error={problem("words")}
-      />
-      <TextInput
-        label="Because"
-        value={p.step.because ?? ""}
-        onChange={(e) => set("because", e.currentTarget.value)}
-        error={problem("because")}
-      />
-      <TextInput
-        label="Caution"
-        value={p.step.caution ?? ""}
-        onChange={(e) => set("caution", e.currentTarget.value)}
-        error={problem("caution")}
-      />
+      {SAID.map(([field, name]) => (
+        <Said
+          key={field}
+          field={field}
+          label={name}
+          value={p.step[field] ?? ""}
+          problem={problem(field)}
+          set={set}
+        />
+      ))}
       {p.sheet.options.length > 0 && (
         <NativeSelect
           label="Only where the machine has"
@@ -153,7 +147,35 @@ export function StepEditor(p: Props) {
       </div>
     </fieldset>
   );
-}
+});
+
+const SAID = [
+  ["words", "Words for the cleaner"],
+  ["because", "Because"],
+  ["caution", "Caution"],
+] as const;
+
+type SaidProps = {
+  field: (typeof SAID)[number][0];
+  label: string;
+  value: string;
+  problem: string | undefined;
+  set: (field: keyof Step, value: unknown) => void;
+};
+
+const Said = memo(function Said({ field, label, value, problem, set }: SaidProps) {
+  return (
+    <Textarea
+      label={label}
+      // Grows by its style sheet: measuring it by script would lay the page out at each key.
+      classNames={{ input: "grows" }}
+      rows={field === "words" ? 2 : 1}
+      value={value}
+      onChange={(e) => set(field, e.currentTarget.value)}
+      error={problem}
+    />
+  );
+});
 
 type FieldProps = {
   field: string;

@@ -17,6 +17,8 @@ type Props = {
   onApply: (edits: Edit[], label: string) => void;
   onMendAll: () => void;
   editable: boolean;
+  /** The remedies are proven for what is written now. */
+  proven: boolean;
   /** Place of the configuration that the ribbon shows. */
   configuration: number;
   onConfiguration: (place: number) => void;
@@ -103,7 +105,7 @@ export function VerdictPane(p: Props) {
             </select>
           </label>
           {p.editable && mendable > 1 && (
-            <button type="button" className="btn small" onClick={p.onMendAll}>
+            <button type="button" className="btn small" disabled={!p.proven} onClick={p.onMendAll}>
               Mend all that is safe…
             </button>
           )}
@@ -155,7 +157,12 @@ export function VerdictPane(p: Props) {
               <div className="remedies">
                 {root.remedies.map((r) => (
                   <div key={r.label}>
-                    <button type="button" className="btn mend" onClick={() => p.onApply(r.edits, r.label)}>
+                    <button
+                      type="button"
+                      className="btn mend"
+                      disabled={!p.proven}
+                      onClick={() => p.onApply(r.edits, r.label)}
+                    >
                       {r.label}
                     </button>
                     <ul className="diff" aria-label="What it changes">
@@ -170,7 +177,11 @@ export function VerdictPane(p: Props) {
               </div>
             )}
             {p.editable && root.remedies.length === 0 && (
-              <p className="source">No edit mends this by itself; you decide what is right.</p>
+              <p className="source">
+                {p.proven
+                  ? "No edit mends this by itself; you decide what is right."
+                  : "Trying what mends it…"}
+              </p>
             )}
           </li>
         ))}

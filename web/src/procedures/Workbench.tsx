@@ -1,53 +1,31 @@
 import "./workbench.css";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
-import {
-  type KeyboardEvent,
-  useCallback,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-} from "react";
+import { useQuery } from "@tanstack/react-query";
+import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { ApiProblem, api, type FieldProblem, message, postNow, type Schemas, unwrap } from "../api/client";
-import { type Command, useOffer } from "../app/commands";
-import { Dialog } from "../app/Dialog";
-import { begin, change, type History, redo, undo } from "../app/history";
-import { PrintMenu } from "../app/PrintMenu";
-import { useClock, useSession } from "../app/session";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { useSession } from "../app/session";
 import { Approve } from "./Approve";
+import { BenchHead } from "./BenchHead";
 import { Comments } from "./Comments";
 import { Compare } from "./Compare";
 import { applyEdits, type Doc, type Edit, freshId, type Step } from "./draft";
+import { Keys } from "./Keys";
 import { LineField } from "./LineField";
 import { MendAll } from "./MendAll";
 import { Retire } from "./Retire";
 import { Legend, type Mark, Ribbon } from "./Ribbon";
 import { StepEditor } from "./StepEditor";
+import { useBenchCommands } from "./useBenchCommands";
+import { useDraft } from "./useDraft";
+import { useVerdict } from "./useVerdict";
 import { VerdictPane } from "./VerdictPane";
 import { WhatIf } from "./WhatIf";
 import { namesOf } from "./words";
 
 type Finding = Schemas["FindingDocument"];
-type Verdict = Schemas["VerdictDocument"];
 type Tab = "verdict" | "step" | "compare" | "what-if";
 const NO_MARKS: Map<string, Mark> = new Map();
-
-const KEYS: [string, string][] = [
-  ["↑ ↓", "walk from step to step"],
-  ["Enter", "edit the step"],
-  ["n", "new step after this one"],
-  ["Alt ↑ ↓", "move the step"],
-  ["Delete", "delete the step"],
-  ["Ctrl Z, Ctrl Y", "undo, redo"],
-  ["f, Shift f", "next, previous finding"],
-  ["p", "only what has a finding, all"],
-  ["Ctrl S", "save"],
-  [".", "go or do anything by name; insert a step"],
-  ["drag", "move a step"],
-  ["?", "this list"],
-];
+const NO_FINDINGS: Finding[] = [];
 
 export default function Workbench() {
   const { id = "", version = "1" } = useParams();
@@ -110,98 +88,19 @@ type BenchProps = {
   actions: Schemas["ActionInfo"][];
 };
 
-type Running = { doc: Doc; configuration: number; controller: AbortController; promise: Promise<Verdict> };
-
-function begun(doc: Doc, configuration: number, before: Running | null): Running {
-  before?.controller.abort();
-  const controller = new AbortController();
-  const promise = postNow<Verdict>(`/api/verify?configuration=${configuration}`, doc, controller.signal);
-  // Whoever waits hears of a failure; a run that was dropped has nobody waiting.
-  promise.catch(() => undefined);
-  return { doc, configuration, controller, promise };
-}
-
-/** Unsaved work of this browser, kept so that a reload loses nothing. */
-const kept = (row: Schemas["ProcedureRow"]) => `draft:${row.id}@${row.version}`;
-
 function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const session = useSession();
-  const clock = useClock();
   const navigate = useNavigate();
-  const queries = useQueryClient();
   const [params, setParams] = useSearchParams();
-  const [saved, setSaved] = useState(view);
+  const [said, setSaid] = useState<{ text: string; stop: boolean } | null>(null);
+  const draft = useDraft(view, sheet.version, setSaid);
+  const { doc, saved } = draft;
   const editable = session.data?.role === "SUPERVISOR" && saved.row.state === "DRAFT";
-
-  const [restored, setRestored] = useState(false);
-  const [history, setHistory] = useState<History<Doc>>(() => {
-    if (
-      view.row.state === "DRAFT" &&
-      view.document.sheetVersion !== sheet.version &&
-      !localStorage.getItem(kept(view.row))
-    ) {
-      // Judged against the newest sheet, so it says so; saving takes that over.
-      return change(begin(view.document), { ...view.document, sheetVersion: sheet.version });
-    }
-    const stored = localStorage.getItem(kept(view.row));
-    if (stored && view.row.state === "DRAFT") {
-      const k = JSON.parse(stored) as { revision: number; document: Doc };
-      return change(begin(view.document), k.document);
-    }
-    return begin(view.document);
-  });
-  const doc = history.now;
-  const dirty = useMemo(() => JSON.stringify(doc) !== JSON.stringify(saved.document), [doc, saved]);
-  const [revision, setRevision] = useState(() => {
-    const stored = localStorage.getItem(kept(view.row));
-    return stored ? (JSON.parse(stored) as { revision: number }).revision : view.revision;
-  });
-  useEffect(() => {
-    setRestored(localStorage.getItem(kept(view.row)) !== null);
-  }, [view.row]);
-  useEffect(() => {
-    if (dirty) {
-      localStorage.setItem(kept(saved.row), JSON.stringify({ revision, document: doc }));
-    } else {
-      localStorage.removeItem(kept(saved.row));
-    }
-  }, [dirty, doc, revision, saved.row]);
-
   const configuration = Number(params.get("fitted") ?? 0) || 0;
   const troubled = params.get("only") === "findings";
-  const [verdict, setVerdict] = useState<Verdict | null>(null);
-  const [problems, setProblems] = useState<FieldProblem[]>([]);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const running = useRef<Running | null>(null);
-  /** The state that the verdict on the screen speaks of. */
-  const judged = useRef<Doc | null>(null);
-  useLayoutEffect(() => {
-    // Every change runs at once; an older run that is still on its way is dropped, the latest wins.
-    const now = running.current;
-    const mine =
-      now?.doc === doc && now.configuration === configuration ? now : begun(doc, configuration, now);
-    running.current = mine;
-    mine.promise
-      .then((v) => {
-        if (running.current === mine) {
-          setVerdict(v);
-          judged.current = mine.doc;
-          setProblems([]);
-          setTrouble(null);
-        }
-      })
-      .catch((e) => {
-        if (running.current !== mine) {
-          return;
-        }
-        if (e instanceof ApiProblem && e.fields.length) {
-          setProblems(e.fields);
-          setTrouble(null);
-        } else {
-          setTrouble(message(e));
-        }
-      });
-  }, [doc, configuration]);
+  const judging = useVerdict(doc, configuration);
+  const { verdict, problems, trouble } = judging;
+  const findings = verdict?.findings ?? NO_FINDINGS;
 
   const names = useMemo(() => namesOf(sheet, chemicals), [sheet, chemicals]);
   const label = useCallback(
@@ -233,7 +132,6 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const [lit, setLit] = useState<Finding | null>(null);
   const [folded, setFolded] = useState<Set<string>>(new Set());
   const [dialog, setDialog] = useState<"keys" | "approve" | "mend" | "retire" | null>(null);
-  const [said, setSaid] = useState<{ text: string; stop: boolean } | null>(null);
 
   // Coming by an address, the step it names is brought into sight once the ribbon stands.
   const drawn = verdict !== null;
@@ -258,16 +156,18 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     .join("\n");
   const phases = useMemo(() => phaseText.split("\n"), [phaseText]);
 
+  const { change } = draft;
+  const { begin } = judging;
   const put = useCallback(
     (next: Doc, field: string | null = null) => {
       if (editable) {
         // Sent before it is drawn: the answer is on its way while the letters appear.
-        running.current = begun(next, configuration, running.current);
-        setHistory((h) => change(h, next, field));
+        begin(next);
+        change(next, field);
         setSaid(null);
       }
     },
-    [editable, configuration],
+    [editable, begin, change],
   );
   const onFold = useCallback(
     (phase: string) =>
@@ -316,7 +216,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   }
 
   function walk(by: number) {
-    const roots = verdict?.findings.filter((f) => f.under === undefined || f.under === null) ?? [];
+    const roots = findings.filter((f) => f.under === undefined || f.under === null);
     if (roots.length > 0) {
       const now = lit ? roots.findIndex((f) => f.rule === lit.rule && f.stepId === lit.stepId) : -1;
       show(roots[(now + by + roots.length) % roots.length]);
@@ -324,13 +224,12 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   }
 
   function apply(edits: Edit[], what: string) {
-    if (judged.current !== doc) {
-      // A second click on the same remedy: it was offered for the state before the first.
+    if (!judging.proven) {
+      // A second click on the same remedy: it was proven for the state before the first.
       setSaid({ text: "This is being judged anew; the remedies for it come with the verdict.", stop: false });
       return;
     }
-    const next = applyEdits(doc, edits);
-    put(next);
+    put(applyEdits(doc, edits));
     setLit(null);
     setSaid({ text: `Done: ${what}. Undo takes it back.`, stop: false });
     const first = edits.find((e) => e.step)?.step?.id;
@@ -339,70 +238,32 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     }
   }
 
-  const save = useCallback(async () => {
-    try {
-      const next = await unwrap(
-        api.PUT("/api/procedures/{id}/versions/{version}", {
-          params: {
-            path: { id: saved.row.id, version: saved.row.version },
-            header: { "If-Match": `"${revision}"` },
-          },
-          body: doc,
-        }),
-      );
-      setSaved({ ...next, document: doc });
-      setRevision(next.revision);
-      setRestored(false);
-      setSaid({ text: "Saved.", stop: false });
-      queries.invalidateQueries({ queryKey: ["procedures"] });
-      queries.setQueryData(["procedure", saved.row.id, String(saved.row.version)], next);
-    } catch (e) {
-      setSaid({ text: message(e), stop: true });
-    }
-  }, [doc, queries, revision, saved]);
-
-  async function theirs() {
-    const next = await unwrap(
-      api.GET("/api/procedures/{id}/versions/{version}", {
-        params: { path: { id: saved.row.id, version: saved.row.version } },
-      }),
-    );
-    // Mine goes one step back, so that undo brings it again.
-    setHistory((h) => change(h, next.document));
-    setSaved(next);
-    setRevision(next.revision);
-    setSaid({
-      text: "This is the newer state. Undo brings yours back, to save over it knowingly.",
-      stop: false,
-    });
-  }
-
-  useEffect(() => {
-    const onKey = (e: globalThis.KeyboardEvent) => {
-      const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, select") !== null;
-      const ctrl = e.ctrlKey || e.metaKey;
-      if (ctrl && e.key.toLowerCase() === "s") {
-        e.preventDefault();
-        if (editable) {
-          void save();
-        }
-      } else if (ctrl && !typing && e.key.toLowerCase() === "z" && !e.shiftKey) {
-        e.preventDefault();
-        setHistory(undo);
-      } else if (
-        ctrl &&
-        !typing &&
-        (e.key.toLowerCase() === "y" || (e.shiftKey && e.key.toLowerCase() === "z"))
-      ) {
-        e.preventDefault();
-        setHistory(redo);
-      } else if (!typing && e.key === "?") {
-        setDialog("keys");
+  const { undo, redo, save } = draft;
+  const onAnyKey = useRef((_e: globalThis.KeyboardEvent) => {});
+  onAnyKey.current = (e) => {
+    const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, select") !== null;
+    const ctrl = e.ctrlKey || e.metaKey;
+    const key = e.key.toLowerCase();
+    if (ctrl && key === "s") {
+      e.preventDefault();
+      if (editable) {
+        void save();
       }
-    };
+    } else if (ctrl && !typing && key === "z" && !e.shiftKey) {
+      e.preventDefault();
+      undo();
+    } else if (ctrl && !typing && (key === "y" || (e.shiftKey && key === "z"))) {
+      e.preventDefault();
+      redo();
+    } else if (!typing && e.key === "?") {
+      setDialog("keys");
+    }
+  };
+  useEffect(() => {
+    const onKey = (e: globalThis.KeyboardEvent) => onAnyKey.current(e);
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [editable, save]);
+  }, []);
 
   function onRibbonKey(e: KeyboardEvent) {
     const at = index;
@@ -434,48 +295,13 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     }
   }
 
-  function offered(): Command[] {
-    const show: Command[] = (["verdict", "compare", "what-if"] as const).map((tab) => ({
-      id: `show-${tab}`,
-      name: `Show: ${tab.replace("-", " ")}`,
-      group: "Workbench",
-      run: () => go({ show: tab }),
-    }));
-    if (!editable) {
-      return show;
-    }
-    const does = (id: string, name: string, run: () => void) => ({ id, name, group: "Workbench", run });
-    return [
-      does("save", "Save", () => void save()),
-      does("undo", "Undo", () => setHistory(undo)),
-      does("redo", "Redo", () => setHistory(redo)),
-      ...show,
-      ...actions.map((a) => ({
-        id: `insert-${a.name}`,
-        name: `Insert: ${a.label}`,
-        group: "Insert after this step",
-        run: () => insertAfter(index < 0 ? doc.steps.length - 1 : index, { action: a.name } as Step, true),
-      })),
-    ];
-  }
-  const offer = useRef(offered);
-  offer.current = offered;
-  const [commands, setCommands] = useState<Command[]>([]);
-  // Names stay the same while a word is typed; what they do is looked up when they are done.
-  useEffect(() => {
-    const names = offer.current();
-    setCommands(
-      names.map((c) => ({
-        ...c,
-        run: () =>
-          offer
-            .current()
-            .find((now) => now.id === c.id)
-            ?.run(),
-      })),
-    );
-  }, [editable, actions]);
-  useOffer(commands);
+  useBenchCommands(editable, actions, {
+    show: (tab) => go({ show: tab }),
+    save: () => void save(),
+    undo,
+    redo,
+    insert: (action) => insertAfter(index < 0 ? doc.steps.length - 1 : index, { action } as Step, true),
+  });
 
   const onMove = useCallback((from: string, to: string) => moveTo.current(from, to), []);
   const moveTo = useRef((_from: string, _to: string) => {});
@@ -496,94 +322,44 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   ribbonKey.current = onRibbonKey;
   const onKey = useCallback((e: KeyboardEvent) => ribbonKey.current(e), []);
   const onSelect = useCallback((s: string) => go({ step: s, show: "step" }), [go]);
-
-  const stops = verdict?.stops ?? 0;
-  const paper = `/api/prints/procedures/${saved.row.id}/${saved.row.version}`;
-  const unjudged = problems.length > 0 || trouble !== null || verdict === null;
-  const approveText = stops > 0 ? `Approve (${stops} ${stops === 1 ? "stop" : "stops"} left)` : "Approve…";
-  const stateWords =
-    saved.row.state === "DRAFT"
-      ? `draft ${saved.row.version}`
-      : `version ${saved.row.version}, ${saved.row.state.toLowerCase()}`;
+  const changeStep = useRef((_next: Step, _field: string) => {});
+  changeStep.current = (next, field) => {
+    const steps = [...doc.steps];
+    steps[index] = next;
+    put({ ...doc, steps }, field);
+  };
+  const onStep = useCallback((next: Step, field: string) => changeStep.current(next, field), []);
+  const stepProblems = useMemo(
+    () => problems.filter((x) => x.pointer.startsWith(`/steps/${index}/`)),
+    [problems, index],
+  );
 
   return (
     <main className="bench">
-      <div className="bench-head">
-        <h1>{doc.title}</h1>
-        <p className="quiet">
-          {sheet.code}, {stateWords}, from sheet {doc.sheetVersion}: {sheet.configuration}
-        </p>
-        <span className="grow" />
-        <PrintMenu
-          languages
-          prints={[
-            ["Step cards, one a page", `${paper}/cards.pdf`],
-            ["Wall sheet", `${paper}/wall.pdf`],
-            ["Whole procedure with verdict and approval", `${paper}/whole.pdf`],
-            ["Lockout sheet of the machine", `/api/prints/machines/${sheet.code}/lockout.pdf`],
-            ["Brush chart of the machine", `/api/prints/machines/${sheet.code}/brushes.pdf`],
-          ]}
-        />
-        {editable ? (
-          <>
-            <button
-              className="btn"
-              type="button"
-              onClick={() => setHistory(undo)}
-              disabled={history.past.length === 0}
-            >
-              Undo
-            </button>
-            <button
-              className="btn"
-              type="button"
-              onClick={() => setHistory(redo)}
-              disabled={history.future.length === 0}
-            >
-              Redo
-            </button>
-            <button className="btn" type="button" onClick={save} disabled={!dirty}>
-              {dirty ? "Save" : "Saved"}
-            </button>
-            <button
-              className="btn main"
-              type="button"
-              disabled={stops > 0 || unjudged || dirty}
-              onClick={() => setDialog("approve")}
-              title={dirty ? "Save first" : undefined}
-            >
-              {approveText}
-            </button>
-          </>
-        ) : (
-          <>
-            {session.data?.role === "SUPERVISOR" && saved.row.state === "APPROVED" && (
-              <button className="btn" type="button" onClick={() => setDialog("retire")}>
-                Retire…
-              </button>
-            )}
-            <p className="quiet">
-              {saved.row.approvedBy &&
-                `approved by ${saved.row.approvedBy}, ${clock.day(saved.row.approvedAt ?? 0)} ${clock.time(saved.row.approvedAt ?? 0)}`}
-            </p>
-          </>
-        )}
-      </div>
-      {(said || restored) && (
+      <BenchHead
+        draft={draft}
+        sheet={sheet}
+        editable={editable}
+        stops={verdict?.stops ?? 0}
+        unjudged={judging.busy || problems.length > 0 || trouble !== null || verdict === null}
+        onApprove={() => setDialog("approve")}
+        onRetire={() => setDialog("retire")}
+      />
+      {(said || draft.restored) && (
         <p
           className={`note ${said?.stop ? "stop" : "done"} bench-said`}
           role={said?.stop ? "alert" : "status"}
         >
           {said?.text ?? "Unsaved changes from this browser were put back."}
           {said?.stop && said.text.includes("newer state") && (
-            <button className="btn small" type="button" onClick={theirs}>
+            <button className="btn small" type="button" onClick={draft.theirs}>
               Look at theirs
             </button>
           )}
         </p>
       )}
       <div className="bench-body">
-        <section className="bench-left" aria-label="Steps and ribbon">
+        <section className="bench-left" aria-label="Steps and ribbon" aria-busy={judging.busy}>
           <div className="step-tools" role="toolbar" aria-label="Step">
             {editable && (
               <>
@@ -624,7 +400,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               <input
                 type="checkbox"
                 checked={troubled}
-                disabled={!troubled && (verdict?.findings.length ?? 0) === 0}
+                disabled={!troubled && findings.length === 0}
                 onChange={() => go({ only: troubled ? null : "findings" })}
               />
               Only what has a finding
@@ -644,9 +420,9 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               selected={selected}
               onSelect={onSelect}
               onKey={onKey}
-              findings={verdict?.findings ?? []}
+              findings={findings}
               lit={lit}
-              troubled={troubled && (verdict?.findings.length ?? 0) > 0}
+              troubled={troubled && findings.length > 0}
               names={names}
               label={label}
               marks={tab === "compare" ? marks : NO_MARKS}
@@ -722,17 +498,14 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               <StepEditor
                 key={step.id}
                 step={step}
+                settled={!judging.busy}
                 number={index + 1}
                 actions={actions}
                 sheet={sheet}
                 chemicals={chemicals}
                 readOnly={!editable}
-                problems={problems.filter((x) => x.pointer.startsWith(`/steps/${index}/`))}
-                onChange={(next: Step, field) => {
-                  const steps = [...doc.steps];
-                  steps[index] = next;
-                  put({ ...doc, steps }, field);
-                }}
+                problems={stepProblems}
+                onChange={onStep}
               />
               <Comments key={`said-${step.id}`} row={saved.row} stepId={step.id} />
             </>
@@ -767,27 +540,14 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               configuration={configuration}
               onConfiguration={(i) => go({ fitted: i === 0 ? null : String(i) })}
               editable={editable && problems.length === 0}
+              proven={judging.proven}
             />
           ) : (
             <p className="page-state">Running it through the machine…</p>
           )}
         </aside>
       </div>
-      {dialog === "keys" && (
-        <Dialog title="Keys" onClose={() => setDialog(null)}>
-          <dl className="keys">
-            {KEYS.map(([k, what]) => (
-              <div key={k}>
-                <dt>{k}</dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-          <button className="btn" type="button" onClick={() => setDialog(null)}>
-            Close
-          </button>
-        </Dialog>
-      )}
+      {dialog === "keys" && <Keys onClose={() => setDialog(null)} />}
       {dialog === "mend" && (
         <MendAll
           doc={doc}
@@ -808,10 +568,8 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           onClose={() => setDialog(null)}
           onRetired={(next) => {
             setDialog(null);
-            setSaved(next);
+            draft.became(next);
             setSaid({ text: "Retired. No round is started from it any more.", stop: false });
-            queries.invalidateQueries({ queryKey: ["procedures"] });
-            queries.setQueryData(["procedure", next.row.id, String(next.row.version)], next);
           }}
         />
       )}
@@ -819,18 +577,16 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         <Approve
           id={saved.row.id}
           version={saved.row.version}
-          revision={revision}
+          revision={draft.revision}
           fixes={verdict?.fixes ?? 0}
           onClose={() => setDialog(null)}
           onApproved={(next) => {
             setDialog(null);
-            setSaved(next);
+            draft.became(next);
             setSaid({
               text: `Approved by ${next.row.approvedBy}. The floor works from it now.`,
               stop: false,
             });
-            queries.invalidateQueries({ queryKey: ["procedures"] });
-            queries.setQueryData(["procedure", next.row.id, String(next.row.version)], next);
             navigate(`/procedures/${next.row.id}/${next.row.version}`, { replace: true });
           }}
         />

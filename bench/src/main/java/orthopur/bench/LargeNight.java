@@ -33,10 +33,10 @@ import orthopur.runthrough.Context;
 /**
  * A made-up machine and a procedure for it, of any size. Steps touch a tenth of the surfaces each.
  */
-final class LargeNight {
+public final class LargeNight {
     private LargeNight() {}
 
-    static MachineSheet sheet(int surfaces) {
+    public static MachineSheet sheet(int surfaces) {
         List<Part> parts = new ArrayList<>();
         List<String> zone = new ArrayList<>();
         for (int i = 0; i < surfaces; i++) {
@@ -130,8 +130,8 @@ final class LargeNight {
         return new Context(
                 PublicCodes.book(),
                 List.of(
-                        chemical("chlor", ChemicalKind.CHLORINE, label),
-                        chemical("soap", ChemicalKind.NEUTRAL_DETERGENT, Label.silent())),
+                        chemical("halvern-h12", ChemicalKind.CHLORINE, label),
+                        chemical("sudmere-n", ChemicalKind.NEUTRAL_DETERGENT, Label.silent())),
                 new Hardness(310));
     }
 
@@ -157,7 +157,7 @@ final class LargeNight {
      * Safe, apart, then groups of surfaces through the whole chain, then together: {@code steps} in
      * all.
      */
-    static Procedure procedure(int steps, int surfaces) {
+    public static Procedure procedure(int steps, int surfaces) {
         List<Step> all = new ArrayList<>();
         List<String> power = List.of("power");
         add(all, new Action.Operate(Action.Mode.STOP, power, List.of()));
@@ -173,11 +173,11 @@ final class LargeNight {
         int middle = steps - 13;
         int share = Math.max(1, surfaces / 10);
         Solution soap =
-                new Solution("soap", new Share(1), new Temperature(45), null, new Volume(20));
+                new Solution("sudmere-n", new Share(1), new Temperature(45), null, new Volume(20));
         Solution plain = new Solution(null, null, null, null, null);
         Solution chlor =
                 new Solution(
-                        "chlor",
+                        "halvern-h12",
                         new Strength(100),
                         new Temperature(18),
                         new Ph(7.4),

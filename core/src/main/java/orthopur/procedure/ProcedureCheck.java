@@ -1,11 +1,14 @@
 package orthopur.procedure;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import orthopur.Nullable;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.Part;
 import orthopur.machine.Problem;
 
 /** Whether a procedure names only what is there: parts, surfaces, energies, checks, chemicals. */
@@ -15,12 +18,12 @@ public final class ProcedureCheck {
     /** All names that mean nothing on this sheet and this site, with their places. */
     public static List<Problem> check(
             Procedure procedure, MachineSheet sheet, Set<String> chemicals) {
-        Set<String> parts = new HashSet<>();
+        Map<String, Part> parts = new HashMap<>();
         Set<String> surfaces = new HashSet<>();
         sheet.parts()
                 .forEach(
                         p -> {
-                            parts.add(p.id());
+                            parts.put(p.id(), p);
                             p.surfaces().forEach(s -> surfaces.add(s.id()));
                         });
         sheet.passages().forEach(p -> surfaces.add(p.id()));
@@ -39,6 +42,7 @@ public final class ProcedureCheck {
                             || action instanceof Action.Return;
             for (int k = 0; k < action.items().size(); k++) {
                 String item = action.items().get(k);
+                Part part = parts.get(item);
                 if (wholeParts && surfaces.contains(item)) {
                     problems.add(
                             new Problem(
@@ -46,7 +50,7 @@ public final class ProcedureCheck {
                                     "\""
                                             + item
                                             + "\" is a surface; only parts come off, move or go back."));
-                } else if (parts.contains(item) && !movable(action, item, sheet)) {
+                } else if (part != null && !movable(action, part)) {
                     // Taken as done it would open what it covers and leave every danger zone.
                     problems.add(
                             new Problem(
@@ -61,7 +65,7 @@ public final class ProcedureCheck {
                                             + " by the sheet of "
                                             + sheet.code()
                                             + "."));
-                } else if (!parts.contains(item) && !surfaces.contains(item)) {
+                } else if (part == null && !surfaces.contains(item)) {
                     problems.add(unknown(at + "/items/" + k, "part or surface", item, sheet));
                 }
             }
@@ -156,18 +160,14 @@ public final class ProcedureCheck {
         }
     }
 
-    private static boolean movable(Action action, String item, MachineSheet sheet) {
-        return sheet.parts().stream()
-                .filter(p -> p.id().equals(item))
-                .allMatch(
-                        p ->
-                                switch (action) {
-                                    case Action.Remove a -> p.removable();
-                                    case Action.Install a -> p.removable();
-                                    case Action.Shift a -> p.shifts();
-                                    case Action.Return a -> p.shifts();
-                                    default -> true;
-                                });
+    private static boolean movable(Action action, Part part) {
+        return switch (action) {
+            case Action.Remove a -> part.removable();
+            case Action.Install a -> part.removable();
+            case Action.Shift a -> part.shifts();
+            case Action.Return a -> part.shifts();
+            default -> true;
+        };
     }
 
     private static Problem unknown(String pointer, String what, String id, MachineSheet sheet) {

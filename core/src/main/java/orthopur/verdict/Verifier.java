@@ -48,6 +48,22 @@ public final class Verifier {
      */
     public static Verdict verify(
             Procedure procedure, MachineSheet sheet, Context context, int shown) {
+        return judge(procedure, sheet, context, shown, true);
+    }
+
+    /**
+     * The same verdict with no remedy at any finding: for whoever waits for the verdict, since each
+     * remedy is a run of its own.
+     *
+     * @throws IllegalArgumentException when the procedure was written for another machine
+     */
+    public static Verdict withoutRemedies(
+            Procedure procedure, MachineSheet sheet, Context context, int shown) {
+        return judge(procedure, sheet, context, shown, false);
+    }
+
+    private static Verdict judge(
+            Procedure procedure, MachineSheet sheet, Context context, int shown, boolean remedies) {
         if (!procedure.sheet().equals(sheet.code())) {
             throw new IllegalArgumentException(
                     "The procedure is for "
@@ -70,11 +86,17 @@ public final class Verifier {
                     .filter(c -> !c.equals(fitted))
                     .forEach(c -> runs.add(new Fitted(new SheetIndex(c.of(sheet)), context.in(c))));
         }
-        List<RunThrough.Resumable> kept =
-                runs.stream()
-                        .map(r -> RunThrough.resumable(procedure, r.sheet(), r.context(), rules))
-                        .toList();
-        List<Run> done = kept.stream().map(RunThrough.Resumable::run).toList();
+        // Kept to be taken up again only where remedies are tried on them.
+        List<RunThrough.Resumable> kept = new ArrayList<>();
+        List<Run> done = new ArrayList<>();
+        for (Fitted r : runs) {
+            if (remedies) {
+                kept.add(RunThrough.resumable(procedure, r.sheet(), r.context(), rules));
+                done.add(kept.getLast().run());
+            } else {
+                done.add(RunThrough.of(procedure, r.sheet(), r.context(), rules));
+            }
+        }
         List<Finding> findings = new ArrayList<>();
         if (others == null) {
             findings.add(tooMany(procedure, sheet));
@@ -85,7 +107,11 @@ public final class Verifier {
             merge(findings, known, done.get(i), where);
         }
         int place = shown >= 0 && shown < done.size() ? shown : 0;
-        Run run = done.get(place).withFindings(Remedies.proven(findings, procedure, kept));
+        List<Finding> told =
+                remedies
+                        ? Remedies.proven(findings, procedure, kept)
+                        : findings.stream().map(f -> f.withRemedies(List.of())).toList();
+        Run run = done.get(place).withFindings(told);
         return new Verdict(
                 run.findings(),
                 run.count(Severity.STOP),

@@ -345,6 +345,10 @@ public final class Bench {
         return Verifier.verify(p, SHEET, CONTEXT);
     }
 
+    public static Verdict withoutRemedies(Procedure p) {
+        return Verifier.withoutRemedies(p, SHEET, CONTEXT, 0);
+    }
+
     /** Rules of the root findings with their step ids, as "L1@wash". */
     public static List<String> roots(Procedure p) {
         return verify(p).findings().stream()

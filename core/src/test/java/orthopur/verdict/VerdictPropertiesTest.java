@@ -42,6 +42,22 @@ class VerdictPropertiesTest {
         }
     }
 
+    /** Whoever does not wait for the remedies sees the same verdict otherwise. */
+    @Property(tries = 150)
+    void theVerdictWithoutRemediesIsTheSameVerdict(
+            @ForAll @Size(max = 5) List<@IntRange(max = 500) Integer> hits) {
+        Procedure p = Bench.broken(Bench.good(), hits);
+        Verdict quick = Bench.withoutRemedies(p);
+        Verdict whole = Bench.verify(p);
+        assertTrue(quick.findings().stream().allMatch(f -> f.remedies().isEmpty()));
+        assertEquals(
+                whole.findings().stream().map(f -> f.withRemedies(List.of())).toList(),
+                quick.findings());
+        assertEquals(whole.ribbon(), quick.ribbon());
+        assertEquals(whole.totals(), quick.totals());
+        assertEquals(whole.configurations(), quick.configurations());
+    }
+
     @Property(tries = 300)
     void consequencesPointAtARootBeforeThemAndRootsAtNothing(
             @ForAll @Size(max = 6) List<@IntRange(max = 500) Integer> hits) {

@@ -1,6 +1,5 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -29,16 +28,6 @@ public final class ProcedureFormat {
      */
     public static ProcedureDocument document(String text) {
         return Documents.bind("procedure", Json.tree(text), ProcedureDocument.class);
-    }
-
-    /** The machine that a text names, before anything else in it is judged. */
-    public static String sheetOf(String text) {
-        JsonNode sheet = Json.tree(text).get("sheet");
-        if (sheet == null || !sheet.isTextual()) {
-            throw new FormatError(
-                    "/sheet", "The procedure does not say for which machine sheet it is.");
-        }
-        return sheet.asText();
     }
 
     /**

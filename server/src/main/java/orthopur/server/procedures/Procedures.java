@@ -103,17 +103,21 @@ public class Procedures {
         return r;
     }
 
-    /** Reads a document and runs it through its machine as the newest sheet has it. */
+    /**
+     * Reads a document and runs it through its machine as the newest sheet has it. Its findings
+     * have no remedies.
+     */
     Judged judge(String text) {
-        return judge(text, 0);
+        return judge(text, 0, false);
     }
 
     /**
      * @param shown place of the configuration whose ribbon is drawn
+     * @param remedies whether each finding is told with what is proven to mend it; each is a run
      */
-    Judged judge(String text, int shown) {
-        MachineSheet sheet = sheets.newest(ProcedureFormat.sheetOf(text));
+    Judged judge(String text, int shown, boolean remedies) {
         ProcedureDocument document = ProcedureFormat.document(text);
+        MachineSheet sheet = sheets.newest(document.sheet());
         if (document.sheetVersion() > sheet.version()) {
             throw new FormatError(
                     List.of(
@@ -128,7 +132,12 @@ public class Procedures {
                                             + ".")));
         }
         Procedure p = ProcedureFormat.read(document, sheet, sheets.surroundings().chemicalIds());
-        return new Judged(document, p, Verifier.verify(p, sheet, sheets.contextOf(sheet), shown));
+        Context context = sheets.contextOf(sheet);
+        Verdict verdict =
+                remedies
+                        ? Verifier.verify(p, sheet, context, shown)
+                        : Verifier.withoutRemedies(p, sheet, context, shown);
+        return new Judged(document, p, verdict);
     }
 
     /** The line notation with the names of a machine and of this site. */

@@ -227,8 +227,9 @@ class ProceduresController {
                                                                     ProcedureDocument.class)))
                     @RequestBody
                     String document,
-            @RequestParam(defaultValue = "0") int configuration) {
-        Procedures.Judged judged = procedures.judge(document, configuration);
+            @RequestParam(defaultValue = "0") int configuration,
+            @RequestParam(defaultValue = "true") boolean remedies) {
+        Procedures.Judged judged = procedures.judge(document, configuration, remedies);
         return VerdictDocument.of(judged.verdict(), judged.procedure());
     }
 

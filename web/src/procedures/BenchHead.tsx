@@ -1,0 +1,84 @@
+import type { Schemas } from "../api/client";
+import { PrintMenu } from "../app/PrintMenu";
+import { useClock, useSession } from "../app/session";
+import type { Draft } from "./useDraft";
+
+type Props = {
+  draft: Draft;
+  sheet: Schemas["SheetView"];
+  editable: boolean;
+  stops: number;
+  /** There is no verdict on what is written now. */
+  unjudged: boolean;
+  onApprove: () => void;
+  onRetire: () => void;
+};
+
+/** What this procedure is, and what can be done with it as a whole. */
+export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, onRetire }: Props) {
+  const session = useSession();
+  const { row } = draft.saved;
+  const paper = `/api/prints/procedures/${row.id}/${row.version}`;
+  const state =
+    row.state === "DRAFT" ? `draft ${row.version}` : `version ${row.version}, ${row.state.toLowerCase()}`;
+  return (
+    <div className="bench-head">
+      <h1>{draft.doc.title}</h1>
+      <p className="quiet">
+        {sheet.code}, {state}, from sheet {draft.doc.sheetVersion}: {sheet.configuration}
+      </p>
+      <span className="grow" />
+      <PrintMenu
+        languages
+        prints={[
+          ["Step cards, one a page", `${paper}/cards.pdf`],
+          ["Wall sheet", `${paper}/wall.pdf`],
+          ["Whole procedure with verdict and approval", `${paper}/whole.pdf`],
+          ["Lockout sheet of the machine", `/api/prints/machines/${sheet.code}/lockout.pdf`],
+          ["Brush chart of the machine", `/api/prints/machines/${sheet.code}/brushes.pdf`],
+        ]}
+      />
+      {editable ? (
+        <>
+          <button className="btn" type="button" onClick={draft.undo} disabled={!draft.canUndo}>
+            Undo
+          </button>
+          <button className="btn" type="button" onClick={draft.redo} disabled={!draft.canRedo}>
+            Redo
+          </button>
+          <button className="btn" type="button" onClick={draft.save} disabled={!draft.dirty}>
+            {draft.dirty ? "Save" : "Saved"}
+          </button>
+          <button
+            className="btn main"
+            type="button"
+            disabled={stops > 0 || unjudged || draft.dirty}
+            onClick={onApprove}
+            title={draft.dirty ? "Save first" : undefined}
+          >
+            {stops > 0 ? `Approve (${stops} ${stops === 1 ? "stop" : "stops"} left)` : "Approve…"}
+          </button>
+        </>
+      ) : (
+        <>
+          {session.data?.role === "SUPERVISOR" && row.state === "APPROVED" && (
+            <button className="btn" type="button" onClick={onRetire}>
+              Retire…
+            </button>
+          )}
+          <Approval row={row} />
+        </>
+      )}
+    </div>
+  );
+}
+
+function Approval({ row }: { row: Schemas["ProcedureRow"] }) {
+  const clock = useClock();
+  return (
+    <p className="quiet">
+      {row.approvedBy &&
+        `approved by ${row.approvedBy}, ${clock.day(row.approvedAt ?? 0)} ${clock.time(row.approvedAt ?? 0)}`}
+    </p>
+  );
+}

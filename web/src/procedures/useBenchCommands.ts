@@ -1,0 +1,39 @@
+import { useEffect, useRef, useState } from "react";
+import type { Schemas } from "../api/client";
+import { type Command, useOffer } from "../app/commands";
+
+type Doing = {
+  show: (tab: "verdict" | "compare" | "what-if") => void;
+  save: () => void;
+  undo: () => void;
+  redo: () => void;
+  insert: (action: string) => void;
+};
+
+function named(editable: boolean, actions: Schemas["ActionInfo"][], doing: () => Doing): Command[] {
+  const does = (id: string, name: string, run: () => void, group = "Workbench") => ({ id, name, group, run });
+  const show = (["verdict", "compare", "what-if"] as const).map((tab) =>
+    does(`show-${tab}`, `Show: ${tab.replace("-", " ")}`, () => doing().show(tab)),
+  );
+  if (!editable) {
+    return show;
+  }
+  return [
+    does("save", "Save", () => doing().save()),
+    does("undo", "Undo", () => doing().undo()),
+    does("redo", "Redo", () => doing().redo()),
+    ...show,
+    ...actions.map((a) =>
+      does(`insert-${a.name}`, `Insert: ${a.label}`, () => doing().insert(a.name), "Insert after this step"),
+    ),
+  ];
+}
+
+/** What the workbench offers by name. The names stay while a word is typed; what they do is always the newest. */
+export function useBenchCommands(editable: boolean, actions: Schemas["ActionInfo"][], doing: Doing) {
+  const newest = useRef(doing);
+  newest.current = doing;
+  const [commands, setCommands] = useState<Command[]>([]);
+  useEffect(() => setCommands(named(editable, actions, () => newest.current)), [editable, actions]);
+  useOffer(commands);
+}
