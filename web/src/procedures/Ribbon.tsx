@@ -103,6 +103,45 @@ const Cloth = memo(function Cloth({ ribbon, mid, height, lit }: ClothProps) {
   );
 });
 
+type HeadsProps = { ribbon: RibbonData | null; lit: Finding | null };
+
+const Heads = memo(function Heads({ ribbon, lit }: HeadsProps) {
+  const { energies, threads, width, left, total } = geometry(ribbon);
+  return (
+    <div className="ribbon-head" style={{ height: HEAD }}>
+      <span className="quiet ribbon-hint">Keys: ? for the list</span>
+      <svg width={total} height={HEAD} role="presentation">
+        {energies.map((e, i) => (
+          <Head key={e.id} x={i * energyWidth + 10} name={e.name} story={e.story} />
+        ))}
+        {threads.map((t, i) => (
+          <Head
+            key={t.surfaces[0].id}
+            x={left + i * width + width / 2}
+            name={headName(t)}
+            story={t.surfaces.map((s) => s.story).join("\n")}
+            strong={lit !== null && t.surfaces.some((s) => lit.items.includes(s.id))}
+          />
+        ))}
+        {energies.length > 0 && <rect x="0" y={HEAD - 3} width={left - 14} height="3" fill="var(--amber)" />}
+        <rect x={left} y={HEAD - 3} width={threads.length * width} height="3" fill="var(--ink)" />
+      </svg>
+    </div>
+  );
+});
+
+/** The threads in sentences, for whoever hears the page. */
+const Stories = memo(function Stories({ ribbon }: { ribbon: RibbonData | null }) {
+  return (
+    <ul className="sr-only" aria-label="Life of each surface">
+      {ribbon?.surfaces.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}
+      {ribbon?.energies.map((e) => (
+        <li key={e.id}>{e.story}</li>
+      ))}
+    </ul>
+  );
+});
+
 const severityRank = ["STOP", "FIX", "ADVISE"];
 
 export const Ribbon = memo(function Ribbon(p: Props) {
@@ -118,7 +157,6 @@ export const Ribbon = memo(function Ribbon(p: Props) {
     return rowsOf(p.phases, p.folded, (i) => !p.troubled || steps.has(ids[i]));
   }, [p.phases, p.folded, p.troubled, p.findings, ids]);
   const { mid, height } = useMemo(() => middles(rows, p.phases.length), [rows, p.phases.length]);
-  const { energies, threads, width, left, total } = geometry(ribbon);
   const current = useRef<HTMLButtonElement>(null);
   const picked = p.selected;
 
@@ -141,27 +179,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
 
   return (
     <div className="ribbon">
-      <div className="ribbon-head" style={{ height: HEAD }}>
-        <span className="quiet ribbon-hint">Keys: ? for the list</span>
-        <svg width={total} height={HEAD} role="presentation">
-          {energies.map((e, i) => (
-            <Head key={e.id} x={i * energyWidth + 10} name={e.name} story={e.story} />
-          ))}
-          {threads.map((t, i) => (
-            <Head
-              key={t.surfaces[0].id}
-              x={left + i * width + width / 2}
-              name={headName(t)}
-              story={t.surfaces.map((s) => s.story).join("\n")}
-              strong={p.lit !== null && t.surfaces.some((s) => p.lit?.items.includes(s.id))}
-            />
-          ))}
-          {energies.length > 0 && (
-            <rect x="0" y={HEAD - 3} width={left - 14} height="3" fill="var(--amber)" />
-          )}
-          <rect x={left} y={HEAD - 3} width={threads.length * width} height="3" fill="var(--ink)" />
-        </svg>
-      </div>
+      <Heads ribbon={ribbon} lit={p.lit} />
       <div className="ribbon-body" style={{ height }}>
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={ids} strategy={verticalListSortingStrategy} disabled={!p.onMove}>
@@ -208,12 +226,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
           <div className="not-yet" style={{ top: p.reached === 0 ? 0 : mid[p.reached - 1] + ROW / 2 }} />
         )}
       </div>
-      <ul className="sr-only" aria-label="Life of each surface">
-        {threads.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}
-        {energies.map((e) => (
-          <li key={e.id}>{e.story}</li>
-        ))}
-      </ul>
+      <Stories ribbon={ribbon} />
     </div>
   );
 });
@@ -492,7 +505,7 @@ const LEGEND: [string, string][] = [
   ["aside", "moved aside"],
 ];
 
-export function Legend() {
+export const Legend = memo(function Legend() {
   return (
     <ul className="legend" aria-label="What the marks mean">
       <li>
@@ -526,4 +539,4 @@ export function Legend() {
       </li>
     </ul>
   );
-}
+});

@@ -46,6 +46,9 @@ const CHOICES: Record<string, string[]> = {
   flow: ["forward", "reverse", "alternate"],
 };
 
+/** What a step keeps whatever is done in it. */
+const ALWAYS = ["id", "words", "because", "caution", "minutes", "people", "when"];
+
 const WET = ["cloth", "brush", "spray", "immerse", "flood", "hose", "pressure", "washer"];
 const DRYING = ["air", "fan", "heat", "towel"];
 
@@ -62,19 +65,16 @@ export const StepEditor = memo(function StepEditor(p: Props) {
     onChange({ ...step, [field]: empty ? undefined : value }, `${step.id}-${field}`);
   }, []);
 
-  function setAction(name: string) {
-    const fields = p.actions.find((a) => a.name === name)?.fields ?? [];
+  const onAction = useCallback((name: string) => {
+    const { step, actions, onChange } = latest.current;
+    const fields = actions.find((a) => a.name === name)?.fields ?? [];
     const kept = Object.fromEntries(
-      Object.entries(p.step).filter(
-        ([k]) =>
-          fields.includes(k) ||
-          ["id", "words", "because", "caution", "minutes", "people", "when"].includes(k),
-      ),
+      Object.entries(step).filter(([k]) => fields.includes(k) || ALWAYS.includes(k)),
     );
-    const method = name === "dry" || p.step.action === "dry" ? { method: undefined } : {};
+    const method = name === "dry" || step.action === "dry" ? { method: undefined } : {};
     const mode = name === "operate" ? { mode: "stop" } : {};
-    p.onChange({ ...(kept as Step), ...method, ...mode, action: name }, `${p.step.id}-action`);
-  }
+    onChange({ ...(kept as Step), ...method, ...mode, action: name }, `${step.id}-action`);
+  }, []);
 
   return (
     <fieldset className="editor" disabled={p.readOnly}>
@@ -88,12 +88,11 @@ export const StepEditor = memo(function StepEditor(p: Props) {
           onStep={(next) => p.onChange(next, `${next.id}-line`)}
         />
       )}
-      <NativeSelect
-        label="What is done"
-        data={p.actions.map((a) => ({ value: a.name, label: a.label }))}
+      <ActionField
+        actions={p.actions}
         value={p.step.action}
-        onChange={(e) => setAction(e.currentTarget.value)}
-        error={problem("action")}
+        problem={problem("action")}
+        onChange={onAction}
       />
       {info?.fields.map((f) => (
         <Field
@@ -118,34 +117,90 @@ export const StepEditor = memo(function StepEditor(p: Props) {
         />
       ))}
       {p.sheet.options.length > 0 && (
-        <NativeSelect
-          label="Only where the machine has"
-          data={[
-            { value: "", label: "always" },
-            ...p.sheet.options.flatMap((g) =>
-              g.choices.map((c) => ({ value: `${g.id}=${c.id}`, label: `${g.name}: ${c.name}` })),
-            ),
-          ]}
-          value={p.step.when ?? ""}
-          onChange={(e) => set("when", e.currentTarget.value)}
-          error={problem("when")}
-        />
+        <WhenField sheet={p.sheet} value={p.step.when ?? ""} problem={problem("when")} set={set} />
       )}
       <div className="pair">
-        <NumberInput
-          label="Planned minutes"
-          value={p.step.minutes ?? 1}
-          onChange={(v) => set("minutes", v === "" ? 1 : Number(v))}
-          error={problem("minutes")}
-        />
-        <NumberInput
-          label="People"
-          value={p.step.people ?? 1}
-          onChange={(v) => set("people", v === "" ? 1 : Number(v))}
-          error={problem("people")}
-        />
+        {PLANNED.map(([field, name]) => (
+          <PlannedField
+            key={field}
+            field={field}
+            label={name}
+            value={p.step[field] ?? 1}
+            problem={problem(field)}
+            set={set}
+          />
+        ))}
       </div>
     </fieldset>
+  );
+});
+
+type ActionProps = {
+  actions: Schemas["ActionInfo"][];
+  value: string;
+  problem: string | undefined;
+  onChange: (name: string) => void;
+};
+
+const ActionField = memo(function ActionField({ actions, value, problem, onChange }: ActionProps) {
+  return (
+    <NativeSelect
+      label="What is done"
+      data={actions.map((a) => ({ value: a.name, label: a.label }))}
+      value={value}
+      onChange={(e) => onChange(e.currentTarget.value)}
+      error={problem}
+    />
+  );
+});
+
+type Set = (field: keyof Step, value: unknown) => void;
+
+type WhenProps = {
+  sheet: Schemas["SheetView"];
+  value: string;
+  problem: string | undefined;
+  set: Set;
+};
+
+const WhenField = memo(function WhenField({ sheet, value, problem, set }: WhenProps) {
+  return (
+    <NativeSelect
+      label="Only where the machine has"
+      data={[
+        { value: "", label: "always" },
+        ...sheet.options.flatMap((g) =>
+          g.choices.map((c) => ({ value: `${g.id}=${c.id}`, label: `${g.name}: ${c.name}` })),
+        ),
+      ]}
+      value={value}
+      onChange={(e) => set("when", e.currentTarget.value)}
+      error={problem}
+    />
+  );
+});
+
+const PLANNED = [
+  ["minutes", "Planned minutes"],
+  ["people", "People"],
+] as const;
+
+type PlannedProps = {
+  field: (typeof PLANNED)[number][0];
+  label: string;
+  value: number;
+  problem: string | undefined;
+  set: Set;
+};
+
+const PlannedField = memo(function PlannedField({ field, label, value, problem, set }: PlannedProps) {
+  return (
+    <NumberInput
+      label={label}
+      value={value}
+      onChange={(v) => set(field, v === "" ? 1 : Number(v))}
+      error={problem}
+    />
   );
 });
 
@@ -160,7 +215,7 @@ type SaidProps = {
   label: string;
   value: string;
   problem: string | undefined;
-  set: (field: keyof Step, value: unknown) => void;
+  set: Set;
 };
 
 const Said = memo(function Said({ field, label, value, problem, set }: SaidProps) {
@@ -184,7 +239,7 @@ type FieldProps = {
   sheet: Schemas["SheetView"];
   chemicals: Schemas["ChemicalView"][];
   problem: string | undefined;
-  set: (field: keyof Step, value: unknown) => void;
+  set: Set;
 };
 
 const Field = memo(function Field(p: FieldProps) {

@@ -77,6 +77,8 @@ final class RunningServer implements AutoCloseable {
                     new ProcessBuilder(
                                     Path.of(System.getProperty("java.home"), "bin", "java")
                                             .toString(),
+                                    // As the launcher starts it.
+                                    "-XX:+UseSerialGC",
                                     "-jar",
                                     JAR.toString(),
                                     "--demo",
