@@ -43,6 +43,10 @@ final class Words {
                         .toList());
     }
 
+    static String part(Part part) {
+        return parts(List.of(part));
+    }
+
     /** Pieces, for "it" and "them". */
     static String them(List<Part> parts) {
         return parts.stream().mapToInt(Part::count).sum() == 1 ? "it" : "them";

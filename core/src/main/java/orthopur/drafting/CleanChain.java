@@ -1,0 +1,317 @@
+package orthopur.drafting;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import orthopur.Nullable;
+import orthopur.machine.EndState;
+import orthopur.machine.Part;
+import orthopur.machine.Passage;
+import orthopur.machine.Surface;
+import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
+import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
+import orthopur.runthrough.SheetIndex;
+
+/**
+ * From loose soil to dry: what is done to the surfaces, in the order in which one step holds the
+ * next.
+ */
+final class CleanChain {
+    private static final Duration DRYING = Duration.ofMinutes(20);
+    private static final Temperature LUKEWARM = new Temperature(40);
+    private static final String FLOOR_BRUSH = "floor brush";
+    private static final String BRUSH = "nylon brush";
+    private static final String CLOTH = "wiping cloth";
+    private static final Set<String> SETS = Set.of("protein", "starch");
+
+    private final Work work;
+    private final Script script;
+
+    CleanChain(Work work, Script script) {
+        this.work = work;
+        this.script = script;
+    }
+
+    void wash() {
+        script.add(
+                new Action.DryClean(work.items(work.treated)),
+                "Brush and scrape off all that is loose, from the top down: "
+                        + Words.surfaces(work.treated),
+                "What is left now turns to paste in the water.",
+                null,
+                work.treated.size());
+        boolean sets =
+                work.sheet.soils().stream()
+                        .anyMatch(s -> SETS.contains(s.toLowerCase(Locale.ROOT)));
+        if (sets) {
+            rinse(work.treated, "Rinse with lukewarm water first", Action.EndPoint.CLEAR);
+        }
+        downwards().forEach((w, some) -> washGroup(w, some));
+        work.passages().forEach(this::flush);
+        rinse(work.treated, "Rinse", Action.EndPoint.NO_SUDS);
+        List<Passage> closed = work.passages(work.enclosed);
+        if (!closed.isEmpty()) {
+            script.things.add("pH strips");
+            script.add(
+                    new Action.Rinse(
+                            closed.stream().map(Passage::id).toList(),
+                            new Solution(null, null, LUKEWARM, null, new Volume(20)),
+                            Action.Method.FLOOD,
+                            Action.EndPoint.TAP_PH),
+                    "Flush until the strip shows what it shows in tap water: "
+                            + Words.passages(closed),
+                    "Nobody can look inside; clear water can still hold detergent.",
+                    null,
+                    5);
+        }
+    }
+
+    /**
+     * What is washed alike in one step, from the top down. Where two such steps would drip on each
+     * other, they are parted by how high they hang.
+     */
+    private Map<Washing, List<Surface>> downwards() {
+        Comparator<Surface> fromTheTop =
+                Comparator.comparingInt(s -> s.zone() >= 3 ? 1000 + depth(s) : depth(s));
+        List<Surface> sorted = work.treated.stream().sorted(fromTheTop).toList();
+        Map<Washing, List<Surface>> alike = Means.grouped(sorted, s -> washing(s, 0));
+        if (!drips(alike)) {
+            return alike;
+        }
+        List<Surface> byHeight =
+                work.treated.stream().sorted(Comparator.comparingInt(this::depth)).toList();
+        return Means.grouped(byHeight, s -> washing(s, depth(s)));
+    }
+
+    /** Whether a later group hangs above an earlier one. */
+    private static boolean drips(Map<Washing, List<Surface>> groups) {
+        Set<String> washed = new HashSet<>();
+        Set<String> overWashed = new HashSet<>();
+        for (List<Surface> group : groups.values()) {
+            if (group.stream().anyMatch(s -> overWashed.contains(s.id()))) {
+                return true;
+            }
+            group.forEach(s -> washed.add(s.id()));
+            group.stream()
+                    .map(Surface::above)
+                    .filter(a -> a != null && !washed.contains(a))
+                    .forEach(overWashed::add);
+        }
+        return false;
+    }
+
+    private record Washing(
+            String chemical,
+            @Nullable Temperature at,
+            String tool,
+            @Nullable String way,
+            int height) {}
+
+    private Washing washing(Surface s, int height) {
+        Means.Use use = Objects.requireNonNull(work.means.wash(s));
+        String tool = s.zone() >= 3 ? FLOOR_BRUSH : s.brush() == null ? BRUSH : s.brush();
+        if (s.zone() > 1 && s.end() == EndState.WIPED) {
+            tool = CLOTH;
+        }
+        return new Washing(
+                use.chemical().id(), use.solution().temperature(), tool, s.wipe(), height);
+    }
+
+    /** How many work.surfaces drip on it, one above the other. */
+    private int depth(Surface s) {
+        int n = 0;
+        Surface over = s.above() == null ? null : work.surfaces.get(s.above());
+        while (over != null && n <= work.surfaces.size()) {
+            n++;
+            over = over.above() == null ? null : work.surfaces.get(over.above());
+        }
+        return n;
+    }
+
+    private void washGroup(Washing w, List<Surface> some) {
+        Means.Use use = Objects.requireNonNull(work.means.wash(some.getFirst()));
+        script.product(use.chemical());
+        script.things.add(w.tool());
+        script.add(
+                new Action.Wash(
+                        work.items(some),
+                        use.solution(),
+                        w.tool().equals(CLOTH) ? Action.Method.CLOTH : Action.Method.BRUSH,
+                        w.tool(),
+                        w.way()),
+                "Wash with "
+                        + Words.solution(use.chemical().name(), use.solution())
+                        + ", "
+                        + w.tool()
+                        + (w.way() == null ? "" : ", " + w.way())
+                        + ": "
+                        + Words.surfaces(some),
+                null,
+                null,
+                some.size());
+    }
+
+    private void flush(Passage p) {
+        Surface first = work.surface(p.surfaces().getFirst());
+        Means.Use use = first == null ? null : work.means.wash(first);
+        if (use == null) {
+            return;
+        }
+        script.product(use.chemical());
+        Solution x = use.solution();
+        Volume fill = new Volume(Math.max(p.volume().litres() * 1.5, 0.5));
+        script.add(
+                new Action.Wash(
+                        List.of(p.id()),
+                        new Solution(x.chemical(), x.strength(), x.temperature(), null, fill),
+                        Action.Method.FLOOD,
+                        null,
+                        null),
+                "Fill with "
+                        + Words.solution(use.chemical().name(), x)
+                        + ", work it through and let it out: "
+                        + SheetIndex.spoken(p.name()),
+                "Nobody sees into it; what grows there goes into every portion.",
+                null,
+                3);
+    }
+
+    private void rinse(List<Surface> some, String verb, Action.EndPoint end) {
+        double most = LUKEWARM.celsius();
+        for (Surface s : some) {
+            most = s.highest() == null ? most : Math.min(most, s.highest().celsius());
+        }
+        Temperature at = new Temperature(most);
+        List<String> items = new ArrayList<>(work.items(some));
+        work.passages().forEach(p -> items.add(p.id()));
+        script.add(
+                new Action.Rinse(
+                        items,
+                        new Solution(null, null, at, null, new Volume(20)),
+                        work.passages().isEmpty() ? Action.Method.CLOTH : Action.Method.FLOOD,
+                        end),
+                verb
+                        + " at "
+                        + at.shown()
+                        + " until "
+                        + (end == Action.EndPoint.CLEAR
+                                ? "the water runs clear"
+                                : "no suds are left")
+                        + ": "
+                        + Words.surfaces(some),
+                null,
+                null,
+                some.size());
+    }
+
+    void inspect() {
+        List<String> items = new ArrayList<>(work.items(work.treated));
+        work.apart.inOrder().stream()
+                .filter(p -> p.fitting().wearCheck() != null)
+                .map(Part::id)
+                .filter(i -> !items.contains(i))
+                .forEach(items::add);
+        script.things.add("torch");
+        script.things.add("mirror");
+        List<String> wear =
+                work.apart.inOrder().stream()
+                        .filter(p -> p.fitting().wearCheck() != null)
+                        .map(p -> SheetIndex.spoken(p.name()) + ": " + p.fitting().wearCheck())
+                        .toList();
+        script.add(
+                new Action.Inspect(items),
+                "Look and feel, with torch and mirror: no soil, no film, nothing worn. "
+                        + String.join("; ", wear),
+                "What was missed in the wash is sanitized on the outside only.",
+                null,
+                Math.max(1, work.treated.size() / 2.0));
+    }
+
+    void sanitize() {
+        List<Surface> some = work.treated.stream().filter(Work::sanitized).toList();
+        if (some.isEmpty() && work.enclosed.stream().noneMatch(Work::sanitized)) {
+            return;
+        }
+        script.add(
+                new Action.WashHands(),
+                "Wash your hands and put on fresh gloves",
+                "Gloves carry what they touched before.");
+        boolean inPlace = work.request.schools().assembledFirst();
+        List<Passage> lines = work.filled();
+        Set<String> filled = new HashSet<>();
+        for (Passage p : lines) {
+            filled.addAll(p.surfaces());
+            Surface first = work.surface(p.surfaces().getFirst());
+            Means.Use use = first == null ? null : work.means.sanitizer(first);
+            if (use != null) {
+                double litres = Math.max(p.volume().litres() * 1.5, 0.5);
+                bring(
+                        use,
+                        List.of(p.id()),
+                        Action.Method.FLOOD,
+                        "Fill to the top: " + SheetIndex.spoken(p.name()) + ". ",
+                        new Volume(litres));
+            }
+        }
+        List<Surface> open =
+                some.stream().filter(s -> !filled.contains(s.id()) && !hidden(s, inPlace)).toList();
+        Means.grouped(open, s -> Objects.requireNonNull(work.means.sanitizer(s)))
+                .forEach(
+                        (use, group) ->
+                                bring(
+                                        use,
+                                        work.items(group),
+                                        Action.Method.SPRAY,
+                                        "Spray: " + Words.surfaces(group) + ". ",
+                                        work.means.made()));
+        if (work.request.schools().rinseAfterSanitizer()) {
+            rinse(some, "Rinse the sanitizer off", Action.EndPoint.CLEAR);
+        }
+    }
+
+    /** Assembled, a surface under something that is back on is out of reach. */
+    private boolean hidden(Surface s, boolean inPlace) {
+        return inPlace && work.apart.inOrder().stream().anyMatch(p -> p.covers().contains(s.id()));
+    }
+
+    private void bring(
+            Means.Use use, List<String> items, Action.Method how, String words, Volume made) {
+        script.product(use.chemical());
+        Solution x = use.solution();
+        script.add(
+                new Action.Sanitize(
+                        items,
+                        new Solution(x.chemical(), x.strength(), x.temperature(), x.ph(), made),
+                        how,
+                        use.contact(),
+                        Set.of(
+                                Action.Reading.STRENGTH,
+                                Action.Reading.TEMPERATURE,
+                                Action.Reading.PH)),
+                words
+                        + Words.solution(use.chemical().name(), x)
+                        + ", read before use; keep wet for "
+                        + (use.contact() == null ? 60 : use.contact().toSeconds())
+                        + " seconds",
+                null,
+                null,
+                items.size());
+    }
+
+    void dry() {
+        script.add(
+                new Action.Dry(work.items(work.treated), Action.Drying.AIR, DRYING),
+                "Let everything dry in the air for 20 minutes; no towel",
+                "A towel carries more than it takes away.",
+                null,
+                1);
+    }
+}

@@ -1,0 +1,195 @@
+package orthopur.drafting;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import orthopur.Nullable;
+import orthopur.chemical.Chemical;
+import orthopur.machine.Assembly;
+import orthopur.machine.Handling;
+import orthopur.machine.Hazard;
+import orthopur.machine.Part;
+import orthopur.procedure.Action;
+import orthopur.runthrough.SheetIndex;
+
+/** Taking the machine apart, and putting it together with what it needs on the way. */
+final class Dismantling {
+    private final Work work;
+    private final Script script;
+
+    Dismantling(Work work, Script script) {
+        this.work = work;
+        this.script = script;
+    }
+
+    void takeApart() {
+        if (work.parts.stream().anyMatch(p -> p.hazards().contains(Hazard.EDGE))) {
+            script.ppe.add("cut-resistant gloves");
+        }
+        List<Part> marked = work.apart.inOrder().stream().filter(p -> p.mark() != null).toList();
+        if (!marked.isEmpty()) {
+            script.add(
+                    new Action.Mark(Work.partIds(marked)),
+                    "Find the mark of each, and mark what has none: " + Words.parts(marked),
+                    "Each goes back where it came from.");
+        }
+        List<Part> together = new ArrayList<>();
+        for (Part p : work.apart.inOrder()) {
+            script.things.addAll(p.moving().tools());
+            boolean joins =
+                    TakeApart.comesOff(p)
+                            && !TakeApart.alone(p)
+                            && (together.isEmpty() || fits(together.getFirst(), p));
+            if (!joins) {
+                takeOff(together);
+            }
+            if (!TakeApart.comesOff(p)) {
+                script.moving(p, new Action.Shift(List.of(p.id())), "Move aside: " + Words.part(p));
+            } else if (TakeApart.alone(p)) {
+                takeOff(List.of(p));
+            } else {
+                together.add(p);
+            }
+        }
+        takeOff(together);
+    }
+
+    private static boolean fits(Part a, Part b) {
+        return TakeApart.place(a).equals(TakeApart.place(b))
+                && java.util.Objects.equals(a.when(), b.when());
+    }
+
+    private void takeOff(List<Part> some) {
+        if (some.isEmpty()) {
+            return;
+        }
+        Part first = some.getFirst();
+        String place = TakeApart.place(first);
+        script.things.add(place);
+        if (first.moving().index() == Handling.Index.BY_HAND) {
+            script.moving(
+                    first,
+                    new Action.Index(Work.partIds(some), first.count(), false),
+                    "Turn by the hand wheel from position to position, "
+                            + first.count()
+                            + " times, and take one off at each: "
+                            + Words.parts(some));
+        }
+        String how = first.fastening() == null ? "" : " " + Words.sentence(first.fastening());
+        script.moving(
+                first,
+                new Action.Remove(Work.partIds(some), null, place),
+                "Take off and put "
+                        + Words.them(some)
+                        + " "
+                        + Words.place(place)
+                        + ": "
+                        + Words.parts(some)
+                        + "."
+                        + how);
+        if (some instanceof ArrayList<Part> list) {
+            list.clear();
+        }
+    }
+
+    void lubricate() {
+        for (Part p : work.parts) {
+            for (Assembly.Lubrication point : p.fitting().lubrication()) {
+                if (point.never() || !point.frequency().dueIn(work.request.kind())) {
+                    continue;
+                }
+                Chemical c = lubricant(point.product());
+                if (c == null) {
+                    throw new DraftRefused(
+                            List.of(
+                                    "This site owns no food-grade lubricant for %s of %s."
+                                            .formatted(
+                                                    SheetIndex.spoken(point.point()),
+                                                    SheetIndex.spoken(p.name()))));
+                }
+                script.product(c);
+                script.add(
+                        new Action.Lubricate(List.of(p.id()), c.id()),
+                        "Lubricate with "
+                                + c.name()
+                                + ": "
+                                + SheetIndex.spoken(p.name())
+                                + ", "
+                                + point.point(),
+                        null,
+                        p.when());
+            }
+        }
+    }
+
+    private @Nullable Chemical lubricant(@Nullable String named) {
+        Chemical c = work.context.chemical(named);
+        return c != null
+                ? c
+                : work.context.chemicals().values().stream()
+                        .filter(x -> x.kind().lubricates() && x.foodGrade() != null)
+                        .min(Comparator.comparing(Chemical::id))
+                        .orElse(null);
+    }
+
+    void putTogether() {
+        SheetIndex index = new SheetIndex(work.sheet);
+        List<Part> left = new ArrayList<>(work.apart.inOrder().reversed());
+        Set<String> waiting = new HashSet<>(Work.partIds(left));
+        while (!left.isEmpty()) {
+            Part next =
+                    left.stream()
+                            .filter(
+                                    p ->
+                                            index.onBefore(index.partNamed(p.id())).stream()
+                                                    .map(q -> index.part(q).id())
+                                                    .noneMatch(waiting::contains))
+                            .findFirst()
+                            .orElse(left.getFirst());
+            left.remove(next);
+            waiting.remove(next.id());
+            if (TakeApart.comesOff(next)) {
+                String pattern = next.fitting().pattern();
+                script.moving(
+                        next,
+                        new Action.Install(List.of(next.id()), null, pattern),
+                        "Put back: "
+                                + Words.part(next)
+                                + (next.mark() == null ? "" : ", at its mark (" + next.mark() + ")")
+                                + (pattern == null ? "" : "; " + pattern));
+            } else {
+                script.moving(
+                        next,
+                        new Action.Return(List.of(next.id())),
+                        "Bring back: " + Words.part(next));
+            }
+        }
+        List<String> checks =
+                work.sheet.checks().stream()
+                        .filter(c -> work.parts.stream().anyMatch(p -> p.id().equals(c.part())))
+                        .map(c -> c.id())
+                        .toList();
+        if (!checks.isEmpty()) {
+            List<String> words =
+                    work.sheet.checks().stream()
+                            .filter(c -> checks.contains(c.id()))
+                            .map(
+                                    c ->
+                                            c.name()
+                                                    + (c.least() == null || c.most() == null
+                                                            ? ""
+                                                            : ": "
+                                                                    + orthopur.quantity.Show.number(
+                                                                            c.least())
+                                                                    + " to "
+                                                                    + orthopur.quantity.Show.number(
+                                                                            c.most())
+                                                                    + " "
+                                                                    + c.unit()))
+                            .toList();
+            script.add(new Action.Measure(checks), "Measure: " + String.join("; ", words), null);
+        }
+    }
+}

@@ -1,0 +1,191 @@
+package orthopur.drafting;
+
+import java.time.Duration;
+import java.util.List;
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyKind;
+import orthopur.machine.EnergyStage;
+import orthopur.machine.Handling;
+import orthopur.machine.Part;
+import orthopur.machine.Passage;
+import orthopur.procedure.Action;
+import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
+import orthopur.runthrough.Heats;
+import orthopur.runthrough.SheetIndex;
+
+/** Making the machine safe before a hand goes in, and live again once every hand is out. */
+final class Safety {
+    private final Work work;
+    private final Script script;
+
+    Safety(Work work, Script script) {
+        this.work = work;
+        this.script = script;
+    }
+
+    void makeSafe() {
+        if (work.sheet.safePosition() != null) {
+            script.add(
+                    new Action.Operate(Action.Mode.SAFE_POSITION, List.of(), List.of()),
+                    "Set the machine safe: " + SheetIndex.spoken(work.sheet.safePosition()),
+                    "Without power it stays where it stopped.");
+        }
+        List<Energy> stopped = work.having(EnergyStage.STOPPED);
+        if (!stopped.isEmpty()) {
+            script.add(
+                    new Action.Operate(Action.Mode.STOP, ids(stopped), List.of()),
+                    "Switch off: " + Words.energies(stopped),
+                    null);
+        }
+        powered();
+        each(
+                work.having(EnergyStage.UNPLUGGED),
+                e -> new Action.Isolate(List.of(e.id())),
+                e -> "Pull the plug and keep it in sight: " + name(e) + at(e));
+        each(
+                work.having(EnergyStage.ISOLATED),
+                e -> new Action.Isolate(List.of(e.id())),
+                e -> "Cut off: " + name(e) + at(e));
+        for (Energy e : work.having(EnergyStage.LOCKED)) {
+            script.things.add(
+                    e.tagOnly()
+                            ? "tag"
+                            : work.people == 1 ? "personal lock" : work.people + " personal locks");
+            script.add(
+                    new Action.Lock(
+                            List.of(e.id()),
+                            work.people,
+                            e.tagOnly() ? "handle taken off or fuse drawn, and kept" : null),
+                    e.tagOnly()
+                            ? "Hang up your tag, take the handle off or the fuse out and keep it: "
+                                    + name(e)
+                                    + at(e)
+                            : work.people == 1
+                                    ? "Put on your own lock and tag: " + name(e) + at(e)
+                                    : "Each of you puts on a lock and a tag: " + name(e) + at(e),
+                    "Whoever has their hands in is the only one who can switch it on again.",
+                    e.when());
+        }
+        each(
+                work.having(EnergyStage.RELIEVED),
+                e -> new Action.Relieve(List.of(e.id())),
+                e ->
+                        e.kind() == EnergyKind.STORED
+                                ? "Let off or block: " + name(e) + at(e)
+                                : "Let off what is left: " + name(e));
+        each(
+                work.having(EnergyStage.PROVED),
+                e -> new Action.Prove(List.of(e.id())),
+                e ->
+                        e.verify() == null
+                                ? "Try to start it; it must not come: " + name(e)
+                                : "Prove it: " + name(e) + ". " + Words.sentence(e.verify()));
+        work.energies.stream().filter(e -> e.kind() == EnergyKind.HEAT).forEach(this::cool);
+    }
+
+    private void cool(Energy e) {
+        Temperature limit = work.context.book().temperature("touch.limit");
+        int i = work.sheet.energies().indexOf(e);
+        Double minutes = Heats.minutesTo(new SheetIndex(work.sheet), i, limit);
+        Duration standing =
+                minutes == null ? null : Duration.ofMinutes((long) (Math.ceil(minutes / 5) * 5));
+        script.things.add("surface thermometer");
+        script.add(
+                new Action.CoolDown(List.of(e.id()), limit, standing),
+                (standing == null
+                                ? "Let it cool"
+                                : "Let it cool for about " + standing.toMinutes() + " minutes")
+                        + ", then measure: "
+                        + name(e)
+                        + ", at most "
+                        + limit.shown()
+                        + " before you touch it",
+                "Metal above that burns before you can let go.",
+                e.when());
+    }
+
+    /** A part that is indexed under power is brought to its place before anything is cut off. */
+    private void powered() {
+        for (Part p : work.apart.inOrder()) {
+            if (p.moving().index() == Handling.Index.HOLD_TO_RUN) {
+                script.moving(
+                        p,
+                        new Action.Index(List.of(p.id()), p.count(), true),
+                        "Hold to run, from outside, until it stands where it comes off: "
+                                + Words.parts(List.of(p)));
+            }
+        }
+    }
+
+    private void each(
+            List<Energy> some,
+            java.util.function.Function<Energy, Action> action,
+            java.util.function.Function<Energy, String> words) {
+        some.forEach(e -> script.add(action.apply(e), words.apply(e), null, e.when()));
+    }
+
+    private static String name(Energy e) {
+        return SheetIndex.spoken(e.name());
+    }
+
+    private static String at(Energy e) {
+        return e.isolationPoint() == null ? "" : " – " + SheetIndex.spoken(e.isolationPoint());
+    }
+
+    private static List<String> ids(List<Energy> some) {
+        return some.stream().map(Energy::id).toList();
+    }
+
+    void release() {
+        script.add(
+                new Action.Clear(true, true, true),
+                "Count the tools out, see that nobody is at the machine and every guard is on",
+                "A machine that starts with a hand or a tool in it hurts somebody.");
+        List<Energy> locked = work.having(EnergyStage.LOCKED);
+        if (!locked.isEmpty()) {
+            script.add(
+                    new Action.Unlock(ids(locked)),
+                    work.people == 1
+                            ? "Take off your own lock or tag: " + Words.energies(locked)
+                            : "Each of you takes off their own lock or tag: "
+                                    + Words.energies(locked),
+                    null);
+        }
+        List<Energy> live =
+                work.energies.stream()
+                        .filter(e -> e.kind() == EnergyKind.CORD || e.kind() == EnergyKind.SUPPLIED)
+                        .toList();
+        if (!live.isEmpty()) {
+            script.add(
+                    new Action.Restore(ids(live)),
+                    "Switch on again: " + Words.energies(live),
+                    null);
+            script.add(
+                    new Action.FunctionTest(),
+                    "Run it empty and watch and listen for a minute",
+                    null);
+        }
+        for (Passage p : work.filled()) {
+            double litres =
+                    Math.ceil(
+                                    p.volume().litres()
+                                            * work.context.book().number("chase-out.factor")
+                                            * 10)
+                            / 10;
+            script.add(
+                    new Action.ChaseOut(List.of(p.id()), new Volume(litres), p.product()),
+                    "Let the first "
+                            + new Volume(litres).shown()
+                            + (p.product() == null ? "" : " of " + p.product())
+                            + " out and throw it away: "
+                            + SheetIndex.spoken(p.name()),
+                    "It is what pushes the sanitizer out.");
+        }
+        script.add(
+                new Action.HoldPoint("quality"),
+                "Wait until quality has looked and said yes",
+                null);
+        script.add(new Action.Record(), "Write down the readings and sign", null);
+    }
+}
