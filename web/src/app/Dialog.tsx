@@ -1,17 +1,24 @@
 import { Modal } from "@mantine/core";
 import type { ReactNode } from "react";
 
-type Props = { title: string; onClose: () => void; dark?: boolean; wide?: boolean; children: ReactNode };
+type Props = {
+  title: string;
+  onClose: () => void;
+  dark?: boolean;
+  middle?: boolean;
+  wide?: boolean;
+  children: ReactNode;
+};
 
 /** A dialog that names itself. Escape and the way back in it close it; it writes no style into the page. */
-export function Dialog({ title, onClose, dark = false, wide = false, children }: Props) {
+export function Dialog({ title, onClose, dark = false, middle = false, wide = false, children }: Props) {
   return (
     <Modal.Root
       opened
       onClose={onClose}
       centered
       lockScroll={false}
-      size={wide ? "70rem" : dark ? "lg" : "md"}
+      size={wide ? "70rem" : dark || middle ? "lg" : "md"}
     >
       <Modal.Overlay />
       <Modal.Content className={dark ? "floor-dialog" : undefined}>

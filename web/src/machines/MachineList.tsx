@@ -4,6 +4,9 @@ import { api, message, unwrap } from "../api/client";
 import { useSession } from "../app/session";
 import "./machines.css";
 
+/** What was not heard is not passed. */
+const notYet = (failed: boolean) => (failed ? "not known: the server did not say" : "…");
+
 /** The machines of the site, and what is written for each. */
 export default function MachineList() {
   const session = useSession();
@@ -11,7 +14,10 @@ export default function MachineList() {
   const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
   const bare = useQuery({ queryKey: ["uncovered"], queryFn: () => unwrap(api.GET("/api/uncovered")) });
   const written = (code: string) => {
-    const approved = (rows.data ?? []).filter((r) => r.machine === code && r.state === "APPROVED");
+    if (!rows.data) {
+      return notYet(rows.isError);
+    }
+    const approved = rows.data.filter((r) => r.machine === code && r.state === "APPROVED");
     return approved.length === 0 ? "nothing approved yet" : approved.map((r) => r.title).join("; ");
   };
   return (
@@ -37,6 +43,7 @@ export default function MachineList() {
       <ul className="machine-shelf">
         {(machines.data ?? []).map((m) => {
           const open = bare.data?.find((b) => b.code === m.code)?.items.length ?? 0;
+          const covered = bare.data ? "all that is due is covered" : notYet(bare.isError);
           return (
             <li key={m.code}>
               <Link to={`/machines/${m.code}`}>
@@ -48,7 +55,7 @@ export default function MachineList() {
               </span>
               <span>{written(m.code)}</span>
               <span className={open > 0 ? "machine-open" : "quiet"}>
-                {open > 0 ? `${open} on the sheet that nothing covers` : "all that is due is covered"}
+                {open > 0 ? `${open} on the sheet that nothing covers` : covered}
               </span>
             </li>
           );

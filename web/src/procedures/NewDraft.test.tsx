@@ -37,7 +37,37 @@ describe("a draft from a sheet", () => {
       kind: "daily",
       assembledFirst: true,
       rinseAfterSanitizer: false,
+      scope: {},
+      halves: false,
     });
+  });
+
+  it("holds for the fitted options, and for others that are asked for; for one at least", async () => {
+    const scraper = {
+      id: "scraper",
+      name: "Scraper",
+      fitted: "folds",
+      choices: [
+        { id: "folds", name: "folds on" },
+        { id: "none", name: "none" },
+      ],
+    };
+    const { user, sent } = draft({
+      "GET /api/machines/QK-DS1": { code: "QK-DS1", options: [scraper] },
+      "POST /api/drafts": { id: "d1", version: 1 },
+    });
+    const fitted = await school(/folds on \(fitted\)/);
+    expect(fitted).toHaveProperty("checked", true);
+    await user.click(fitted);
+    expect(await screen.findByText("It has to hold for one of them at least.")).toBeTruthy();
+    expect(await make()).toHaveProperty("disabled", true);
+    await user.click(fitted);
+    await user.click(await school(/^none/));
+    await user.click(await school(/In two halves/));
+    await user.click(await make());
+    await waitFor(() =>
+      expect(sent[0]?.body).toMatchObject({ scope: { scraper: ["folds", "none"] }, halves: true }),
+    );
   });
 
   it("cannot be made without a machine", async () => {

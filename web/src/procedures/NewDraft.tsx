@@ -1,3 +1,4 @@
+import "./new-draft.css";
 import { Checkbox, NativeSelect } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -20,17 +21,29 @@ export function NewDraft({ onClose, onMade }: Props) {
     rinseAfterSanitizer: ways?.rinseAfterSanitizer ?? false,
     ...asked,
   };
+  const [halves, setHalves] = useState(false);
+  const [scope, setScope] = useState<Record<string, string[]>>({});
   const chosen = machine || machines.data?.[0]?.code || "";
+  const sheet = useQuery({
+    queryKey: ["sheet", chosen],
+    enabled: chosen !== "",
+    queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: chosen } } })),
+  });
+  const groups = sheet.data?.options ?? [];
+  const holdsFor = (g: Schemas["OptionView"]) => scope[g.id] ?? [g.fitted];
+  const open = groups.find((g) => holdsFor(g).length === 0);
   const make = useMutation({
     mutationFn: () =>
       unwrap(
-        api.POST("/api/drafts", { body: { machine: chosen, kind, assembledFirst, rinseAfterSanitizer } }),
+        api.POST("/api/drafts", {
+          body: { machine: chosen, kind, assembledFirst, rinseAfterSanitizer, scope, halves },
+        }),
       ),
     onSuccess: onMade,
   });
   const reasons = make.error instanceof ApiProblem ? make.error.fields : [];
   return (
-    <Dialog title="A procedure from a machine's sheet" onClose={onClose}>
+    <Dialog title="A procedure from a machine’s sheet" middle onClose={onClose}>
       <p className="quiet">
         It comes complete, in the order that hurts nobody, and without a STOP or a FIX. You read it, make it
         yours and approve it.
@@ -39,7 +52,10 @@ export function NewDraft({ onClose, onMade }: Props) {
         label="Machine"
         data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
         value={chosen}
-        onChange={(e) => setMachine(e.currentTarget.value)}
+        onChange={(e) => {
+          setMachine(e.currentTarget.value);
+          setScope({});
+        }}
         data-autofocus
       />
       <NativeSelect
@@ -48,6 +64,27 @@ export function NewDraft({ onClose, onMade }: Props) {
         data={KINDS}
         value={kind}
         onChange={(e) => setKind(e.currentTarget.value)}
+      />
+      {groups.map((g) => (
+        <Checkbox.Group
+          key={g.id}
+          className="holds-for"
+          label={`Holds for ${g.name.toLowerCase()}`}
+          error={g === open ? "It has to hold for one of them at least." : undefined}
+          value={holdsFor(g)}
+          onChange={(v) => setScope({ ...scope, [g.id]: v })}
+        >
+          <div className="holds-options">
+            {g.choices.map((c) => (
+              <Checkbox key={c.id} value={c.id} label={c.id === g.fitted ? `${c.name} (fitted)` : c.name} />
+            ))}
+          </div>
+        </Checkbox.Group>
+      ))}
+      <Checkbox
+        label="In two halves: stripped, washed and dried at closing, put together and sanitized at opening"
+        checked={halves}
+        onChange={(e) => setHalves(e.currentTarget.checked)}
       />
       <Checkbox
         label="Assembled clean, then sanitized in place by filling, and chased out"
@@ -73,7 +110,7 @@ export function NewDraft({ onClose, onMade }: Props) {
         <button
           className="btn main"
           type="button"
-          disabled={!chosen || make.isPending}
+          disabled={!chosen || make.isPending || open !== undefined}
           onClick={() => make.mutate()}
         >
           Draft it

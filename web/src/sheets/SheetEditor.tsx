@@ -42,6 +42,9 @@ export default function SheetEditor() {
       <main className="page-state" role="alert">
         <h1>This sheet cannot be shown</h1>
         <p>{message(failed.error)}</p>
+        <button className="btn" type="button" onClick={() => failed.refetch()}>
+          Try again
+        </button>
       </main>
     );
   }

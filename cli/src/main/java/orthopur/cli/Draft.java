@@ -21,8 +21,8 @@ import orthopur.procedure.Step;
 
 /**
  * {@code draft SHEET --kind daily [--school assembled-first] [--school rinse-after] [--scope
- * group=a,b] [--steps | --words]}: prints a procedure; exit 2 where none can be drafted, with the
- * reasons.
+ * group=a,b] [--halves] [--steps | --words]}: prints a procedure; exit 2 where none can be drafted,
+ * with the reasons.
  */
 final class Draft {
     private final PrintStream out;
@@ -40,6 +40,7 @@ final class Draft {
         boolean rinse = false;
         boolean words = false;
         boolean steps = false;
+        boolean halves = false;
         Map<String, List<String>> scope = new LinkedHashMap<>();
         for (int i = 0; i < args.size(); i++) {
             String a = args.get(i);
@@ -47,6 +48,7 @@ final class Draft {
             switch (a) {
                 case "--words" -> words = true;
                 case "--steps" -> steps = true;
+                case "--halves" -> halves = true;
                 case "--kind" -> {
                     kind = kind(value);
                     i++;
@@ -83,22 +85,21 @@ final class Draft {
             err.println("draft needs a sheet and --kind, one of " + String.join(", ", kinds) + ".");
             return Main.UNREADABLE;
         }
-        return draft(file, kind, new Schools(rinse, assembled), scope, words, steps);
+        Schools schools = new Schools(rinse, assembled);
+        return draft(file, new Drafter.Request("", "", kind, schools, scope, halves), words, steps);
     }
 
-    private int draft(
-            Path file,
-            Frequency kind,
-            Schools schools,
-            Map<String, List<String>> scope,
-            boolean words,
-            boolean steps) {
+    private int draft(Path file, Drafter.Request wish, boolean words, boolean steps) {
         try {
             MachineSheet sheet = SheetFormat.read(SiteFiles.read(file));
-            String id = sheet.code().toLowerCase(Locale.ROOT) + "-" + written(kind);
             Drafter.Request request =
                     new Drafter.Request(
-                            id, sheet.name() + ", " + kind.shown(), kind, schools, scope);
+                            sheet.code().toLowerCase(Locale.ROOT) + "-" + written(wish.kind()),
+                            sheet.name() + ", " + wish.kind().shown(),
+                            wish.kind(),
+                            wish.schools(),
+                            wish.scope(),
+                            wish.halves());
             Procedure p = Drafter.draft(sheet, request, SiteFiles.around(file).context());
             if (steps) {
                 out.print(

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,9 +12,12 @@ import java.util.Objects;
 import java.util.Set;
 import orthopur.Nullable;
 import orthopur.machine.EndState;
+import orthopur.machine.Hazard;
+import orthopur.machine.Limit;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
 import orthopur.machine.Surface;
+import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
 import orthopur.quantity.Temperature;
@@ -26,6 +30,10 @@ import orthopur.runthrough.SheetIndex;
  */
 final class CleanChain {
     private static final Duration DRYING = Duration.ofMinutes(20);
+    private static final Duration OVERNIGHT = Duration.ofHours(6);
+    private static final Duration SOAKING = Duration.ofMinutes(10);
+    private static final Set<String> SOAKS = Set.of("sink", "bath", "tub");
+    private static final Set<String> STICKS = Set.of("protein", "starch", "fat", "sugar");
     private static final Temperature LUKEWARM = new Temperature(40);
     private static final String FLOOR_BRUSH = "floor brush";
     private static final String BRUSH = "nylon brush";
@@ -54,7 +62,18 @@ final class CleanChain {
         if (sets) {
             rinse(work.treated, "Rinse with lukewarm water first", Action.EndPoint.CLEAR);
         }
-        downwards().forEach((w, some) -> washGroup(w, some));
+        Map<Soaking, List<Part>> soaks = soaks();
+        soaks.forEach(this::soak);
+        List<Part> soaking = soaks.values().stream().flatMap(List::stream).toList();
+        downwards(without(soaking)).forEach(this::washGroup);
+        if (!soaking.isEmpty()) {
+            script.add(
+                    new Action.Collect(Work.partIds(soaking)),
+                    "Take out, once the time is up, and count: " + Words.parts(soaking),
+                    "What is forgotten in the water is missed in the morning.");
+            downwards(on(soaking)).forEach(this::washGroup);
+        }
+        // Parts of a passage may have soaked.
         work.passages().forEach(this::flush);
         rinse(work.treated, "Rinse", Action.EndPoint.NO_SUDS);
         List<Passage> closed = work.passages(work.enclosed);
@@ -78,17 +97,120 @@ final class CleanChain {
      * What is washed alike in one step, from the top down. Where two such steps would drip on each
      * other, they are parted by how high they hang.
      */
-    private Map<Washing, List<Surface>> downwards() {
+    private Map<Washing, List<Surface>> downwards(List<Surface> some) {
         Comparator<Surface> fromTheTop =
                 Comparator.comparingInt(s -> s.zone() >= 3 ? 1000 + depth(s) : depth(s));
-        List<Surface> sorted = work.treated.stream().sorted(fromTheTop).toList();
+        List<Surface> sorted = some.stream().sorted(fromTheTop).toList();
         Map<Washing, List<Surface>> alike = Means.grouped(sorted, s -> washing(s, 0));
         if (!drips(alike)) {
             return alike;
         }
         List<Surface> byHeight =
-                work.treated.stream().sorted(Comparator.comparingInt(this::depth)).toList();
+                some.stream().sorted(Comparator.comparingInt(this::depth)).toList();
         return Means.grouped(byHeight, s -> washing(s, depth(s)));
+    }
+
+    /** What lies together in one solution at one place, and for how long. */
+    private record Soaking(Means.Use use, Vessel vessel, Duration dwell) {
+        /** Parts that lie in it need room as well. */
+        Volume fill() {
+            return new Volume(Math.round(vessel.brim().litres() * 2 / 3));
+        }
+    }
+
+    /**
+     * Parts that are off, bear to lie in a solution and carry a soil that sticks: they soak while
+     * the rest is washed by hand. Without a rest to wash they would only be waited for.
+     */
+    private Map<Soaking, List<Part>> soaks() {
+        Map<Soaking, List<Part>> soaks = new LinkedHashMap<>();
+        boolean sticks =
+                work.sheet.soils().stream()
+                        .anyMatch(s -> STICKS.contains(s.toLowerCase(Locale.ROOT)));
+        for (Part p : sticks ? work.apart.inOrder() : List.<Part>of()) {
+            Soaking soaking = soaking(p);
+            // One vessel holds one solution.
+            boolean free =
+                    soaking != null
+                            && soaks.keySet().stream()
+                                    .noneMatch(
+                                            k ->
+                                                    k.vessel().equals(soaking.vessel())
+                                                            && !k.equals(soaking));
+            if (free) {
+                soaks.computeIfAbsent(soaking, k -> new ArrayList<>()).add(p);
+            }
+        }
+        List<Part> all = soaks.values().stream().flatMap(List::stream).toList();
+        return without(all).isEmpty() ? Map.of() : soaks;
+    }
+
+    /** How a part soaks; null where it does not. */
+    private @Nullable Soaking soaking(Part p) {
+        List<Surface> own = on(List.of(p));
+        Vessel vessel = work.context.vessel(TakeApart.place(p));
+        boolean bears =
+                TakeApart.comesOff(p)
+                        // A hand that reaches into cloudy water finds an edge first.
+                        && !p.hazards().contains(Hazard.EDGE)
+                        && vessel != null
+                        && SOAKS.contains(vessel.kind())
+                        && own.size() == p.surfaces().size()
+                        && own.stream().noneMatch(s -> s.limits().contains(Limit.NO_IMMERSION));
+        List<Means.Use> uses =
+                bears ? own.stream().map(work.means::wash).distinct().toList() : List.of();
+        if (uses.size() != 1 || uses.getFirst() == null) {
+            return null;
+        }
+        Means.Use use = uses.getFirst();
+        Duration told = use.chemical().label().contact();
+        return new Soaking(use, Objects.requireNonNull(vessel), told == null ? SOAKING : told);
+    }
+
+    private void soak(Soaking how, List<Part> some) {
+        Solution x = how.use().solution();
+        script.product(how.use().chemical());
+        script.add(
+                new Action.Soak(
+                        Work.partIds(some),
+                        new Solution(
+                                x.chemical(),
+                                x.strength(),
+                                x.temperature(),
+                                null,
+                                how.fill(),
+                                how.vessel().name()),
+                        how.dwell()),
+                "Soak for %d minutes %s with %s, and go on meanwhile: %s"
+                        .formatted(
+                                how.dwell().toMinutes(),
+                                Words.place(how.vessel().name()),
+                                Words.solution(how.use().chemical().name(), x),
+                                Words.parts(some)),
+                "What sticks comes off by itself while you wash the rest.");
+    }
+
+    private List<Surface> on(List<Part> some) {
+        return work.treated.stream()
+                .filter(s -> some.stream().anyMatch(p -> p.surfaces().contains(s)))
+                .toList();
+    }
+
+    private List<Surface> without(List<Part> some) {
+        List<Surface> theirs = on(some);
+        return work.treated.stream().filter(s -> !theirs.contains(s)).toList();
+    }
+
+    /** Empty and clean before anything goes in: what the day left in it goes onto the parts. */
+    void washOutSinks() {
+        List<String> places =
+                soaks().keySet().stream().map(s -> s.vessel().name()).distinct().toList();
+        if (!places.isEmpty()) {
+            script.add(
+                    new Action.DrawOff(List.of(), places, true),
+                    "Empty, wash out and rinse: " + String.join("; ", places),
+                    "What the day left in it goes onto the parts.");
+        }
     }
 
     /** Whether a later group hangs above an earlier one. */
@@ -240,10 +362,7 @@ final class CleanChain {
         if (some.isEmpty() && work.enclosed.stream().noneMatch(Work::sanitized)) {
             return;
         }
-        script.add(
-                new Action.WashHands(),
-                "Wash your hands and put on fresh gloves",
-                "Gloves carry what they touched before.");
+        freshHands("Wash your hands and put on fresh gloves");
         boolean inPlace = work.request.schools().assembledFirst();
         List<Passage> lines = work.filled();
         Set<String> filled = new HashSet<>();
@@ -304,6 +423,20 @@ final class CleanChain {
                 null,
                 null,
                 items.size());
+    }
+
+    void freshHands(String words) {
+        script.add(new Action.WashHands(), words, "Gloves carry what they touched before.");
+    }
+
+    /** The end of the closing half: what lies open until the morning is dry by then. */
+    void overnight() {
+        script.add(
+                new Action.Dry(work.items(work.treated), Action.Drying.AIR, OVERNIGHT),
+                "The closing half ends here: lay everything out to dry overnight, nothing on top of another",
+                "What stays wet grows until the morning.",
+                null,
+                2);
     }
 
     void dry() {

@@ -5,9 +5,11 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Assembly;
+import orthopur.machine.Fitting;
 import orthopur.machine.Handling;
 import orthopur.machine.Hazard;
 import orthopur.machine.Part;
@@ -16,6 +18,9 @@ import orthopur.runthrough.SheetIndex;
 
 /** Taking the machine apart, and putting it together with what it needs on the way. */
 final class Dismantling {
+    private static final List<String> CARRIED =
+            List.of("cart", "tray", "bucket", "bag", "box", "crate", "tub", "pan");
+
     private final Work work;
     private final Script script;
 
@@ -67,7 +72,10 @@ final class Dismantling {
         }
         Part first = some.getFirst();
         String place = TakeApart.place(first);
-        script.things.add(place);
+        // A cart or a tray is fetched; a sink and a shelf are where they are.
+        if (CARRIED.stream().anyMatch(place::contains)) {
+            script.things.add(place);
+        }
         if (first.moving().index() == Handling.Index.BY_HAND) {
             script.moving(
                     first,
@@ -91,6 +99,33 @@ final class Dismantling {
                         + how);
         if (some instanceof ArrayList<Part> list) {
             list.clear();
+        }
+    }
+
+    /** What is on only for cleaning: rails, hoses, caps. */
+    void fit() {
+        work.sheet.fittings().forEach(f -> script.things.add(f.name()));
+        fittings("Put on for the clean: ", Action.Fit::new, null);
+    }
+
+    /**
+     * Off again before anything is put together, and counted: the machine must not start with it.
+     */
+    void unfit() {
+        fittings(
+                "Take off what was put on for the clean, and count: ",
+                Action.Unfit::new,
+                "What stays on is thrown off, jams, or lets product run where it should not.");
+    }
+
+    private void fittings(
+            String words, Function<List<String>, Action> action, @Nullable String because) {
+        List<Fitting> all = work.sheet.fittings();
+        if (!all.isEmpty()) {
+            script.add(
+                    action.apply(all.stream().map(Fitting::id).toList()),
+                    words + Words.fittings(all),
+                    because);
         }
     }
 

@@ -25,13 +25,26 @@ public final class Drafter {
      *
      * @param id of the procedure
      * @param scope options by group; a group that is not in it has the fitted one
+     * @param halves whether it is stripped, washed and dried at closing, and put together and
+     *     sanitized at opening
      */
     public record Request(
             String id,
             String title,
             Frequency kind,
             Schools schools,
-            Map<String, List<String>> scope) {}
+            Map<String, List<String>> scope,
+            boolean halves) {
+        /** In one go. */
+        public Request(
+                String id,
+                String title,
+                Frequency kind,
+                Schools schools,
+                Map<String, List<String>> scope) {
+            this(id, title, kind, schools, scope, false);
+        }
+    }
 
     private Drafter(MachineSheet sheet, Request request, Context context) {
         this.work = new Work(sheet, request, context);
@@ -64,14 +77,24 @@ public final class Drafter {
         Dismantling machine = new Dismantling(work, script);
         CleanChain chain = new CleanChain(work, script);
         boolean inPlace = work.request.schools().assembledFirst();
+        chain.washOutSinks();
         safety.makeSafe();
         machine.takeApart();
+        machine.fit();
         chain.wash();
         chain.inspect();
+        if (work.request.halves()) {
+            chain.overnight();
+            chain.freshHands("Opening half. Wash your hands and put on fresh gloves first");
+            safety.takeOver();
+        }
         if (!inPlace) {
             chain.sanitize();
+            chain.dry();
+        } else if (!work.request.halves()) {
+            chain.dry();
         }
-        chain.dry();
+        machine.unfit();
         machine.lubricate();
         machine.putTogether();
         if (inPlace) {

@@ -48,24 +48,15 @@ final class Safety {
                 e -> new Action.Isolate(List.of(e.id())),
                 e -> "Cut off: " + name(e) + at(e));
         for (Energy e : work.having(EnergyStage.LOCKED)) {
-            script.things.add(
-                    e.tagOnly()
-                            ? "tag"
-                            : work.people == 1 ? "personal lock" : work.people + " personal locks");
-            script.add(
-                    new Action.Lock(
-                            List.of(e.id()),
-                            work.people,
-                            e.tagOnly() ? "handle taken off or fuse drawn, and kept" : null),
+            String own =
+                    work.people == 1
+                            ? "Put on your own lock and tag: "
+                            : "Each of you puts on a lock and a tag: ";
+            lock(
+                    e,
                     e.tagOnly()
                             ? "Hang up your tag, take the handle off or the fuse out and keep it: "
-                                    + name(e)
-                                    + at(e)
-                            : work.people == 1
-                                    ? "Put on your own lock and tag: " + name(e) + at(e)
-                                    : "Each of you puts on a lock and a tag: " + name(e) + at(e),
-                    "Whoever has their hands in is the only one who can switch it on again.",
-                    e.when());
+                            : own);
         }
         each(
                 work.having(EnergyStage.RELIEVED),
@@ -77,11 +68,45 @@ final class Safety {
         each(
                 work.having(EnergyStage.PROVED),
                 e -> new Action.Prove(List.of(e.id())),
-                e ->
-                        e.verify() == null
-                                ? "Try to start it; it must not come: " + name(e)
-                                : "Prove it: " + name(e) + ". " + Words.sentence(e.verify()));
+                Safety::proof);
         work.energies.stream().filter(e -> e.kind() == EnergyKind.HEAT).forEach(this::cool);
+    }
+
+    private void lock(Energy e, String words) {
+        script.things.add(
+                e.tagOnly()
+                        ? "tag"
+                        : work.people == 1 ? "personal lock" : work.people + " personal locks");
+        script.add(
+                new Action.Lock(
+                        List.of(e.id()),
+                        work.people,
+                        e.tagOnly() ? "handle taken off or fuse drawn, and kept" : null),
+                words + name(e) + at(e),
+                "Whoever has their hands in is the only one who can switch it on again.",
+                e.when());
+    }
+
+    private static String proof(Energy e) {
+        return e.verify() == null
+                ? "Try to start it; it must not come: " + name(e)
+                : "Prove it: " + name(e) + ". " + Words.sentence(e.verify());
+    }
+
+    /** In the morning it is another hand: its own lock is on before that of the night comes off. */
+    void takeOver() {
+        for (Energy e : work.having(EnergyStage.LOCKED)) {
+            String own = e.tagOnly() ? "tag" : "lock and tag";
+            lock(
+                    e,
+                    "In the morning: your own "
+                            + own
+                            + " is on before that of the night comes off: ");
+        }
+        each(
+                work.having(EnergyStage.PROVED),
+                e -> new Action.Prove(List.of(e.id())),
+                Safety::proof);
     }
 
     private void cool(Energy e) {

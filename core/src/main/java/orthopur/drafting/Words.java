@@ -3,6 +3,7 @@ package orthopur.drafting;
 import java.util.List;
 import java.util.Locale;
 import orthopur.machine.Energy;
+import orthopur.machine.Fitting;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
 import orthopur.machine.Surface;
@@ -33,14 +34,16 @@ final class Words {
     }
 
     static String parts(List<Part> parts) {
-        return String.join(
-                "; ",
-                parts.stream()
-                        .map(
-                                p ->
-                                        (p.count() == 1 ? "" : p.count() + " × ")
-                                                + SheetIndex.spoken(p.name()))
-                        .toList());
+        return String.join("; ", parts.stream().map(p -> pieces(p.count(), p.name())).toList());
+    }
+
+    static String fittings(List<Fitting> fittings) {
+        return String.join("; ", fittings.stream().map(f -> pieces(f.count(), f.name())).toList());
+    }
+
+    /** "10 × piston", "pusher" */
+    private static String pieces(int count, String name) {
+        return (count == 1 ? "" : count + " × ") + SheetIndex.spoken(name);
     }
 
     static String part(Part part) {

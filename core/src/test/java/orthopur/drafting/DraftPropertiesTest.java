@@ -24,11 +24,13 @@ import orthopur.machine.Frequency;
 import orthopur.machine.Limit;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.SheetCheck;
+import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Schools;
 import orthopur.procedure.Step;
 import orthopur.quantity.Hardness;
+import orthopur.quantity.Volume;
 import orthopur.rulebook.PublicCodes;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
@@ -43,13 +45,22 @@ class DraftPropertiesTest {
             List.of(Frequency.END_OF_SHIFT, Frequency.DAILY, Frequency.WEEKLY, Frequency.YEARLY);
     private static final Context SITE =
             new Context(
-                    PublicCodes.book(),
-                    List.of(
-                            Bench.CHLORINE,
-                            Bench.DETERGENT,
-                            Bench.quat(),
-                            Bench.foodGrade("grease")),
-                    new Hardness(310));
+                            PublicCodes.book(),
+                            List.of(
+                                    Bench.CHLORINE,
+                                    Bench.DETERGENT,
+                                    Bench.quat(),
+                                    Bench.foodGrade("grease")),
+                            new Hardness(310))
+                    .withVessels(
+                            List.of(
+                                    new Vessel("sink", "sink 1", "sink", new Volume(60), null),
+                                    new Vessel(
+                                            "bath",
+                                            "small-parts bath",
+                                            "bath",
+                                            new Volume(6),
+                                            null)));
 
     private static Drafter.Request request(
             Frequency kind, Schools schools, Map<String, List<String>> scope) {
@@ -65,6 +76,9 @@ class DraftPropertiesTest {
                     "energy HEAT",
                     "option group",
                     "passage",
+                    "fitting",
+                    "soak",
+                    "in halves",
                     "index BY_HAND",
                     "index HOLD_TO_RUN",
                     "pair",
@@ -91,19 +105,22 @@ class DraftPropertiesTest {
                         Arbitraries.of(KINDS),
                         Arbitraries.of(true, false),
                         Arbitraries.of(true, false),
+                        Arbitraries.of(true, false),
                         Arbitraries.of(true, false))
                 .as(
-                        (made, kind, rinse, inPlace, wide) ->
+                        (made, kind, rinse, inPlace, wide, halves) ->
                                 new Wish(
                                         made,
-                                        request(
+                                        new Drafter.Request(
+                                                "draft",
+                                                "Draft",
                                                 due(made.sheet(), kind) ? kind : Frequency.YEARLY,
                                                 new Schools(rinse, inPlace),
                                                 made.sheet().optionGroups().isEmpty() || !wide
                                                         ? Map.of()
                                                         : Map.of(
-                                                                "drive",
-                                                                List.of("power", "wheel")))));
+                                                                "drive", List.of("power", "wheel")),
+                                                halves)));
     }
 
     @Property(tries = 240, seed = "4711", shrinking = ShrinkingMode.OFF)
@@ -123,23 +140,30 @@ class DraftPropertiesTest {
         assertEquals(List.of(), SheetCheck.check(sheet));
         StatisticsCollector tally = Statistics.label("drafts");
         tally.coverage(c -> c.check("drafted").percentage(p -> p >= 90));
+        Procedure p;
         try {
-            Procedure p = Drafter.draft(sheet, wish.request(), SITE);
+            p = Drafter.draft(sheet, wish.request(), SITE);
             assertEquals(p, Drafter.draft(sheet, wish.request(), SITE));
-            Verdict v = Verifier.verify(p, sheet, SITE);
-            assertEquals(
-                    0,
-                    v.stops() + v.fixes(),
-                    () -> v.findings().stream().map(Finding::message).toList().toString());
             tally.collect("drafted");
         } catch (DraftRefused e) {
             assertFalse(e.reasons().isEmpty(), "refused without saying why");
             tally.collect("refused");
             return;
         }
+        Verdict v = Verifier.verify(p, sheet, SITE);
+        assertEquals(
+                0,
+                v.stops() + v.fixes(),
+                () -> v.findings().stream().map(Finding::message).toList().toString());
         StatisticsCollector has = Statistics.label("what the drafted machines had");
         wish.made().has().forEach(has::collect);
         has.collect("school " + (wish.request().schools().assembledFirst() ? "B" : "A"));
+        if (p.steps().stream().anyMatch(s -> s.action() instanceof Action.Soak)) {
+            has.collect("soak");
+        }
+        if (wish.request().halves()) {
+            has.collect("in halves");
+        }
         has.collect("scope of " + Math.max(1, wish.request().scope().size() * 2));
         has.coverage(c -> TO_COVER.forEach(t -> c.check(t).count(n -> n > 0)));
     }

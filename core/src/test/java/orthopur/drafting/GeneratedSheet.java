@@ -11,6 +11,7 @@ import orthopur.machine.Check;
 import orthopur.machine.EndState;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
+import orthopur.machine.Fitting;
 import orthopur.machine.Frequency;
 import orthopur.machine.Handling;
 import orthopur.machine.Hazard;
@@ -115,7 +116,7 @@ final class GeneratedSheet {
                         checks(),
                         groups,
                         passages(),
-                        List.of(),
+                        fittings(),
                         programs(),
                         null,
                         chance(40) ? "Everything at zero" : null,
@@ -323,6 +324,14 @@ final class GeneratedSheet {
                 kind == EnergyKind.SUPPLIED && chance(20),
                 heat,
                 when);
+    }
+
+    private List<Fitting> fittings() {
+        if (!chance(20)) {
+            return List.of();
+        }
+        has.add("fitting");
+        return List.of(new Fitting("rail", "Rail", 1 + dice.nextInt(3)));
     }
 
     private List<Check> checks() {

@@ -1,15 +1,20 @@
 package orthopur.formats;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import orthopur.drafting.DraftRefused;
 import orthopur.drafting.Drafter;
 import orthopur.machine.Frequency;
+import orthopur.machine.Hazard;
 import orthopur.machine.MachineSheet;
+import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Schools;
 
@@ -24,15 +29,16 @@ class DraftTest {
         for (String code : MACHINES) {
             MachineSheet sheet = DemoSite.sheet(code);
             for (Frequency kind : List.of(Frequency.DAILY, Frequency.WEEKLY, Frequency.YEARLY)) {
-                for (boolean inPlace : new boolean[] {false, true}) {
+                for (int way = 0; way < 4; way++) {
+                    Schools schools = new Schools(false, way % 2 == 1);
+                    boolean halves = way > 1;
                     Drafter.Request r =
-                            new Drafter.Request(
-                                    "draft", "Draft", kind, new Schools(false, inPlace), Map.of());
+                            new Drafter.Request("draft", "Draft", kind, schools, Map.of(), halves);
                     try {
                         Procedure p = Drafter.draft(sheet, r, DemoSite.CONTEXT);
                         assertEquals(p, Drafter.draft(sheet, r, DemoSite.CONTEXT));
                     } catch (DraftRefused e) {
-                        refused.add(code + " " + kind + " " + inPlace + ": " + e.reasons());
+                        refused.add(code + " " + kind + " " + way + ": " + e.reasons());
                     }
                 }
             }
@@ -41,5 +47,79 @@ class DraftTest {
         refused.removeIf(
                 r -> r.startsWith("QK-TL1 DAILY") && r.contains("Nothing on the sheet of QK-TL1"));
         assertEquals(List.of(), refused);
+    }
+
+    private static Procedure draft(String code, Frequency kind, boolean inPlace, boolean halves) {
+        return Drafter.draft(
+                DemoSite.sheet(code),
+                new Drafter.Request(
+                        "draft", "Draft", kind, new Schools(false, inPlace), Map.of(), halves),
+                DemoSite.CONTEXT);
+    }
+
+    /** The places of the steps that do this, from 0. */
+    private static List<Integer> places(Procedure p, Class<? extends Action> doing) {
+        return IntStream.range(0, p.steps().size())
+                .filter(i -> doing.isInstance(p.steps().get(i).action()))
+                .boxed()
+                .toList();
+    }
+
+    @Test
+    void smallThingsSoakInACleanBathWhileTheRestIsWashed() {
+        Procedure p = draft("QK-DS1", Frequency.DAILY, false, false);
+        List<Integer> soaks = places(p, Action.Soak.class);
+        int out = places(p, Action.Collect.class).getFirst();
+        assertEquals(
+                List.of("sink 1", "small-parts bath"),
+                soaks.stream().map(i -> p.steps().get(i).action().solution().vessel()).toList());
+        assertTrue(places(p, Action.DrawOff.class).getFirst() < soaks.getFirst());
+        assertTrue(
+                places(p, Action.Wash.class).stream()
+                        .anyMatch(w -> w > soaks.getLast() && w < out));
+        assertEquals(
+                soaks.stream().flatMap(i -> p.steps().get(i).action().items().stream()).toList(),
+                p.steps().get(out).action().items());
+    }
+
+    @Test
+    void noEdgeLiesUnderWaterWhereAHandReachesIn() {
+        MachineSheet slicer = DemoSite.sheet("QK-SL1");
+        Procedure p = draft("QK-SL1", Frequency.WEEKLY, false, false);
+        List<String> soaked =
+                places(p, Action.Soak.class).stream()
+                        .flatMap(i -> p.steps().get(i).action().items().stream())
+                        .toList();
+        assertFalse(soaked.isEmpty());
+        assertTrue(
+                slicer.parts().stream()
+                        .filter(x -> soaked.contains(x.id()))
+                        .noneMatch(x -> x.hazards().contains(Hazard.EDGE)));
+    }
+
+    @Test
+    void whatIsOnOnlyForTheCleanIsFetchedPutOnAndOffAgainBeforeTheGasIsOn() {
+        Procedure p = draft("QK-TL1", Frequency.WEEKLY, false, false);
+        int on = places(p, Action.Fit.class).getFirst();
+        int off = places(p, Action.Unfit.class).getFirst();
+        assertTrue(on < off && off < places(p, Action.Install.class).getFirst());
+        Action.Prepare fetched = (Action.Prepare) p.steps().getFirst().action();
+        assertTrue(fetched.things().contains("Bridge hose"), fetched.toString());
+        assertFalse(fetched.things().contains("sink 2"), fetched.toString());
+    }
+
+    /** Stripped at night, put together in the morning, by other hands and under their own lock. */
+    @Test
+    void inHalvesTheMorningBeginsWithCleanHandsAndItsOwnLock() {
+        for (boolean inPlace : new boolean[] {false, true}) {
+            Procedure p = draft("QK-TL1", Frequency.WEEKLY, inPlace, true);
+            int night = places(p, Action.Dry.class).getFirst();
+            int hands = places(p, Action.WashHands.class).getFirst();
+            List<Integer> locks = places(p, Action.Lock.class);
+            assertEquals(night + 1, hands);
+            assertTrue(locks.getFirst() < night && locks.getLast() > hands);
+            assertTrue(places(p, Action.Sanitize.class).getFirst() > hands);
+            assertTrue(places(p, Action.Install.class).getFirst() > locks.getLast());
+        }
     }
 }

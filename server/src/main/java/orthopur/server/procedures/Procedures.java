@@ -460,17 +460,31 @@ public class Procedures {
         return 1;
     }
 
+    /**
+     * How a draft is wanted.
+     *
+     * @param scope options by group; a group that is not in it has the fitted one
+     * @param halves whether it is parted into a closing and an opening half
+     */
+    public record Wish(
+            Frequency kind, Schools schools, Map<String, List<String>> scope, boolean halves) {}
+
     /** Drafts a procedure from the newest sheet of a machine and stores it as a first draft. */
     @Transactional
-    public String draft(String machine, Frequency kind, Schools schools, Person person) {
+    public String draft(String machine, Wish wish, Person person) {
         mayWrite(person);
         MachineSheet sheet = sheets.newest(machine);
-        String id = freeId(machine, kind);
+        String id = freeId(machine, wish.kind());
         Procedure p =
                 Drafter.draft(
                         sheet,
                         new Drafter.Request(
-                                id, sheet.name() + ", " + kind.shown(), kind, schools, Map.of()),
+                                id,
+                                sheet.name() + ", " + wish.kind().shown(),
+                                wish.kind(),
+                                wish.schools(),
+                                wish.scope(),
+                                wish.halves()),
                         sheets.surroundings().context());
         insert(judge(ProcedureFormat.write(ProcedureFormat.document(p))), 1, person.name());
         return id;

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -174,16 +175,25 @@ class ProceduresController {
      * What a draft is made for.
      *
      * @param kind how deep the clean goes, as in a file
+     * @param scope options by group that it is to hold for; absent means the fitted ones
+     * @param halves whether it is stripped at closing and put together at opening
      */
     record DraftRequest(
-            String machine, String kind, boolean rinseAfterSanitizer, boolean assembledFirst) {}
+            String machine,
+            String kind,
+            boolean rinseAfterSanitizer,
+            boolean assembledFirst,
+            @Nullable Map<String, List<String>> scope,
+            boolean halves) {}
 
     /** Writes a whole procedure from a machine sheet, as the first draft of a new procedure. */
     @PostMapping("/drafts")
     @ResponseStatus(HttpStatus.CREATED)
     Made drafted(@RequestBody DraftRequest in, @AuthenticationPrincipal Person person) {
         Schools schools = new Schools(in.rinseAfterSanitizer(), in.assembledFirst());
-        return new Made(procedures.draft(in.machine(), kind(in.kind()), schools, person), 1);
+        Map<String, List<String>> scope = in.scope() == null ? Map.of() : in.scope();
+        Procedures.Wish wish = new Procedures.Wish(kind(in.kind()), schools, scope, in.halves());
+        return new Made(procedures.draft(in.machine(), wish, person), 1);
     }
 
     private static Frequency kind(String written) {

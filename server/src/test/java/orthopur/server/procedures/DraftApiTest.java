@@ -41,6 +41,24 @@ class DraftApiTest {
     }
 
     @Test
+    void forMoreThanWhatIsFittedAndInTwoHalves() {
+        Client ilse = Client.ilse(mvc);
+        String asked =
+                "{\"machine\":\"QK-SL1\",\"kind\":\"end-of-shift\",\"rinseAfterSanitizer\":false,"
+                        + "\"assembledFirst\":false,\"halves\":true,\"scope\":{\"scraper\":[\"folds\",%s]}}";
+        Answer made = ilse.post_("/api/drafts", asked.formatted("\"none\""));
+        assertEquals(201, made.status(), made.body().toString());
+        String id = made.body().get("id").asText();
+        JsonNode stored = ilse.read("/api/procedures/" + id + "/versions/1").body();
+        assertEquals("none", stored.at("/document/scope/scraper/1").asText());
+        assertTrue(stored.toString().contains("Opening half."));
+        assertEquals(0, stored.at("/row/stops").asInt() + stored.at("/row/fixes").asInt());
+        Answer wrong = ilse.post_("/api/drafts", asked.formatted("\"sideways\""));
+        assertEquals(422, wrong.status());
+        assertEquals("/scope/scraper", wrong.body().at("/errors/0/pointer").asText());
+    }
+
+    @Test
     void whatCannotBeDraftedSaysWhyAndStoresNothing() {
         Client ilse = Client.ilse(mvc);
         int before = ilse.read("/api/procedures").body().size();
