@@ -14,6 +14,7 @@ import {
   written,
 } from "./known";
 import { entry, flush, note, type RoundState, tabletNow, waiting } from "./outbox";
+import { bounced, type Press, press } from "./press";
 import { REFUSALS, type Say } from "./texts";
 
 export type View = Schemas["RoundView"];
@@ -142,11 +143,16 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
   const state = useMemo(fresh, [fresh, version]);
   const { server, queue, skew } = known.current;
 
+  const last = useRef<Press | null>(null);
   const write: Round["write"] = (step, kind, figures = []) => {
+    const pressed = press(step, kind, figures, tabletNow());
     const sent = entry(known.current.server.packHash, step, kind, figures);
     try {
       fold(pack, fresh(), sent as Made, (sent.tabletTime + known.current.skew) / 1000, who);
     } catch (e) {
+      if (bounced(last.current, pressed)) {
+        return false;
+      }
       setRefusal(
         e instanceof Refusal
           ? say(REFUSALS[e.why] ?? e.why, ...e.with.map((w) => say(w)))
@@ -156,6 +162,7 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
       );
       return false;
     }
+    last.current = pressed;
     setRefusal(null);
     know(written(known.current, { round, who, sent }));
     void note(round, who, sent).then(() => {
