@@ -111,6 +111,7 @@ public final class LargeNight {
                 null,
                 null,
                 false,
+                null,
                 null);
     }
 

@@ -188,7 +188,7 @@ final class Safety {
                     null);
             script.add(
                     new Action.FunctionTest(),
-                    "Run it empty and watch and listen for a minute",
+                    "Run it empty and watch and listen for a minute" + Words.warmUp(work.sheet),
                     null);
         }
         for (Passage p : work.filled()) {

@@ -4,9 +4,11 @@ import java.util.List;
 import java.util.Locale;
 import orthopur.machine.Energy;
 import orthopur.machine.Fitting;
+import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
 import orthopur.machine.Surface;
+import orthopur.machine.WarmUp;
 import orthopur.procedure.Solution;
 import orthopur.runthrough.SheetIndex;
 
@@ -53,6 +55,17 @@ final class Words {
     /** Pieces, for "it" and "them". */
     static String them(List<Part> parts) {
         return parts.stream().mapToInt(Part::count).sum() == 1 ? "it" : "them";
+    }
+
+    /** ". Let it warm up for 20 minutes, to 230 °C. Throw away the first ten breads" */
+    static String warmUp(MachineSheet sheet) {
+        WarmUp w = sheet.warmUp();
+        if (w == null) {
+            return "";
+        }
+        return ". Let it warm up for "
+                + w.shown()
+                + (w.discard() == null ? "" : ". " + w.discard());
     }
 
     /** "in sink 1", "on the parts cart" */

@@ -41,6 +41,7 @@ public record MachineSheet(
         @Nullable WasherType washer,
         @Nullable String safePosition,
         boolean cleanMode,
+        @Nullable WarmUp warmUp,
         @Nullable Outline outline) {
 
     public MachineSheet {
@@ -83,6 +84,7 @@ public record MachineSheet(
                 washer,
                 safePosition,
                 cleanMode,
+                warmUp,
                 outline);
     }
 
@@ -110,6 +112,7 @@ public record MachineSheet(
                 washer,
                 safePosition,
                 cleanMode,
+                warmUp,
                 outline);
     }
 }

@@ -8,6 +8,7 @@ import orthopur.Nullable;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.Part;
+import orthopur.machine.WarmUp;
 import orthopur.procedure.Action;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.runthrough.SheetIndex;
@@ -52,6 +53,7 @@ final class Asks {
                                                             item,
                                                             sheet.names(List.of(item)),
                                                             flow.shown())));
+            case Action.FunctionTest a -> warmUp(asks);
             case Action.ChaseOut a ->
                     asks.add(
                             new Ask(
@@ -71,6 +73,13 @@ final class Asks {
             }
         }
         return asks;
+    }
+
+    private void warmUp(List<Ask> asks) {
+        WarmUp w = sheet.sheet().warmUp();
+        if (w != null) {
+            asks.add(new Ask("warm", Ask.Kind.WARM, "", w.shown(), w.discard()));
+        }
     }
 
     private static boolean cleanMode(Action action) {

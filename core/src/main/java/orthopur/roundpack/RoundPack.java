@@ -103,7 +103,8 @@ public record RoundPack(
             POSITION,
             WEAR,
             FLOW,
-            CHASED;
+            CHASED,
+            WARM;
 
             /** Whether it holds because locks are on or off rather than because it was said. */
             public boolean byLocks() {

@@ -77,6 +77,7 @@ class DraftPropertiesTest {
                     "option group",
                     "passage",
                     "fitting",
+                    "warm-up",
                     "soak",
                     "in halves",
                     "index BY_HAND",

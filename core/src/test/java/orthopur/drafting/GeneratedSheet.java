@@ -1,5 +1,6 @@
 package orthopur.drafting;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
@@ -24,6 +25,7 @@ import orthopur.machine.Passage;
 import orthopur.machine.Program;
 import orthopur.machine.Regime;
 import orthopur.machine.Surface;
+import orthopur.machine.WarmUp;
 import orthopur.quantity.Mass;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;
@@ -121,6 +123,7 @@ final class GeneratedSheet {
                         null,
                         chance(40) ? "Everything at zero" : null,
                         false,
+                        warmUp(),
                         null),
                 has);
     }
@@ -324,6 +327,17 @@ final class GeneratedSheet {
                 kind == EnergyKind.SUPPLIED && chance(20),
                 heat,
                 when);
+    }
+
+    private WarmUp warmUp() {
+        if (!chance(20)) {
+            return null;
+        }
+        has.add("warm-up");
+        return new WarmUp(
+                Duration.ofMinutes(5 + dice.nextInt(30)),
+                chance(50) ? new Temperature(180) : null,
+                chance(50) ? "Throw away the first ten" : null);
     }
 
     private List<Fitting> fittings() {

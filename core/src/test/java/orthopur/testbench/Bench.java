@@ -394,6 +394,7 @@ public final class Bench {
                 null,
                 null,
                 false,
+                null,
                 null);
     }
 

@@ -17,6 +17,9 @@ import orthopur.machine.MachineSheet;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Schools;
+import orthopur.procedure.Step;
+import orthopur.roundpack.PackCompiler;
+import orthopur.roundpack.RoundPack;
 
 /** The six machines drafted for each kind and school: nothing left to mend. */
 class DraftTest {
@@ -106,6 +109,27 @@ class DraftTest {
         Action.Prepare fetched = (Action.Prepare) p.steps().getFirst().action();
         assertTrue(fetched.things().contains("Bridge hose"), fetched.toString());
         assertFalse(fetched.things().contains("sink 2"), fetched.toString());
+    }
+
+    @Test
+    void theOvenIsWarmAndItsFirstBreadsAreGoneBeforeItIsHandedOver() {
+        Procedure p = draft("QK-OV1", Frequency.DAILY, false, false);
+        Step test = p.steps().get(places(p, Action.FunctionTest.class).getFirst());
+        assertTrue(
+                test.words()
+                        .endsWith(
+                                "Let it warm up for 20 minutes, to 230 °C. Throw away the first ten breads."),
+                test.words());
+        RoundPack pack =
+                PackCompiler.compile(p, 1, DemoSite.sheet("QK-OV1"), DemoSite.CONTEXT, List.of());
+        RoundPack.Ask warm =
+                pack.steps().stream()
+                        .flatMap(s -> s.asks().stream())
+                        .filter(a -> a.kind() == RoundPack.Ask.Kind.WARM)
+                        .findFirst()
+                        .orElseThrow();
+        assertEquals("20 minutes, to 230 °C", warm.name());
+        assertEquals("Throw away the first ten breads", warm.detail());
     }
 
     /** Stripped at night, put together in the morning, by other hands and under their own lock. */

@@ -1,0 +1,19 @@
+package orthopur.machine;
+
+import java.time.Duration;
+import orthopur.Nullable;
+import orthopur.quantity.Temperature;
+
+/**
+ * What comes before the first good product of a machine that has to be warm.
+ *
+ * @param time how long it warms up, empty
+ * @param to how warm it is then; absent where only the time is told
+ * @param discard what is done with what is made first, as a sentence; absent where nothing is
+ */
+public record WarmUp(Duration time, @Nullable Temperature to, @Nullable String discard) {
+    /** "20 minutes, to 230 °C" */
+    public String shown() {
+        return time.toMinutes() + " minutes" + (to == null ? "" : ", to " + to.shown());
+    }
+}
