@@ -4,6 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { api, unwrap } from "../api/client";
 import { useCommands } from "./commands";
+import { useSession } from "./session";
 
 const PLACES: [string, string][] = [
   ["Machines", "/machines"],
@@ -15,11 +16,14 @@ const PLACES: [string, string][] = [
   ["Chemicals", "/chemicals"],
   ["Rule book", "/rulebook"],
 ];
+const OF_SUPERVISORS: [string, string][] = [["People and site", "/people"]];
 
 /** Go anywhere or do what this screen offers, by typing: the key is the full stop. */
 export function Palette() {
   const navigate = useNavigate();
   const commands = useCommands();
+  const session = useSession();
+  const places = session.data?.role === "SUPERVISOR" ? [...PLACES, ...OF_SUPERVISORS] : PLACES;
   const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
   const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
   const groups = [...new Set(commands.map((c) => c.group))];
@@ -32,7 +36,7 @@ export function Palette() {
     })),
     {
       group: "Go to",
-      actions: PLACES.map(([label, to]) => ({ id: to, label, onClick: () => navigate(to) })),
+      actions: places.map(([label, to]) => ({ id: to, label, onClick: () => navigate(to) })),
     },
     {
       group: "Machines",

@@ -8,7 +8,7 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
-import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef } from "react";
+import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Schemas } from "../api/client";
 import type { Step } from "./draft";
 import { middles, PHASE_ROW, ROW, rowsOf } from "./rows";
@@ -68,19 +68,48 @@ function troubledOnly(ribbon: RibbonData | null, findings: Finding[]): RibbonDat
 
 const energyWidth = 20;
 
-function geometry(ribbon: RibbonData | null) {
+/** Beside the last thread, for its slanting name. */
+const LAST_NAME = 84;
+
+function geometry(ribbon: RibbonData | null, space: number) {
   const energies = ribbon?.energies ?? [];
   const threads = ribbon?.surfaces ?? [];
-  const width = Math.max(14, Math.min(34, Math.floor(345 / Math.max(1, threads.length))));
   const left = energies.length * energyWidth + 12;
-  return { energies, threads, width, left, total: left + threads.length * width + 96 };
+  const each = Math.floor((space - left - LAST_NAME) / Math.max(1, threads.length));
+  const width = Math.max(12, Math.min(34, each));
+  return { energies, threads, width, left, total: left + threads.length * width + LAST_NAME };
 }
 
-type ClothProps = { ribbon: RibbonData | null; mid: number[]; height: number; lit: Finding | null };
+/** How wide the cloth may be beside the words, now. */
+function useSpace() {
+  const ribbon = useRef<HTMLDivElement>(null);
+  const [space, setSpace] = useState(500);
+  useEffect(() => {
+    const box = ribbon.current;
+    if (!box) {
+      return;
+    }
+    const seen = new ResizeObserver(() => {
+      const words = Number.parseFloat(getComputedStyle(box).getPropertyValue("--words"));
+      setSpace(box.clientWidth - words);
+    });
+    seen.observe(box);
+    return () => seen.disconnect();
+  }, []);
+  return { ribbon, space };
+}
+
+type ClothProps = {
+  ribbon: RibbonData | null;
+  space: number;
+  mid: number[];
+  height: number;
+  lit: Finding | null;
+};
 
 /** The threads alone: drawn anew when the verdict changes, not for every key. */
-const Cloth = memo(function Cloth({ ribbon, mid, height, lit }: ClothProps) {
-  const { energies, threads, width, left, total } = geometry(ribbon);
+const Cloth = memo(function Cloth({ ribbon, space, mid, height, lit }: ClothProps) {
+  const { energies, threads, width, left, total } = geometry(ribbon, space);
   return (
     <svg className="cloth" width={total} height={height} role="presentation">
       <Patterns />
@@ -103,10 +132,10 @@ const Cloth = memo(function Cloth({ ribbon, mid, height, lit }: ClothProps) {
   );
 });
 
-type HeadsProps = { ribbon: RibbonData | null; lit: Finding | null };
+type HeadsProps = { ribbon: RibbonData | null; space: number; lit: Finding | null };
 
-const Heads = memo(function Heads({ ribbon, lit }: HeadsProps) {
-  const { energies, threads, width, left, total } = geometry(ribbon);
+const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
+  const { energies, threads, width, left, total } = geometry(ribbon, space);
   return (
     <div className="ribbon-head" style={{ height: HEAD }}>
       <span className="quiet ribbon-hint">Keys: ? for the list</span>
@@ -157,6 +186,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
     return rowsOf(p.phases, p.folded, (i) => !p.troubled || steps.has(ids[i]));
   }, [p.phases, p.folded, p.troubled, p.findings, ids]);
   const { mid, height } = useMemo(() => middles(rows, p.phases.length), [rows, p.phases.length]);
+  const box = useSpace();
   const current = useRef<HTMLButtonElement>(null);
   const picked = p.selected;
 
@@ -178,8 +208,8 @@ export const Ribbon = memo(function Ribbon(p: Props) {
     severityRank.find((s) => p.findings.some((f) => f.stepId === stepId && f.severity === s));
 
   return (
-    <div className="ribbon">
-      <Heads ribbon={ribbon} lit={p.lit} />
+    <div className="ribbon" ref={box.ribbon}>
+      <Heads ribbon={ribbon} space={box.space} lit={p.lit} />
       <div className="ribbon-body" style={{ height }}>
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={ids} strategy={verticalListSortingStrategy} disabled={!p.onMove}>
@@ -221,7 +251,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
             </ol>
           </SortableContext>
         </DndContext>
-        <Cloth ribbon={ribbon} mid={mid} height={height} lit={p.lit} />
+        <Cloth ribbon={ribbon} space={box.space} mid={mid} height={height} lit={p.lit} />
         {p.reached !== undefined && p.reached < mid.length && (
           <div className="not-yet" style={{ top: p.reached === 0 ? 0 : mid[p.reached - 1] + ROW / 2 }} />
         )}
