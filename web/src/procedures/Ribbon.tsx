@@ -68,16 +68,21 @@ function troubledOnly(ribbon: RibbonData | null, findings: Finding[]): RibbonDat
 
 const energyWidth = 20;
 
-/** Beside the last thread, for its slanting name. */
-const LAST_NAME = 84;
+/** How names slant, and the room beside the last thread for its own. Close threads have steeper names. */
+const SLANTS = [
+  { degrees: 52, beside: 84, from: 18 },
+  { degrees: 66, beside: 58, from: 0 },
+];
 
 function geometry(ribbon: RibbonData | null, space: number) {
   const energies = ribbon?.energies ?? [];
   const threads = ribbon?.surfaces ?? [];
   const left = energies.length * energyWidth + 12;
-  const each = Math.floor((space - left - LAST_NAME) / Math.max(1, threads.length));
-  const width = Math.max(12, Math.min(34, each));
-  return { energies, threads, width, left, total: left + threads.length * width + LAST_NAME };
+  const each = (beside: number) => Math.floor((space - left - beside) / Math.max(1, threads.length));
+  const slant = SLANTS.find((s) => each(s.beside) >= s.from) ?? SLANTS[1];
+  const width = Math.max(12, Math.min(34, each(slant.beside)));
+  const total = left + threads.length * width + slant.beside;
+  return { energies, threads, width, left, total, degrees: slant.degrees };
 }
 
 /** How wide the cloth may be beside the words, now. */
@@ -135,18 +140,19 @@ const Cloth = memo(function Cloth({ ribbon, space, mid, height, lit }: ClothProp
 type HeadsProps = { ribbon: RibbonData | null; space: number; lit: Finding | null };
 
 const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
-  const { energies, threads, width, left, total } = geometry(ribbon, space);
+  const { energies, threads, width, left, total, degrees } = geometry(ribbon, space);
   return (
     <div className="ribbon-head" style={{ height: HEAD }}>
       <span className="quiet ribbon-hint">Keys: ? for the list</span>
       <svg width={total} height={HEAD} role="presentation">
         {energies.map((e, i) => (
-          <Head key={e.id} x={i * energyWidth + 10} name={e.name} story={e.story} />
+          <Head key={e.id} x={i * energyWidth + 10} degrees={degrees} name={e.name} story={e.story} />
         ))}
         {threads.map((t, i) => (
           <Head
             key={t.surfaces[0].id}
             x={left + i * width + width / 2}
+            degrees={degrees}
             name={headName(t)}
             story={t.surfaces.map((s) => s.story).join("\n")}
             strong={lit !== null && t.surfaces.some((s) => lit.items.includes(s.id))}
@@ -272,15 +278,16 @@ function minutes(steps: Step[], first: number, last: number): number {
   return steps.slice(first, last + 1).reduce((sum, s) => sum + (s.minutes ?? 1), 0);
 }
 
-type HeadProps = { x: number; name: string; story: string; strong?: boolean };
+type HeadProps = { x: number; degrees: number; name: string; story: string; strong?: boolean };
 
-function Head({ x, name, story, strong = false }: HeadProps) {
-  const short = name.length > 23 ? `${name.slice(0, 22)}…` : name;
+function Head({ x, degrees, name, story, strong = false }: HeadProps) {
+  const most = degrees > 60 ? 19 : 23;
+  const short = name.length > most ? `${name.slice(0, most - 1)}…` : name;
   return (
     <text
       x={x + 3}
       y={HEAD - 9}
-      transform={`rotate(-52 ${x + 3} ${HEAD - 9})`}
+      transform={`rotate(-${degrees} ${x + 3} ${HEAD - 9})`}
       className={strong ? "head lit" : "head"}
     >
       <title>{story}</title>

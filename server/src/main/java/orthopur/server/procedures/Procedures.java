@@ -2,7 +2,6 @@ package orthopur.server.procedures;
 
 import static org.jooq.impl.DSL.max;
 import static orthopur.db.Tables.PROCEDURE_VERSION;
-import static orthopur.db.Tables.STEP_COMMENT;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -10,37 +9,23 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.Nullable;
 import orthopur.chemical.Chemical;
-import orthopur.coverage.Uncovered;
 import orthopur.db.tables.records.ProcedureVersionRecord;
-import orthopur.drafting.Drafter;
 import orthopur.formats.FormatError;
 import orthopur.formats.Notation;
-import orthopur.formats.OldText;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
-import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
-import orthopur.machine.Vessel;
 import orthopur.procedure.Procedure;
-import orthopur.procedure.Schools;
-import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
-import orthopur.runthrough.Finding;
-import orthopur.runthrough.Severity;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
@@ -54,7 +39,6 @@ import orthopur.verdict.Verifier;
 @Service
 public class Procedures {
     private static final int LEAST_REASON = 10;
-    private static final int LONGEST_COMMENT = 1_000;
 
     private final DSLContext db;
     private final Sheets sheets;
@@ -150,17 +134,6 @@ public class Procedures {
         return sheets.surroundings().chemicals();
     }
 
-    /** Reads an old text for the newest sheet of a machine. */
-    List<OldText.Reading> read(String machine, String text) {
-        Sheets.Surroundings site = sheets.surroundings();
-        List<Vessel> vessels = site.site().vessels();
-        return OldText.read(
-                text,
-                sheets.newest(machine),
-                site.chemicals(),
-                vessels == null ? List.of() : vessels);
-    }
-
     /**
      * Takes an approved version out of use: the floor starts no round from it any more.
      *
@@ -184,38 +157,6 @@ public class Procedures {
         r.store();
         log.keep("procedure " + id, "APPROVED", "RETIRED: " + reason.strip(), person.name());
         return r;
-    }
-
-    /** What somebody said of a step. */
-    public record Comment(String stepId, String text, String who, long at) {}
-
-    /** Everything that was said of the steps of a version, in order. */
-    List<Comment> comments(String id, int version) {
-        version(id, version);
-        return db.selectFrom(STEP_COMMENT)
-                .where(STEP_COMMENT.PROCEDURE_ID.eq(id).and(STEP_COMMENT.VERSION.eq(version)))
-                .orderBy(STEP_COMMENT.SEQ)
-                .fetch(r -> new Comment(r.getStepId(), r.getText(), r.getWho(), r.getAt()));
-    }
-
-    /** Says something of a step; anybody who is signed in may. */
-    @Transactional
-    public void comment(String id, int version, String stepId, String text, Person person) {
-        String said = text == null ? "" : text.strip();
-        if (said.isEmpty() || said.length() > LONGEST_COMMENT) {
-            throw new Said(
-                    HttpStatus.UNPROCESSABLE_ENTITY,
-                    "A comment has 1 to " + LONGEST_COMMENT + " letters.");
-        }
-        version(id, version);
-        db.insertInto(STEP_COMMENT)
-                .set(STEP_COMMENT.PROCEDURE_ID, id)
-                .set(STEP_COMMENT.VERSION, version)
-                .set(STEP_COMMENT.STEP_ID, stepId)
-                .set(STEP_COMMENT.TEXT, said)
-                .set(STEP_COMMENT.WHO, person.name())
-                .set(STEP_COMMENT.AT, clock.millis())
-                .execute();
     }
 
     /**
@@ -337,112 +278,9 @@ public class Procedures {
         return Mending.all(judged.procedure(), sheet, sheets.contextOf(sheet));
     }
 
-    /**
-     * What another rule book does to what is approved.
-     *
-     * @param lost those that no longer pass, with the new findings in words
-     */
-    public record Effect(int approved, List<Lost> lost) {
-        public record Lost(String id, String title, int stops, int fixes, List<String> because) {
-            static Lost of(String id, String title, Verdict v, List<String> fresh) {
-                int stops = (int) roots(v).filter(f -> f.severity() == Severity.STOP).count();
-                return new Lost(
-                        id, title, stops, fresh.size() - Math.min(stops, fresh.size()), fresh);
-            }
-        }
-    }
-
-    /** Judges every approved procedure by another book; R6 is left aside, for it is the change. */
-    public Effect effect(RuleBook other) {
-        return effect(sheets.surroundings().context().by(other));
-    }
-
-    /** Judges every approved procedure in other surroundings; R6 is left aside. */
-    public Effect effect(Context other) {
-        List<Effect.Lost> lost = new ArrayList<>();
-        List<ApprovedRow> rows = approved();
-        Context now = sheets.surroundings().context();
-        for (ApprovedRow row : rows) {
-            Approved a = approvedVersion(row.id());
-            Set<String> before = told(Verifier.verify(a.procedure(), a.sheet(), now));
-            Verdict v = Verifier.verify(a.procedure(), a.sheet(), other);
-            List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
-            if (!fresh.isEmpty()) {
-                lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
-            }
-        }
-        return new Effect(rows.size(), lost);
-    }
-
-    /**
-     * Reads and judges every approved procedure of a machine by another sheet of it; R6 is left
-     * aside. A procedure that names what the other sheet does not have says so.
-     */
-    public Effect effect(MachineSheet other) {
-        List<Effect.Lost> lost = new ArrayList<>();
-        List<ApprovedRow> rows =
-                approved().stream().filter(r -> r.machine().equals(other.code())).toList();
-        Context now = sheets.surroundings().context();
-        for (ApprovedRow row : rows) {
-            Approved a = approvedVersion(row.id());
-            Set<String> before = told(Verifier.verify(a.procedure(), a.sheet(), now));
-            try {
-                Procedure p =
-                        ProcedureFormat.read(
-                                ProcedureFormat.document(a.procedure()),
-                                other,
-                                sheets.surroundings().chemicalIds());
-                Verdict v = Verifier.verify(p, other, now);
-                List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
-                if (!fresh.isEmpty()) {
-                    lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
-                }
-            } catch (FormatError e) {
-                lost.add(
-                        new Effect.Lost(
-                                row.id(),
-                                row.title(),
-                                0,
-                                0,
-                                e.problems().stream().map(Problem::message).distinct().toList()));
-            }
-        }
-        return new Effect(rows.size(), lost);
-    }
-
-    /** What the sheet of each machine asks for and no approved procedure covers (F2). */
-    List<Bare> uncovered() {
-        List<Bare> all = new ArrayList<>();
-        List<ApprovedRow> rows = approved();
-        for (MachineSheet sheet : sheets.all()) {
-            List<Procedure> here =
-                    rows.stream()
-                            .filter(r -> r.machine().equals(sheet.code()))
-                            .map(r -> approvedVersion(r.id()).procedure())
-                            .toList();
-            List<String> items =
-                    Uncovered.of(sheet, here).stream().map(Uncovered::message).toList();
-            if (!items.isEmpty()) {
-                all.add(new Bare(sheet.code(), sheet.name(), items));
-            }
-        }
-        return all;
-    }
-
-    /** A machine with what is not covered on it, in words. */
-    record Bare(String code, String name, List<String> items) {}
-
     /** Every approved procedure with the sheet it was approved against. */
     public List<Approved> allApproved() {
         return approved().stream().map(r -> approvedVersion(r.id())).toList();
-    }
-
-    private static Set<String> told(Verdict v) {
-        return roots(v).map(Finding::message).collect(Collectors.toCollection(LinkedHashSet::new));
-    }
-
-    private static Stream<Finding> roots(Verdict v) {
-        return v.findings().stream().filter(f -> f.under() == null && !f.rule().equals("R6"));
     }
 
     /** Stores a new procedure as its first draft. */
@@ -460,71 +298,8 @@ public class Procedures {
         return 1;
     }
 
-    /**
-     * How a draft is wanted.
-     *
-     * @param scope options by group; a group that is not in it has the fitted one
-     * @param halves whether it is parted into a closing and an opening half
-     */
-    public record Wish(
-            Frequency kind, Schools schools, Map<String, List<String>> scope, boolean halves) {}
-
-    /** Drafts a procedure from the newest sheet of a machine and stores it as a first draft. */
-    @Transactional
-    public String draft(String machine, Wish wish, Person person) {
-        mayWrite(person);
-        MachineSheet sheet = sheets.newest(machine);
-        String id = freeId(machine, wish.kind());
-        Procedure p =
-                Drafter.draft(
-                        sheet,
-                        new Drafter.Request(
-                                id,
-                                sheet.name() + ", " + wish.kind().shown(),
-                                wish.kind(),
-                                wish.schools(),
-                                wish.scope(),
-                                wish.halves()),
-                        sheets.surroundings().context());
-        insert(judge(ProcedureFormat.write(ProcedureFormat.document(p))), 1, person.name());
-        return id;
-    }
-
-    private String freeId(String machine, Frequency kind) {
-        String base = (machine + "-" + kind.name()).toLowerCase(Locale.ROOT).replace('_', '-');
-        String id = base;
-        for (int n = 2; newest(id) != null; n++) {
-            id = base + "-" + n;
-        }
-        return id;
-    }
-
-    /**
-     * Stores typed lines as a first draft of a new procedure.
-     *
-     * @throws FormatError with the place of every word that is not understood; nothing is stored
-     */
-    @Transactional
-    public String draftOf(
-            String machine,
-            String title,
-            Frequency kind,
-            List<OldText.Typed> lines,
-            Person person) {
-        mayWrite(person);
-        Sheets.Surroundings site = sheets.surroundings();
-        String id = freeId(machine, kind);
-        String text =
-                OldText.procedure(
-                        new OldText.Head(
-                                id, title, kind, sheets.newest(machine), site.context().book()),
-                        site.chemicals(),
-                        lines);
-        insert(judge(text), 1, person.name());
-        return id;
-    }
-
-    private void insert(Judged judged, int version, String author) {
+    /** Stores what was judged as a draft. */
+    void insert(Judged judged, int version, String author) {
         ProcedureVersionRecord r = db.newRecord(PROCEDURE_VERSION);
         r.setProcedureId(judged.document().id());
         r.setVersion(version);
@@ -546,7 +321,9 @@ public class Procedures {
         r.setFixes(judged.verdict().fixes());
     }
 
-    private Integer newest(String id) {
+    /** The newest version of a procedure; null where there is none. */
+    @Nullable
+    Integer newest(String id) {
         return db.select(max(PROCEDURE_VERSION.VERSION))
                 .from(PROCEDURE_VERSION)
                 .where(PROCEDURE_VERSION.PROCEDURE_ID.eq(id))
@@ -680,7 +457,7 @@ public class Procedures {
         return r;
     }
 
-    private static void mayWrite(Person person) {
+    static void mayWrite(Person person) {
         if (!person.role().writes()) {
             throw Said.forbidden("Only a supervisor writes and approves procedures.");
         }

@@ -36,9 +36,15 @@ import orthopur.verdict.Mending;
 @RequestMapping("/api")
 class ProceduresController {
     private final Procedures procedures;
+    private final Drafts drafts;
+    private final Comments comments;
+    private final Effects effects;
 
-    ProceduresController(Procedures procedures) {
+    ProceduresController(Procedures procedures, Drafts drafts, Comments comments, Effects effects) {
         this.procedures = procedures;
+        this.drafts = drafts;
+        this.comments = comments;
+        this.effects = effects;
     }
 
     record ProcedureRow(
@@ -157,18 +163,18 @@ class ProceduresController {
     record NewComment(String stepId, String text) {}
 
     @GetMapping("/procedures/{id}/versions/{version}/comments")
-    List<Procedures.Comment> comments(@PathVariable String id, @PathVariable int version) {
-        return procedures.comments(id, version);
+    List<Comments.Comment> comments(@PathVariable String id, @PathVariable int version) {
+        return comments.comments(id, version);
     }
 
     @PostMapping("/procedures/{id}/versions/{version}/comments")
-    List<Procedures.Comment> comment(
+    List<Comments.Comment> comment(
             @PathVariable String id,
             @PathVariable int version,
             @RequestBody NewComment in,
             @AuthenticationPrincipal Person person) {
-        procedures.comment(id, version, in.stepId(), in.text(), person);
-        return procedures.comments(id, version);
+        comments.comment(id, version, in.stepId(), in.text(), person);
+        return comments.comments(id, version);
     }
 
     /**
@@ -192,8 +198,8 @@ class ProceduresController {
     Made drafted(@RequestBody DraftRequest in, @AuthenticationPrincipal Person person) {
         Schools schools = new Schools(in.rinseAfterSanitizer(), in.assembledFirst());
         Map<String, List<String>> scope = in.scope() == null ? Map.of() : in.scope();
-        Procedures.Wish wish = new Procedures.Wish(kind(in.kind()), schools, scope, in.halves());
-        return new Made(procedures.draft(in.machine(), wish, person), 1);
+        Drafts.Wish wish = new Drafts.Wish(kind(in.kind()), schools, scope, in.halves());
+        return new Made(drafts.draft(in.machine(), wish, person), 1);
     }
 
     private static Frequency kind(String written) {
@@ -212,7 +218,7 @@ class ProceduresController {
     /** Reads an old procedure clause by clause; what is not understood stays a note. */
     @PostMapping("/old-texts")
     List<OldText.Reading> oldText(@RequestBody OldTextRequest in) {
-        return procedures.read(in.machine(), in.text());
+        return drafts.read(in.machine(), in.text());
     }
 
     record TypedProcedure(String machine, String title, String kind, List<OldText.Typed> lines) {}
@@ -222,8 +228,7 @@ class ProceduresController {
     @ResponseStatus(HttpStatus.CREATED)
     Made typed(@RequestBody TypedProcedure in, @AuthenticationPrincipal Person person) {
         return new Made(
-                procedures.draftOf(in.machine(), in.title(), kind(in.kind()), in.lines(), person),
-                1);
+                drafts.draftOf(in.machine(), in.title(), kind(in.kind()), in.lines(), person), 1);
     }
 
     @PostMapping("/verify")
@@ -294,8 +299,8 @@ class ProceduresController {
     }
 
     @GetMapping("/uncovered")
-    List<Procedures.Bare> uncovered() {
-        return procedures.uncovered();
+    List<Effects.Bare> uncovered() {
+        return effects.uncovered();
     }
 
     @GetMapping("/actions")

@@ -29,6 +29,7 @@ import orthopur.server.machines.SiteBook;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.server.procedures.Effects;
 import orthopur.server.procedures.Procedures;
 
 @RestController
@@ -39,12 +40,19 @@ class RuleBookController {
     private final SiteBook site;
     private final Sheets sheets;
     private final Procedures procedures;
+    private final Effects effects;
     private final Accounts accounts;
 
-    RuleBookController(SiteBook site, Sheets sheets, Procedures procedures, Accounts accounts) {
+    RuleBookController(
+            SiteBook site,
+            Sheets sheets,
+            Procedures procedures,
+            Effects effects,
+            Accounts accounts) {
         this.site = site;
         this.sheets = sheets;
         this.procedures = procedures;
+        this.effects = effects;
         this.accounts = accounts;
     }
 
@@ -177,9 +185,9 @@ class RuleBookController {
 
     /** What a figure would do to the approved procedures; nothing is saved. */
     @PostMapping("/figures/{id}/effect")
-    Procedures.Effect effect(@PathVariable String id, @RequestBody Try in) {
+    Effects.Effect effect(@PathVariable String id, @RequestBody Try in) {
         known(id, in.value());
-        return procedures.effect(site.with(id, in.value()));
+        return effects.effect(site.with(id, in.value()));
     }
 
     @PutMapping("/figures/{id}")

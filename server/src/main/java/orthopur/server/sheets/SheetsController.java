@@ -26,20 +26,20 @@ import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
-import orthopur.server.procedures.Procedures;
+import orthopur.server.procedures.Effects;
 
 /** A sheet while it is written, and its next version when it is signed. */
 @RestController
 @RequestMapping("/api")
 class SheetsController {
     private final Sheets sheets;
-    private final Procedures procedures;
+    private final Effects effects;
     private final Accounts accounts;
     private final SiteLog log;
 
-    SheetsController(Sheets sheets, Procedures procedures, Accounts accounts, SiteLog log) {
+    SheetsController(Sheets sheets, Effects effects, Accounts accounts, SiteLog log) {
         this.sheets = sheets;
-        this.procedures = procedures;
+        this.effects = effects;
         this.accounts = accounts;
         this.log = log;
     }
@@ -56,7 +56,7 @@ class SheetsController {
      * @param problems what keeps it from being saved, by place
      * @param effect on the approved procedures; null while there are problems
      */
-    record Checked(List<Problem> problems, Procedures.@Nullable Effect effect) {}
+    record Checked(List<Problem> problems, Effects.@Nullable Effect effect) {}
 
     /** Checks a sheet as it is written; nothing is saved. */
     @PostMapping("/sheets/check")
@@ -65,7 +65,7 @@ class SheetsController {
             MachineSheet sheet = SheetFormat.read(document.toString());
             List<Problem> unfit = SiteFit.check(sheet, sheets.surroundings().chemicals());
             return unfit.isEmpty()
-                    ? new Checked(List.of(), procedures.effect(sheet))
+                    ? new Checked(List.of(), effects.effect(sheet))
                     : new Checked(unfit, null);
         } catch (FormatError e) {
             return new Checked(e.problems(), null);

@@ -20,7 +20,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
-import orthopur.server.procedures.Procedures;
+import orthopur.server.procedures.Effects;
 
 @RestController
 @RequestMapping("/api")
@@ -28,13 +28,13 @@ class SuppliesController {
     private final Sheets sheets;
     private final Supplies supplies;
     private final SiteLog log;
-    private final Procedures procedures;
+    private final Effects effects;
 
-    SuppliesController(Sheets sheets, Supplies supplies, Procedures procedures, SiteLog log) {
+    SuppliesController(Sheets sheets, Supplies supplies, Effects effects, SiteLog log) {
         this.log = log;
         this.sheets = sheets;
         this.supplies = supplies;
-        this.procedures = procedures;
+        this.effects = effects;
     }
 
     record ChemicalView(
@@ -78,9 +78,9 @@ class SuppliesController {
 
     /** What a product would do to the approved procedures; nothing is saved. */
     @PostMapping("/chemicals/effect")
-    Procedures.Effect effect(@RequestBody Proposed in) {
+    Effects.Effect effect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();
-        return procedures.effect(
+        return effects.effect(
                 s.site()
                         .context(
                                 s.context().book(),
@@ -103,10 +103,10 @@ class SuppliesController {
 
     /** What other vessels would do to the approved procedures; nothing is saved. */
     @PostMapping("/vessels/effect")
-    Procedures.Effect vesselEffect(@RequestBody Proposed in) {
+    Effects.Effect vesselEffect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();
         Site other = s.site().withVessels(in.document());
-        return procedures.effect(other.context(s.context().book(), s.chemicals()));
+        return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
 
     @PutMapping("/vessels")
@@ -122,10 +122,10 @@ class SuppliesController {
 
     /** What other mains do to what is approved. */
     @PostMapping("/site/effect")
-    Procedures.Effect siteEffect(@RequestBody Proposed in) {
+    Effects.Effect siteEffect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();
         Site other = s.site().withHead(in.document());
-        return procedures.effect(other.context(s.context().book(), s.chemicals()));
+        return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
 
     @PutMapping("/site")

@@ -1,0 +1,108 @@
+package orthopur.server.procedures;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import orthopur.drafting.Drafter;
+import orthopur.formats.FormatError;
+import orthopur.formats.OldText;
+import orthopur.formats.ProcedureFormat;
+import orthopur.machine.Frequency;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Vessel;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Schools;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.Person;
+
+/** First drafts: written from a sheet, or taken over from an old text. */
+@Service
+public class Drafts {
+    private final Procedures procedures;
+    private final Sheets sheets;
+
+    Drafts(Procedures procedures, Sheets sheets) {
+        this.procedures = procedures;
+        this.sheets = sheets;
+    }
+
+    /** Reads an old text for the newest sheet of a machine. */
+    List<OldText.Reading> read(String machine, String text) {
+        Sheets.Surroundings site = sheets.surroundings();
+        List<Vessel> vessels = site.site().vessels();
+        return OldText.read(
+                text,
+                sheets.newest(machine),
+                site.chemicals(),
+                vessels == null ? List.of() : vessels);
+    }
+
+    /**
+     * How a draft is wanted.
+     *
+     * @param scope options by group; a group that is not in it has the fitted one
+     * @param halves whether it is parted into a closing and an opening half
+     */
+    public record Wish(
+            Frequency kind, Schools schools, Map<String, List<String>> scope, boolean halves) {}
+
+    /** Drafts a procedure from the newest sheet of a machine and stores it as a first draft. */
+    @Transactional
+    public String draft(String machine, Wish wish, Person person) {
+        Procedures.mayWrite(person);
+        MachineSheet sheet = sheets.newest(machine);
+        String id = freeId(machine, wish.kind());
+        Procedure p =
+                Drafter.draft(
+                        sheet,
+                        new Drafter.Request(
+                                id,
+                                sheet.name() + ", " + wish.kind().shown(),
+                                wish.kind(),
+                                wish.schools(),
+                                wish.scope(),
+                                wish.halves()),
+                        sheets.surroundings().context());
+        procedures.insert(
+                procedures.judge(ProcedureFormat.write(ProcedureFormat.document(p))),
+                1,
+                person.name());
+        return id;
+    }
+
+    private String freeId(String machine, Frequency kind) {
+        String base = (machine + "-" + kind.name()).toLowerCase(Locale.ROOT).replace('_', '-');
+        String id = base;
+        for (int n = 2; procedures.newest(id) != null; n++) {
+            id = base + "-" + n;
+        }
+        return id;
+    }
+
+    /**
+     * Stores typed lines as a first draft of a new procedure.
+     *
+     * @throws FormatError with the place of every word that is not understood; nothing is stored
+     */
+    @Transactional
+    public String draftOf(
+            String machine,
+            String title,
+            Frequency kind,
+            List<OldText.Typed> lines,
+            Person person) {
+        Procedures.mayWrite(person);
+        Sheets.Surroundings site = sheets.surroundings();
+        String id = freeId(machine, kind);
+        String text =
+                OldText.procedure(
+                        new OldText.Head(
+                                id, title, kind, sheets.newest(machine), site.context().book()),
+                        site.chemicals(),
+                        lines);
+        procedures.insert(procedures.judge(text), 1, person.name());
+        return id;
+    }
+}

@@ -1,0 +1,143 @@
+package orthopur.server.procedures;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import orthopur.coverage.Uncovered;
+import orthopur.formats.FormatError;
+import orthopur.formats.ProcedureFormat;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
+import orthopur.procedure.Procedure;
+import orthopur.rulebook.RuleBook;
+import orthopur.runthrough.Context;
+import orthopur.runthrough.Finding;
+import orthopur.runthrough.Severity;
+import orthopur.server.machines.Sheets;
+import orthopur.verdict.Verdict;
+import orthopur.verdict.Verifier;
+
+/** What a change would do to the procedures that are approved, and what none of them covers. */
+@Service
+public class Effects {
+    private final Procedures procedures;
+    private final Sheets sheets;
+
+    Effects(Procedures procedures, Sheets sheets) {
+        this.procedures = procedures;
+        this.sheets = sheets;
+    }
+
+    /**
+     * What another rule book does to what is approved.
+     *
+     * @param lost those that no longer pass, with the new findings in words
+     */
+    public record Effect(int approved, List<Lost> lost) {
+        public record Lost(String id, String title, int stops, int fixes, List<String> because) {
+            static Lost of(String id, String title, Verdict v, List<String> fresh) {
+                int stops = (int) roots(v).filter(f -> f.severity() == Severity.STOP).count();
+                return new Lost(
+                        id, title, stops, fresh.size() - Math.min(stops, fresh.size()), fresh);
+            }
+        }
+    }
+
+    /** Judges every approved procedure by another book; R6 is left aside, for it is the change. */
+    public Effect effect(RuleBook other) {
+        return effect(sheets.surroundings().context().by(other));
+    }
+
+    /** Judges every approved procedure in other surroundings; R6 is left aside. */
+    public Effect effect(Context other) {
+        List<Effect.Lost> lost = new ArrayList<>();
+        List<Procedures.ApprovedRow> rows = procedures.approved();
+        Context now = sheets.surroundings().context();
+        for (Procedures.ApprovedRow row : rows) {
+            Procedures.Approved a = procedures.approvedVersion(row.id());
+            Set<String> before = told(judged(a.procedure(), a.sheet(), now));
+            Verdict v = judged(a.procedure(), a.sheet(), other);
+            List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
+            if (!fresh.isEmpty()) {
+                lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
+            }
+        }
+        return new Effect(rows.size(), lost);
+    }
+
+    /**
+     * Reads and judges every approved procedure of a machine by another sheet of it; R6 is left
+     * aside. A procedure that names what the other sheet does not have says so.
+     */
+    public Effect effect(MachineSheet other) {
+        List<Effect.Lost> lost = new ArrayList<>();
+        List<Procedures.ApprovedRow> rows =
+                procedures.approved().stream()
+                        .filter(r -> r.machine().equals(other.code()))
+                        .toList();
+        Context now = sheets.surroundings().context();
+        for (Procedures.ApprovedRow row : rows) {
+            Procedures.Approved a = procedures.approvedVersion(row.id());
+            Set<String> before = told(judged(a.procedure(), a.sheet(), now));
+            try {
+                Procedure p =
+                        ProcedureFormat.read(
+                                ProcedureFormat.document(a.procedure()),
+                                other,
+                                sheets.surroundings().chemicalIds());
+                Verdict v = judged(p, other, now);
+                List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
+                if (!fresh.isEmpty()) {
+                    lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
+                }
+            } catch (FormatError e) {
+                lost.add(
+                        new Effect.Lost(
+                                row.id(),
+                                row.title(),
+                                0,
+                                0,
+                                e.problems().stream().map(Problem::message).distinct().toList()));
+            }
+        }
+        return new Effect(rows.size(), lost);
+    }
+
+    /** What the sheet of each machine asks for and no approved procedure covers (F2). */
+    List<Bare> uncovered() {
+        List<Bare> all = new ArrayList<>();
+        List<Procedures.ApprovedRow> rows = procedures.approved();
+        for (MachineSheet sheet : sheets.all()) {
+            List<Procedure> here =
+                    rows.stream()
+                            .filter(r -> r.machine().equals(sheet.code()))
+                            .map(r -> procedures.approvedVersion(r.id()).procedure())
+                            .toList();
+            List<String> items =
+                    Uncovered.of(sheet, here).stream().map(Uncovered::message).toList();
+            if (!items.isEmpty()) {
+                all.add(new Bare(sheet.code(), sheet.name(), items));
+            }
+        }
+        return all;
+    }
+
+    /** A machine with what is not covered on it, in words. */
+    record Bare(String code, String name, List<String> items) {}
+
+    private static Verdict judged(Procedure p, MachineSheet sheet, Context context) {
+        return Verifier.withoutRemedies(p, sheet, context, 0);
+    }
+
+    private static Set<String> told(Verdict v) {
+        return roots(v).map(Finding::message).collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private static Stream<Finding> roots(Verdict v) {
+        return v.findings().stream().filter(f -> f.under() == null && !f.rule().equals("R6"));
+    }
+}
