@@ -1,13 +1,13 @@
 import { Textarea } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { useClock } from "../app/session";
 
 type Props = { row: Schemas["ProcedureRow"]; stepId: string };
 
 /** What was said of this step; it stays with the version. */
-export function Comments({ row, stepId }: Props) {
+export const Comments = memo(function Comments({ row, stepId }: Props) {
   const clock = useClock();
   const queries = useQueryClient();
   const [text, setText] = useState("");
@@ -66,4 +66,4 @@ export function Comments({ row, stepId }: Props) {
       </form>
     </section>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useId, useMemo, useRef, useState } from "react";
+import { memo, useEffect, useId, useMemo, useRef, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { completions, type Vocabulary } from "./complete";
 import type { Step } from "./draft";
@@ -55,7 +55,7 @@ function useVocabulary(machine: string): Vocabulary {
 }
 
 /** A step typed as a line, as on paper. Enter takes it over; what is not understood is told with the nearest names. */
-export function LineField({ machine, step, settled = true, label, onStep }: Props) {
+export const LineField = memo(function LineField({ machine, step, settled = true, label, onStep }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const id = useId();
   const input = useRef<HTMLTextAreaElement>(null);
@@ -191,4 +191,4 @@ export function LineField({ machine, step, settled = true, label, onStep }: Prop
       </div>
     </div>
   );
-}
+});

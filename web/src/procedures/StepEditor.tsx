@@ -65,6 +65,7 @@ export const StepEditor = memo(function StepEditor(p: Props) {
     onChange({ ...step, [field]: empty ? undefined : value }, `${step.id}-${field}`);
   }, []);
 
+  const onLine = useCallback((next: Step) => latest.current.onChange(next, `${next.id}-line`), []);
   const onAction = useCallback((name: string) => {
     const { step, actions, onChange } = latest.current;
     const fields = actions.find((a) => a.name === name)?.fields ?? [];
@@ -85,7 +86,7 @@ export const StepEditor = memo(function StepEditor(p: Props) {
           step={p.step}
           settled={p.settled}
           label="As a line"
-          onStep={(next) => p.onChange(next, `${next.id}-line`)}
+          onStep={onLine}
         />
       )}
       <ActionField

@@ -329,6 +329,9 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
     put({ ...doc, steps }, field);
   };
   const onStep = useCallback((next: Step, field: string) => changeStep.current(next, field), []);
+  const typeStep = useRef((_typed: Step) => {});
+  typeStep.current = (typed) => insertAfter(index < 0 ? doc.steps.length - 1 : index, typed);
+  const onTyped = useCallback((typed: Step) => typeStep.current(typed), []);
   const stepProblems = useMemo(
     () => problems.filter((x) => x.pointer.startsWith(`/steps/${index}/`)),
     [problems, index],
@@ -434,7 +437,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               machine={sheet.code}
               step={null}
               label={index < 0 ? "Type the next step" : `Type a step after step ${index + 1}`}
-              onStep={(typed) => insertAfter(index < 0 ? doc.steps.length - 1 : index, typed)}
+              onStep={onTyped}
             />
           )}
           <Legend />
