@@ -82,7 +82,8 @@ export default function Machine() {
         )}
       </div>
       <p className="quiet">
-        Sheet version {s.version}: {s.configuration}
+        Sheet version {s.version}
+        {s.configuration && `: ${s.configuration}`}
       </p>
       {s.options.length > 0 && (
         <div className="machine-options">

@@ -25,7 +25,8 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
     <div className="bench-head">
       <h1>{draft.doc.title}</h1>
       <p className="quiet">
-        {sheet.code}, {state}, from sheet {draft.doc.sheetVersion}: {sheet.configuration}
+        {sheet.code}, {state}, from sheet {draft.doc.sheetVersion}
+        {sheet.configuration && `: ${sheet.configuration}`}
       </p>
       <span className="grow" />
       <PrintMenu

@@ -60,6 +60,7 @@ describe("a step in one line", () => {
   it("says what the further actions state, each in its own words", () => {
     const said: [Partial<Step>, string][] = [
       [{ action: "lock", energies: ["cord"], locks: 2 }, "motor on its cord, 2 locks"],
+      [{ action: "lock", energies: ["cord"], locks: 1 }, "motor on its cord, 1 lock"],
       [{ action: "lock", energies: ["cord"], secondMeasure: "fuse out" }, "motor on its cord, fuse out"],
       [
         { action: "cool-down", below: { value: 45, unit: "°C" }, standing: { value: 65, unit: "min" } },

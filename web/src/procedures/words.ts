@@ -47,7 +47,7 @@ export function summary(s: Step, names: Names): string {
     (s.places ?? []).join(", "),
     s.action === "prepare" ? (s.things ?? []).join(", ") : "",
     s.times ? `${s.times} times` : "",
-    s.locks === undefined ? "" : `${s.locks} locks`,
+    s.locks === undefined ? "" : `${s.locks} ${s.locks === 1 ? "lock" : "locks"}`,
     s.secondMeasure ?? "",
     s.below ? `at most ${showQuantity(s.below)}` : "",
     s.standing ? `after ${showQuantity(s.standing)}` : "",

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import orthopur.Nullable;
@@ -169,10 +170,28 @@ final class Dismantling {
                         .orElse(null);
     }
 
+    /** Those that want nothing said of them go back in one step, in this order. */
+    private void putBack(List<Part> some) {
+        if (some.isEmpty()) {
+            return;
+        }
+        Part first = some.getFirst();
+        String pattern = first.fitting().pattern();
+        script.moving(
+                first,
+                new Action.Install(Work.partIds(some), null, pattern),
+                "Put back: "
+                        + Words.parts(some)
+                        + (first.mark() == null ? "" : ", at its mark (" + first.mark() + ")")
+                        + (pattern == null ? "" : "; " + pattern));
+        some.clear();
+    }
+
     void putTogether() {
         SheetIndex index = new SheetIndex(work.sheet);
         List<Part> left = new ArrayList<>(work.apart.inOrder().reversed());
         Set<String> waiting = new HashSet<>(Work.partIds(left));
+        List<Part> together = new ArrayList<>();
         while (!left.isEmpty()) {
             Part next =
                     left.stream()
@@ -185,15 +204,19 @@ final class Dismantling {
                             .orElse(left.getFirst());
             left.remove(next);
             waiting.remove(next.id());
-            if (TakeApart.comesOff(next)) {
-                String pattern = next.fitting().pattern();
-                script.moving(
-                        next,
-                        new Action.Install(List.of(next.id()), null, pattern),
-                        "Put back: "
-                                + Words.part(next)
-                                + (next.mark() == null ? "" : ", at its mark (" + next.mark() + ")")
-                                + (pattern == null ? "" : "; " + pattern));
+            boolean plain =
+                    TakeApart.comesOff(next) && !TakeApart.minded(next) && next.mark() == null;
+            boolean joins =
+                    plain
+                            && (together.isEmpty()
+                                    || Objects.equals(together.getFirst().when(), next.when()));
+            if (!joins) {
+                putBack(together);
+            }
+            if (plain) {
+                together.add(next);
+            } else if (TakeApart.comesOff(next)) {
+                putBack(new ArrayList<>(List.of(next)));
             } else {
                 script.moving(
                         next,
@@ -201,6 +224,7 @@ final class Dismantling {
                         "Bring back: " + Words.part(next));
             }
         }
+        putBack(together);
         List<String> checks =
                 work.sheet.checks().stream()
                         .filter(c -> work.parts.stream().anyMatch(p -> p.id().equals(c.part())))

@@ -87,12 +87,16 @@ final class TakeApart {
         return p.moving().small() ? "small-parts bath" : "parts cart";
     }
 
-    /** Whether a part has a step of its own: something about it has to be said or done. */
+    /** Whether a part comes off in a step of its own: how it is held has to be said as well. */
     static boolean alone(Part p) {
+        return p.fastening() != null || minded(p);
+    }
+
+    /** Whether something about a part has to be minded or done each time it is moved. */
+    static boolean minded(Part p) {
         return p.caution() != null
                 || p.moving().people() != null
                 || p.moving().index() != null
-                || p.fastening() != null
                 || p.fitting().pattern() != null
                 || p.hazards().stream().anyMatch(TOLD::contains);
     }
