@@ -67,7 +67,7 @@ const TITLE: Record<string, string> = {
   WEAR: "{0}: looked at for wear",
   FLOW: "{0}: connected for this direction",
   CHASED: "{0} run off and thrown away",
-  WARM: "Warmed up: {0}",
+  WARM: "Told to whoever starts it: warm up {0}",
 };
 
 function Do({

@@ -188,7 +188,7 @@ final class Safety {
                     null);
             script.add(
                     new Action.FunctionTest(),
-                    "Run it empty and watch and listen for a minute" + Words.warmUp(work.sheet),
+                    "Run it empty and watch and listen for a minute",
                     null);
         }
         for (Passage p : work.filled()) {
@@ -211,6 +211,9 @@ final class Safety {
                 new Action.HoldPoint("quality"),
                 "Wait until quality has looked and said yes",
                 null);
-        script.add(new Action.Record(), "Write down the readings and sign", null);
+        script.add(
+                new Action.Record(),
+                "Write down the readings and sign" + Words.warmUp(work.sheet),
+                null);
     }
 }

@@ -57,13 +57,13 @@ final class Words {
         return parts.stream().mapToInt(Part::count).sum() == 1 ? "it" : "them";
     }
 
-    /** ". Let it warm up for 20 minutes, to 230 °C. Throw away the first ten breads" */
+    /** ". Tell whoever starts it: warm up 20 minutes, to 230 °C. Throw away the first breads" */
     static String warmUp(MachineSheet sheet) {
         WarmUp w = sheet.warmUp();
         if (w == null) {
             return "";
         }
-        return ". Let it warm up for "
+        return ". Tell whoever starts it: warm up "
                 + w.shown()
                 + (w.discard() == null ? "" : ". " + w.discard());
     }

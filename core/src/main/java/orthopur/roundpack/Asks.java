@@ -53,7 +53,7 @@ final class Asks {
                                                             item,
                                                             sheet.names(List.of(item)),
                                                             flow.shown())));
-            case Action.FunctionTest a -> warmUp(asks);
+            case Action.Record a -> warmUp(asks);
             case Action.ChaseOut a ->
                     asks.add(
                             new Ask(
@@ -75,6 +75,7 @@ final class Asks {
         return asks;
     }
 
+    /** Nobody warms it up at night: what comes before the first good product is handed on. */
     private void warmUp(List<Ask> asks) {
         WarmUp w = sheet.sheet().warmUp();
         if (w != null) {

@@ -112,14 +112,14 @@ class DraftTest {
     }
 
     @Test
-    void theOvenIsWarmAndItsFirstBreadsAreGoneBeforeItIsHandedOver() {
+    void whoStartsTheOvenIsToldHowLongItWarmsUpAndWhatIsThrownAway() {
         Procedure p = draft("QK-OV1", Frequency.DAILY, false, false);
-        Step test = p.steps().get(places(p, Action.FunctionTest.class).getFirst());
+        Step last = p.steps().get(places(p, Action.Record.class).getFirst());
         assertTrue(
-                test.words()
+                last.words()
                         .endsWith(
-                                "Let it warm up for 20 minutes, to 230 °C. Throw away the first ten breads."),
-                test.words());
+                                "Tell whoever starts it: warm up 20 minutes, to 230 °C. Throw away the first ten breads."),
+                last.words());
         RoundPack pack =
                 PackCompiler.compile(p, 1, DemoSite.sheet("QK-OV1"), DemoSite.CONTEXT, List.of());
         RoundPack.Ask warm =
