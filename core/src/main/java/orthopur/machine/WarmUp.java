@@ -2,6 +2,7 @@ package orthopur.machine;
 
 import java.time.Duration;
 import orthopur.Nullable;
+import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
 
 /**
@@ -14,6 +15,8 @@ import orthopur.quantity.Temperature;
 public record WarmUp(Duration time, @Nullable Temperature to, @Nullable String discard) {
     /** "20 minutes, to 230 °C" */
     public String shown() {
-        return time.toMinutes() + " minutes" + (to == null ? "" : ", to " + to.shown());
+        return Show.number(time.toSeconds() / 60.0)
+                + " minutes"
+                + (to == null ? "" : ", to " + to.shown());
     }
 }
