@@ -13,7 +13,10 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
     @ArchTest
     static final ArchRule NOTHING_BUT_THE_JDK =
-            classes().should().onlyDependOnClassesThat().resideInAnyPackage("orthopur..", "java..");
+            classes()
+                    .should()
+                    .onlyDependOnClassesThat()
+                    .resideInAnyPackage("orthopur..", "java..", "org.jspecify..");
 
     @ArchTest
     static final ArchRule NO_CLOCK_NO_IO =
@@ -73,5 +76,5 @@ class ArchitectureTest {
                     .resideInAPackage("orthopur.quantity..")
                     .should()
                     .onlyDependOnClassesThat()
-                    .resideInAnyPackage("orthopur.quantity..", "java..");
+                    .resideInAnyPackage("orthopur.quantity..", "java..", "org.jspecify..");
 }

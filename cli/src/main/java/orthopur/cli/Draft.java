@@ -7,7 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.drafting.DraftRefused;
 import orthopur.drafting.Drafter;
 import orthopur.formats.FormatError;

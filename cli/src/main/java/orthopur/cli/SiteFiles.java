@@ -5,7 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.FormatError;

@@ -5,7 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.formats.FormatError;
 import orthopur.formats.Json;

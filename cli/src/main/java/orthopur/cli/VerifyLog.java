@@ -1,8 +1,5 @@
 package orthopur.cli;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +11,9 @@ import java.sql.Statement;
 import java.util.List;
 import orthopur.formats.EntryEnvelope;
 import orthopur.roundpack.EntryValue;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.ObjectMapper;
 
 /**
  * Walks the chain of the floor's log in a data folder, whether the server runs or not, and names
@@ -63,7 +63,7 @@ final class VerifyLog {
                     EntryEnvelope.Chained e = entry(r);
                     broken = e.broken(before);
                     before = e.hash();
-                } catch (JsonProcessingException x) {
+                } catch (JacksonException x) {
                     broken = "entry " + r.getLong("seq") + " was changed after it was written";
                 }
                 if (broken != null) {
@@ -76,8 +76,7 @@ final class VerifyLog {
         return Main.NOTHING;
     }
 
-    private static EntryEnvelope.Chained entry(ResultSet r)
-            throws SQLException, JsonProcessingException {
+    private static EntryEnvelope.Chained entry(ResultSet r) throws SQLException, JacksonException {
         long at = r.getLong("at");
         Long made = r.wasNull() ? null : at;
         List<EntryValue> figures =

@@ -2,7 +2,7 @@ package orthopur.calculation;
 
 import java.util.List;
 import java.util.Map;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The answer of a calculation, unrounded.

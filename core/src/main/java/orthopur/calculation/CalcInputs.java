@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.BiFunction;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Stock;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;

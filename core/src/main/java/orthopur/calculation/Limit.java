@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.calculation.CalcAnswer.Amount;
 import orthopur.chemical.ChemicalKind;
 import orthopur.chemical.Label;

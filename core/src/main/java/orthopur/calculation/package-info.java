@@ -4,4 +4,7 @@
  * orthopur.calculation.Calculations} by name. What rules need as well lives with the figures it
  * concerns, in {@code mixing} and {@code thermal}; here it is read from text and explained.
  */
+@NullMarked
 package orthopur.calculation;
+
+import org.jspecify.annotations.NullMarked;

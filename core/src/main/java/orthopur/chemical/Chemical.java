@@ -2,7 +2,7 @@ package orthopur.chemical;
 
 import java.time.Duration;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One product of the site.

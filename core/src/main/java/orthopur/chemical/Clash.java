@@ -1,6 +1,6 @@
 package orthopur.chemical;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /** Chemicals that must not meet (safety data). */
 public final class Clash {

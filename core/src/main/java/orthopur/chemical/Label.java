@@ -1,7 +1,7 @@
 package orthopur.chemical;
 
 import java.time.Duration;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Dosage;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Ph;

@@ -3,6 +3,7 @@ package orthopur.chemical;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What materials do not bear, whatever the sheet says of the single surface. From chemical
@@ -30,7 +31,7 @@ public final class MaterialTable {
     }
 
     /** Figure of the rule book with the sudden cooling that a material bears; null for any. */
-    public static @orthopur.Nullable String shockOf(String material) {
+    public static @Nullable String shockOf(String material) {
         String m = material.toLowerCase(Locale.ROOT);
         if (m.endsWith("glass")) {
             return "shock.glass";

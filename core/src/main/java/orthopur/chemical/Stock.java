@@ -1,6 +1,6 @@
 package orthopur.chemical;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;

@@ -3,4 +3,7 @@
  * above the rule book; where both give a figure the stricter one counts, and the finding says
  * which.
  */
+@NullMarked
 package orthopur.chemical;
+
+import org.jspecify.annotations.NullMarked;

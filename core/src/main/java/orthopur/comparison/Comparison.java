@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.Finding;

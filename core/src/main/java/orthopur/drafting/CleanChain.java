@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.EndState;
 import orthopur.machine.Hazard;
 import orthopur.machine.Limit;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Assembly;
 import orthopur.machine.Fitting;

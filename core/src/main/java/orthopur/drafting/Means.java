@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.machine.SiteFit;
@@ -82,8 +82,7 @@ final class Means {
     record Use(Chemical chemical, Solution solution, @Nullable Duration contact) {}
 
     /** The wash of a surface, or null where the site owns none that it bears. */
-    @Nullable
-    Use wash(Surface s) {
+    @Nullable Use wash(Surface s) {
         for (Chemical c : detergents) {
             Solution x = SiteFit.excludes(s, c) == null ? washing(s, c) : null;
             if (x != null) {
@@ -118,8 +117,7 @@ final class Means {
     }
 
     /** The sanitizer of a surface, or null where the site owns none that it bears. */
-    @Nullable
-    Use sanitizer(Surface s) {
+    @Nullable Use sanitizer(Surface s) {
         for (Chemical c : sanitizers) {
             Use use = SiteFit.excludes(s, c) == null ? sanitizing(s, c) : null;
             if (use != null) {

@@ -5,7 +5,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Hazard;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.EndState;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyStage;
@@ -115,8 +115,7 @@ final class Work {
                 .toList();
     }
 
-    @Nullable
-    Surface surface(String id) {
+    @Nullable Surface surface(String id) {
         return Stream.concat(treated.stream(), enclosed.stream())
                 .filter(s -> s.id().equals(id))
                 .findFirst()

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.faults.Injector;
 import orthopur.faults.Mutant;
 import orthopur.machine.Configuration;

@@ -3,7 +3,7 @@ package orthopur.faults;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiPredicate;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Energy;
 import orthopur.machine.MachineSheet;
@@ -25,8 +25,7 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
         return procedure.steps();
     }
 
-    @Nullable
-    Part part(String id) {
+    @Nullable Part part(String id) {
         return sheet.parts().stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);
     }
 
@@ -49,8 +48,7 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
     }
 
     /** The part that owns a surface or is named itself. */
-    @Nullable
-    Part owner(String item) {
+    @Nullable Part owner(String item) {
         for (Part p : sheet.parts()) {
             if (p.id().equals(item) || p.surfaces().stream().anyMatch(s -> s.id().equals(item))) {
                 return p;
@@ -128,8 +126,7 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
     }
 
     /** The step from a place on at which hands first go into an energy's reach, or null. */
-    @Nullable
-    Step handsIn(int from, Energy energy) {
+    @Nullable Step handsIn(int from, Energy energy) {
         Set<String> off = new LinkedHashSet<>();
         for (int i = 0; i < steps().size(); i++) {
             Action a = steps().get(i).action();

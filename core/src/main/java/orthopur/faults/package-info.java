@@ -3,4 +3,7 @@
  * which rule should speak of it is read from the sheet, the chemicals' labels and the codes alone;
  * nothing here knows how any rule is written.
  */
+@NullMarked
 package orthopur.faults;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,7 +1,7 @@
 package orthopur.instruments;
 
 import java.util.Random;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Show;
 
 /**

@@ -3,4 +3,7 @@
  * and drift, the same value again when it is stuck, out of range, or nothing because the battery is
  * flat. Seeded, so that a test and a trainer can repeat a night.
  */
+@NullMarked
 package orthopur.instruments;
+
+import org.jspecify.annotations.NullMarked;

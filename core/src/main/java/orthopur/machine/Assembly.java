@@ -1,7 +1,7 @@
 package orthopur.machine;
 
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What it takes to put a part back.

@@ -1,6 +1,6 @@
 package orthopur.machine;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A check after assembly; with a range where it is measured.

@@ -2,7 +2,7 @@ package orthopur.machine;
 
 import java.util.List;
 import java.util.Set;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One energy of the machine.

@@ -2,7 +2,7 @@ package orthopur.machine;
 
 import java.time.Duration;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A program of the machine itself, that it runs on its own water and jets.

@@ -3,7 +3,7 @@ package orthopur.machine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.chemical.MaterialTable;

@@ -1,6 +1,6 @@
 package orthopur.machine;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Volume;
 
 /**

@@ -1,7 +1,7 @@
 package orthopur.machine;
 
 import java.time.Duration;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
 

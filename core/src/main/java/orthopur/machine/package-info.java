@@ -3,4 +3,7 @@
  * what covers what, and the energies with their danger zones. Records only; the machine's own
  * manual stands above the sheet.
  */
+@NullMarked
 package orthopur.machine;
+
+import org.jspecify.annotations.NullMarked;

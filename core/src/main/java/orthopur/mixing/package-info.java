@@ -3,4 +3,7 @@
  * can mean. Pure functions on typed quantities, used by the rules, the round pack and the named
  * calculations alike.
  */
+@NullMarked
 package orthopur.mixing;
+
+import org.jspecify.annotations.NullMarked;

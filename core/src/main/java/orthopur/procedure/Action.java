@@ -3,7 +3,7 @@ package orthopur.procedure;
 import java.time.Duration;
 import java.util.List;
 import java.util.Set;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Pressure;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;

@@ -1,6 +1,6 @@
 package orthopur.procedure;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /** A change to a procedure as data. {@code before} absent means at the end. */
 public sealed interface Edit {

@@ -1,6 +1,6 @@
 package orthopur.procedure;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /** An edit that does not fit the procedure it is applied to. */
 public final class EditRefused extends IllegalArgumentException {

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 
@@ -138,7 +139,7 @@ public record Procedure(
         return "n" + n;
     }
 
-    private static int before(List<Step> steps, @orthopur.Nullable String id) {
+    private static int before(List<Step> steps, @Nullable String id) {
         return id == null ? steps.size() : find(steps, id);
     }
 

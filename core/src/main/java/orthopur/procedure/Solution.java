@@ -1,6 +1,6 @@
 package orthopur.procedure;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Dosage;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Temperature;

@@ -4,4 +4,7 @@
  * by {@link orthopur.quantity.UnitText} at the edge and nowhere else. Every factory refuses a value
  * outside its domain and says which range is allowed.
  */
+@NullMarked
 package orthopur.quantity;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.Part;

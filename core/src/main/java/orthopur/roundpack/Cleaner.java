@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.Instrument;

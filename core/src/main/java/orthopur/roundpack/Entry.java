@@ -1,6 +1,6 @@
 package orthopur.roundpack;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /** What a cleaner enters at a step. The envelope around it (who, when, device) is the server's. */
 public sealed interface Entry {

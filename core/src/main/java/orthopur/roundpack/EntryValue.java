@@ -1,6 +1,6 @@
 package orthopur.roundpack;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /** A named value with its unit, or a named text. */
 public record EntryValue(

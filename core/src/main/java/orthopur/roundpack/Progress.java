@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;

@@ -1,7 +1,7 @@
 package orthopur.roundpack;
 
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;

@@ -2,7 +2,7 @@ package orthopur.roundpack;
 
 import java.util.List;
 import java.util.Map;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Action;
 

@@ -3,7 +3,7 @@ package orthopur.roundpack;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An entry as it is written down: a kind, the step and named figures with their units. Tablets send

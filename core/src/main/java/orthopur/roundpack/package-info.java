@@ -4,4 +4,7 @@
  * rule. The server folds the same entries with {@link orthopur.roundpack.Progress} and judges
  * again.
  */
+@NullMarked
 package orthopur.roundpack;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,4 +4,7 @@
  * orthopur.rulebook.PublicCodes} holds the default book; chemical labels, machine manuals and local
  * codes come before it.
  */
+@NullMarked
 package orthopur.rulebook;
+
+import org.jspecify.annotations.NullMarked;

@@ -3,7 +3,7 @@ package orthopur.rules;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;

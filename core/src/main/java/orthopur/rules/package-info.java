@@ -4,4 +4,7 @@
  * book. {@link orthopur.rules.AllRules} lists them in the order in which roots come before what
  * follows from them.
  */
+@NullMarked
 package orthopur.rules;
+
+import org.jspecify.annotations.NullMarked;

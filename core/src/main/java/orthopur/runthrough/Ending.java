@@ -2,6 +2,7 @@ package orthopur.runthrough;
 
 import java.util.List;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
@@ -93,7 +94,7 @@ public final class Ending {
     }
 
     /** The id of the first step from a place on that fits, or null for the end of the procedure. */
-    public @orthopur.Nullable String firstFrom(int place, Predicate<Step> fits) {
+    public @Nullable String firstFrom(int place, Predicate<Step> fits) {
         return procedure.steps().stream()
                 .skip(place)
                 .filter(fits)

@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.EndState;
 
 /**
@@ -135,7 +136,7 @@ public record Facts(
     }
 
     /** Splashed, scraped over or ground: dirty again. */
-    Facts dirtied(@orthopur.Nullable Residue with) {
+    Facts dirtied(@Nullable Residue with) {
         return new Facts(
                 loose,
                 true,

@@ -1,6 +1,6 @@
 package orthopur.runthrough;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Heat;
 import orthopur.procedure.Action;
 import orthopur.quantity.Temperature;

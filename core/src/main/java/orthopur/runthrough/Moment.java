@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.EnergyStage;
 import orthopur.machine.Program;
 import orthopur.machine.Vessel;

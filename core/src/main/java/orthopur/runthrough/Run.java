@@ -1,7 +1,7 @@
 package orthopur.runthrough;
 
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.EnergyStage;
 
 /**

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Assembly;
 import orthopur.machine.Energy;
 import orthopur.machine.Handling;
@@ -157,7 +158,7 @@ final class SheetSentences {
         return List.copyOf(say);
     }
 
-    private static void add(List<String> say, String before, @orthopur.Nullable String text) {
+    private static void add(List<String> say, String before, @Nullable String text) {
         if (text != null && !text.isBlank()) {
             String t = before + text.strip();
             say.add(t.matches(".*[.!?]") ? t : t + ".");

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.OptionGroup;
@@ -173,7 +174,7 @@ public final class Verifier {
         return scope;
     }
 
-    private static String group(@orthopur.Nullable String condition) {
+    private static String group(@Nullable String condition) {
         return condition == null ? "" : condition.substring(0, Math.max(0, condition.indexOf('=')));
     }
 

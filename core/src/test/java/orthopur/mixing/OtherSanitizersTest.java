@@ -6,8 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Duration;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
-import orthopur.Nullable;
 import orthopur.chemical.ChemicalKind;
 import orthopur.chemical.Label;
 import orthopur.mixing.SanitizerLimit.Use;

@@ -3,7 +3,6 @@ package orthopur.e2e;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
@@ -11,6 +10,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import orthopur.cli.floor.FloorClient;
 import orthopur.cli.floor.SimulatedTablet;
+import tools.jackson.databind.JsonNode;
 
 /**
  * kill -9 at moments nobody chose: whatever the server has acknowledged is there afterwards, once,
@@ -46,7 +46,10 @@ class KillTest {
                 stored.clear();
                 client(server)
                         .get("/api/logbook/" + tablet.round() + "/entries")
-                        .forEach(e -> stored.merge(e.at("/envelope/id").asText(), 1, Integer::sum));
+                        .forEach(
+                                e ->
+                                        stored.merge(
+                                                e.at("/envelope/id").asString(), 1, Integer::sum));
                 assertTrue(
                         stored.keySet().containsAll(tablet.acknowledged()),
                         "lost one at kill " + kill);

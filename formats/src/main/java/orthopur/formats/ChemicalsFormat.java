@@ -1,8 +1,5 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -13,6 +10,9 @@ import orthopur.chemical.Label;
 import orthopur.machine.Problem;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The site's chemicals as JSON: {@code {"chemicals": […]}}. */
 public final class ChemicalsFormat {
@@ -121,7 +121,7 @@ public final class ChemicalsFormat {
 
     /** The id that a product's document gives, or nothing. */
     public static String idOf(String product) {
-        return Json.tree(product).path("id").asText();
+        return Json.tree(product).path("id").asString();
     }
 
     /** One product as a document of its own. */

@@ -1,10 +1,10 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonMappingException;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import orthopur.machine.Problem;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.JsonNode;
 
 /** Binding of checked trees to types. */
 final class Documents {
@@ -21,27 +21,27 @@ final class Documents {
     static <T> T bind(JsonNode tree, Class<T> type) {
         try {
             return Json.shared().treeToValue(tree, type);
-        } catch (JsonMappingException e) {
+        } catch (DatabindException e) {
             throw new FormatError(pointer(e), plain(e));
-        } catch (JsonProcessingException e) {
+        } catch (JacksonException e) {
             throw new FormatError("", plain(e));
         }
     }
 
-    private static String pointer(JsonMappingException e) {
+    private static String pointer(DatabindException e) {
         StringBuilder b = new StringBuilder();
         e.getPath()
                 .forEach(
                         r ->
                                 b.append('/')
                                         .append(
-                                                r.getFieldName() == null
+                                                r.getPropertyName() == null
                                                         ? r.getIndex()
-                                                        : r.getFieldName()));
+                                                        : r.getPropertyName()));
         return b.toString();
     }
 
-    private static String plain(JsonProcessingException e) {
+    private static String plain(JacksonException e) {
         return e.getOriginalMessage();
     }
 }

@@ -1,7 +1,7 @@
 package orthopur.formats;
 
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.roundpack.Entry;
 import orthopur.roundpack.EntryValue;
 import orthopur.roundpack.Written;

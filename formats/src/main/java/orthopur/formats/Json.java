@@ -3,41 +3,46 @@ package orthopur.formats;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.util.DefaultIndenter;
-import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Set;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.util.DefaultIndenter;
+import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The one JSON mapper of the open formats, and the hash over its output. */
 public final class Json {
-    private static final ObjectMapper MAPPER = mapper();
+    private static final JsonMapper MAPPER = mapper();
 
     private Json() {}
 
-    private static ObjectMapper mapper() {
-        JsonMapper m =
-                JsonMapper.builder()
+    private static JsonMapper mapper() {
+        // Documents and hashes are older than the library: a field that an old file lacks is no
+        // error, keys keep the order of the format, and a number is written as it always was.
+        JsonMapper.Builder m =
+                JsonMapper.builderWithJackson2Defaults()
                         .addModule(new QuantityModule())
                         .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY)
                         .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-                        .serializationInclusion(JsonInclude.Include.NON_EMPTY)
-                        .build();
+                        .changeDefaultPropertyInclusion(
+                                i ->
+                                        i.withValueInclusion(JsonInclude.Include.NON_EMPTY)
+                                                .withContentInclusion(
+                                                        JsonInclude.Include.NON_EMPTY));
         for (Class<?> type : List.of(List.class, Set.class)) {
-            m.configOverride(type).setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY));
+            m.withConfigOverride(
+                    type, o -> o.setNullHandling(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)));
         }
-        return m;
+        return m.build();
     }
 
-    static ObjectMapper shared() {
+    static JsonMapper shared() {
         return MAPPER;
     }
 
@@ -53,7 +58,7 @@ public final class Json {
                 throw new FormatError("", "The file is empty.");
             }
             return node;
-        } catch (JsonProcessingException e) {
+        } catch (JacksonException e) {
             String at =
                     e.getLocation() == null
                             ? ""
@@ -70,20 +75,12 @@ public final class Json {
     public static String write(Object document) {
         DefaultPrettyPrinter printer = new DefaultPrettyPrinter();
         printer.indentArraysWith(DefaultIndenter.SYSTEM_LINEFEED_INSTANCE);
-        try {
-            return MAPPER.writer(printer).writeValueAsString(document) + "\n";
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException(e);
-        }
+        return MAPPER.writer().with(printer).writeValueAsString(document) + "\n";
     }
 
     /** SHA-256 over the compact form, in hexadecimal. */
     public static String hash(Object document) {
-        try {
-            return sha256(MAPPER.writeValueAsString(document));
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException(e);
-        }
+        return sha256(MAPPER.writeValueAsString(document));
     }
 
     /** SHA-256 of text in UTF-8, in hexadecimal. */

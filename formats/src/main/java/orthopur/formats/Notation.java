@@ -1,14 +1,15 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.MachineSheet;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The line notation ({@code .steps}): a procedure the way a supervisor writes it, one step a line.
@@ -37,7 +38,7 @@ public final class Notation {
     public record Read(ProcedureDocument document, List<Slip> slips) {}
 
     /** One step typed as a line; null where not even its verb was understood. */
-    public record ReadStep(@orthopur.Nullable StepDocument step, List<Slip> slips) {}
+    public record ReadStep(@Nullable StepDocument step, List<Slip> slips) {}
 
     /** Whether a text is in line notation, by its first line. */
     public static boolean isNotation(String text) {
@@ -107,7 +108,7 @@ public final class Notation {
                 text = line.length() > f.length() + 2 ? line.substring(f.length() + 2) : "";
             }
         }
-        step.put(field, step.has(field) ? step.get(field).asText() + "\n" + text : text);
+        step.put(field, step.has(field) ? step.get(field).asString() + "\n" + text : text);
     }
 
     private static void head(ObjectNode head, String line, int number, List<Slip> slips) {
@@ -222,7 +223,7 @@ public final class Notation {
         return b.toString();
     }
 
-    private static void under(StringBuilder b, String field, @orthopur.Nullable String text) {
+    private static void under(StringBuilder b, String field, @Nullable String text) {
         if (text == null) {
             return;
         }
@@ -238,7 +239,8 @@ public final class Notation {
     /** One step as its line, without words, reason and caution. */
     public String line(StepDocument step) {
         ObjectNode tree = Json.shared().valueToTree(step);
-        for (Iterator<Map.Entry<String, JsonNode>> i = tree.fields(); i.hasNext(); ) {
+        for (Iterator<Map.Entry<String, JsonNode>> i = tree.properties().iterator();
+                i.hasNext(); ) {
             JsonNode v = i.next().getValue();
             if (v.isNull() || (v.isArray() && v.isEmpty())) {
                 i.remove();

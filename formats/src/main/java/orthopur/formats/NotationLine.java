@@ -1,15 +1,15 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Action;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reads one line of the notation from left to right; nothing is guessed. */
 final class NotationLine {
@@ -40,8 +40,7 @@ final class NotationLine {
     }
 
     /** The step as far as it was understood; null where its verb was not. */
-    @Nullable
-    ObjectNode read() {
+    @Nullable ObjectNode read() {
         end = line.length();
         Matcher id = ID.matcher(line);
         if (id.find()) {

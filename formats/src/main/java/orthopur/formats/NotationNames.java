@@ -6,7 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.MachineSheet;
 
@@ -43,8 +43,7 @@ final class NotationNames {
     }
 
     /** The longest name that stands at a place of a text, of those that may stand there. */
-    @Nullable
-    Thing at(String text, int from, List<String> fields) {
+    @Nullable Thing at(String text, int from, List<String> fields) {
         for (Thing t : things) {
             int end = from + t.name().length();
             if (fields.contains(t.field())
@@ -56,8 +55,7 @@ final class NotationNames {
         return null;
     }
 
-    @Nullable
-    Thing byId(String id, List<String> fields) {
+    @Nullable Thing byId(String id, List<String> fields) {
         return things.stream()
                 .filter(t -> t.id().equals(id) && fields.contains(t.field()))
                 .findFirst()

@@ -1,9 +1,9 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Writes a step as its line: verb, things, parameters in one order, id. */
 final class NotationWriter {
@@ -16,40 +16,46 @@ final class NotationWriter {
     }
 
     String line(ObjectNode s) {
-        String action = s.get("action").asText();
+        String action = s.get("action").asString();
         List<String> fields = ActionCatalog.named(action).fields();
         StringBuilder b = new StringBuilder();
         if (s.has("when")) {
-            b.append("if ").append(s.get("when").asText().replace("=", " = ")).append(": ");
+            b.append("if ").append(s.get("when").asString().replace("=", " = ")).append(": ");
         }
-        String verb = s.has("mode") ? action + "/" + s.get("mode").asText() : action;
+        String verb = s.has("mode") ? action + "/" + s.get("mode").asString() : action;
         b.append(NotationWords.VERBS.get(verb).getFirst());
         List<String> named = new ArrayList<>();
         List<String> said = new ArrayList<>();
         List<String> mine = NAMED.stream().filter(fields::contains).toList();
         for (String f : mine) {
-            s.path(f).forEach(i -> named.add(names.shown(i.asText(), f, mine)));
+            s.path(f).forEach(i -> named.add(names.shown(i.asString(), f, mine)));
         }
         // Names have commas in them: only a semicolon keeps two of them apart for certain.
         if (!named.isEmpty()) {
             said.add(String.join("; ", named));
         }
-        s.path("things").forEach(t -> said.add(NotationLine.quoted(t.asText())));
+        s.path("things").forEach(t -> said.add(NotationLine.quoted(t.asString())));
         NotationWords.TEXTS.forEach(
                 (f, w) -> {
                     if (s.has(f)) {
-                        said.add(w + " " + NotationLine.quoted(s.get(f).asText()));
+                        said.add(w + " " + NotationLine.quoted(s.get(f).asString()));
                     }
                 });
         NotationWords.LISTS.forEach(
                 (f, w) ->
                         s.path(f)
-                                .forEach(t -> said.add(w + " " + NotationLine.quoted(t.asText()))));
+                                .forEach(
+                                        t ->
+                                                said.add(
+                                                        w
+                                                                + " "
+                                                                + NotationLine.quoted(
+                                                                        t.asString()))));
         if (s.has("chemical")) {
             said.add(
                     "with "
                             + names.shown(
-                                    s.get("chemical").asText(), "chemical", List.of("chemical")));
+                                    s.get("chemical").asString(), "chemical", List.of("chemical")));
         }
         NotationWords.QUANTITIES.forEach(
                 (f, w) -> {
@@ -74,29 +80,29 @@ final class NotationWriter {
                     }
                 });
         if (s.has("method")) {
-            said.add("by " + s.get("method").asText());
+            said.add("by " + s.get("method").asString());
         }
         if (s.has("flow")) {
-            said.add("flowing " + s.get("flow").asText());
+            said.add("flowing " + s.get("flow").asString());
         }
         if (s.has("endPoint")) {
-            said.add("until " + s.get("endPoint").asText());
+            said.add("until " + s.get("endPoint").asString());
         }
         if (s.has("readings")) {
             List<String> all = new ArrayList<>();
-            s.get("readings").forEach(r -> all.add(r.asText()));
+            s.get("readings").forEach(r -> all.add(r.asString()));
             said.add("reading " + String.join("+", all));
         }
         if (!said.isEmpty()) {
             b.append(' ').append(String.join(", ", said));
         }
-        return b.append(" #").append(s.get("id").asText()).toString();
+        return b.append(" #").append(s.get("id").asString()).toString();
     }
 
     private static String quantity(JsonNode q) {
         return q.isNumber()
                 ? number(q) + " min"
-                : number(q.get("value")) + " " + q.get("unit").asText();
+                : number(q.get("value")) + " " + q.get("unit").asString();
     }
 
     private static String number(JsonNode n) {

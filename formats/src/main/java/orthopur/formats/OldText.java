@@ -1,18 +1,18 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.machine.Vessel;
 import orthopur.rulebook.RuleBook;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Reads an old procedure out of a binder, clause by clause. A clause is proposed as a step only

@@ -3,7 +3,7 @@ package orthopur.formats;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /** A procedure as it stands in a file. */
 @JsonInclude(JsonInclude.Include.NON_NULL)

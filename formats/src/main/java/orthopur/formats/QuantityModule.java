@@ -1,18 +1,5 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.core.JsonGenerator;
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.databind.BeanDescription;
-import com.fasterxml.jackson.databind.DeserializationConfig;
-import com.fasterxml.jackson.databind.DeserializationContext;
-import com.fasterxml.jackson.databind.JavaType;
-import com.fasterxml.jackson.databind.JsonDeserializer;
-import com.fasterxml.jackson.databind.JsonMappingException;
-import com.fasterxml.jackson.databind.JsonSerializer;
-import com.fasterxml.jackson.databind.SerializerProvider;
-import com.fasterxml.jackson.databind.deser.BeanDeserializerModifier;
-import com.fasterxml.jackson.databind.module.SimpleModule;
-import java.io.IOException;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -29,6 +16,18 @@ import orthopur.quantity.Ph;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.quantity.Volume;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.databind.BeanDescription;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.DeserializationConfig;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.JavaType;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.deser.ValueDeserializerModifier;
+import tools.jackson.databind.module.SimpleModule;
 
 /** Quantities as {@code {"value": 45, "unit": "°C"}}; enumerations as lower case with hyphens. */
 final class QuantityModule extends SimpleModule {
@@ -53,24 +52,22 @@ final class QuantityModule extends SimpleModule {
             Class<T> type, Function<T, Quantity> out, BiFunction<Double, String, T> in) {
         addSerializer(
                 type,
-                new JsonSerializer<T>() {
+                new ValueSerializer<T>() {
                     @Override
-                    public void serialize(T value, JsonGenerator g, SerializerProvider p)
-                            throws IOException {
+                    public void serialize(T value, JsonGenerator g, SerializationContext p) {
                         g.writePOJO(out.apply(value));
                     }
                 });
         addDeserializer(
                 type,
-                new JsonDeserializer<T>() {
+                new ValueDeserializer<T>() {
                     @Override
-                    public T deserialize(JsonParser p, DeserializationContext c)
-                            throws IOException {
+                    public T deserialize(JsonParser p, DeserializationContext c) {
                         Quantity q = c.readValue(p, Quantity.class);
                         try {
                             return in.apply(q.value(), q.unit());
                         } catch (OutOfRange e) {
-                            throw JsonMappingException.from(p, e.getMessage(), e);
+                            throw DatabindException.from(p, e.getMessage(), e);
                         }
                     }
                 });
@@ -82,35 +79,33 @@ final class QuantityModule extends SimpleModule {
     }
 
     @SuppressWarnings("rawtypes")
-    private static final class EnumWriter extends JsonSerializer<Enum> {
+    private static final class EnumWriter extends ValueSerializer<Enum> {
         @Override
-        public void serialize(Enum value, JsonGenerator g, SerializerProvider p)
-                throws IOException {
+        public void serialize(Enum value, JsonGenerator g, SerializationContext p) {
             g.writeString(written(value));
         }
     }
 
-    private static final class EnumReaders extends BeanDeserializerModifier {
+    private static final class EnumReaders extends ValueDeserializerModifier {
         private static final long serialVersionUID = 1L;
 
         @Override
-        public JsonDeserializer<?> modifyEnumDeserializer(
+        public ValueDeserializer<?> modifyEnumDeserializer(
                 DeserializationConfig config,
                 JavaType type,
-                BeanDescription bean,
-                JsonDeserializer<?> usual) {
+                BeanDescription.Supplier bean,
+                ValueDeserializer<?> usual) {
             Enum<?>[] constants = (Enum<?>[]) type.getRawClass().getEnumConstants();
-            return new JsonDeserializer<Enum<?>>() {
+            return new ValueDeserializer<Enum<?>>() {
                 @Override
-                public Enum<?> deserialize(JsonParser p, DeserializationContext c)
-                        throws IOException {
+                public Enum<?> deserialize(JsonParser p, DeserializationContext c) {
                     String text = p.getValueAsString();
                     for (Enum<?> e : constants) {
                         if (written(e).equals(text)) {
                             return e;
                         }
                     }
-                    throw JsonMappingException.from(
+                    throw DatabindException.from(
                             p,
                             "\""
                                     + text

@@ -1,6 +1,5 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
@@ -13,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import orthopur.machine.Problem;
+import tools.jackson.databind.JsonNode;
 
 /** The published JSON Schemas (2020-12), by name. */
 public final class Schemas {

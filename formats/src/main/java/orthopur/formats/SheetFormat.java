@@ -1,10 +1,10 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.machine.SheetCheck;
+import tools.jackson.databind.JsonNode;
 
 /** Machine sheets as JSON. */
 public final class SheetFormat {

@@ -1,12 +1,11 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Frequency;
 import orthopur.machine.Problem;
@@ -18,6 +17,7 @@ import orthopur.quantity.Temperature;
 import orthopur.roundpack.RoundPack.Instrument;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What the program knows of the site as a whole. */
 public record Site(
@@ -102,17 +102,17 @@ public record Site(
      */
     public Site withHead(String head) {
         ObjectNode tree = (ObjectNode) Json.tree(Json.write(this));
-        com.fasterxml.jackson.databind.JsonNode other = Json.tree(head);
+        tools.jackson.databind.JsonNode other = Json.tree(head);
         for (String field : List.of("name", "town", "zone", "mains", "ways")) {
             if (other.has(field)) {
                 tree.set(field, other.get(field));
             }
         }
-        if (!java.time.ZoneId.getAvailableZoneIds().contains(tree.path("zone").asText())) {
+        if (!java.time.ZoneId.getAvailableZoneIds().contains(tree.path("zone").asString())) {
             throw new FormatError(
                     "/zone",
                     "There is no time zone \""
-                            + tree.path("zone").asText()
+                            + tree.path("zone").asString()
                             + "\"; for instance Europe/London.");
         }
         return read(tree.toString());

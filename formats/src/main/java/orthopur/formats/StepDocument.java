@@ -2,7 +2,7 @@ package orthopur.formats;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One step as it stands in a file: flat, so that a person can read it. Which fields an action takes

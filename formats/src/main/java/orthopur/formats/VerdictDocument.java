@@ -2,7 +2,7 @@ package orthopur.formats;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.runthrough.Finding;

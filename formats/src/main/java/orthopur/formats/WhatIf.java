@@ -1,14 +1,14 @@
 package orthopur.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
 import orthopur.machine.Problem;
 import orthopur.procedure.Action;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A procedure as it would be with another chemical, one person fewer, or water that is no warmer
@@ -51,7 +51,7 @@ public record WhatIf(
         tree.put("people", document.people() - fewerPeople);
         for (JsonNode step : tree.withArray("steps")) {
             ObjectNode s = (ObjectNode) step;
-            if (from != null && from.equals(s.path("chemical").asText()) && other != null) {
+            if (from != null && from.equals(s.path("chemical").asString()) && other != null) {
                 asDirected(s, other);
             }
             if (s.path("people").asInt(1) > document.people() - fewerPeople) {
@@ -59,7 +59,7 @@ public record WhatIf(
             }
             JsonNode heat = s.path("temperature");
             if (warmest != null
-                    && heat.path("unit").asText().equals("°C")
+                    && heat.path("unit").asString().equals("°C")
                     && heat.path("value").asDouble() > warmest) {
                 s.putObject("temperature").put("value", warmest).put("unit", "°C");
             }
@@ -86,7 +86,7 @@ public record WhatIf(
         if (s.path("temperature").path("value").asDouble(Double.POSITIVE_INFINITY) < least) {
             s.set("temperature", directed.get("leastTemperature"));
         }
-        boolean sanitizes = s.path("action").asText().equals(written(Action.Sanitize.class));
+        boolean sanitizes = s.path("action").asString().equals(written(Action.Sanitize.class));
         if (sanitizes && directed.hasNonNull("contact")) {
             s.set("contact", directed.get("contact"));
         }

@@ -4,4 +4,7 @@
  * document with one error is not read at all. Writing is deterministic: the same document is always
  * the same bytes.
  */
+@NullMarked
 package orthopur.formats;
+
+import org.jspecify.annotations.NullMarked;

@@ -3,7 +3,6 @@ package orthopur.formats;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -20,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
+import tools.jackson.databind.JsonNode;
 
 /** A Spanish round has no English in it: every text of every demo round is translated. */
 class LanguageTest {
@@ -143,8 +143,8 @@ class LanguageTest {
                 .properties()
                 .forEach(
                         e -> {
-                            if (ENGLISH.matcher(e.getValue().asText()).find()) {
-                                english.add(e.getValue().asText());
+                            if (ENGLISH.matcher(e.getValue().asString()).find()) {
+                                english.add(e.getValue().asString());
                             }
                         });
         assertEquals(List.of(), english);
@@ -161,7 +161,7 @@ class LanguageTest {
                             for (String place : List.of("{0}", "{1}", "{2}", "{3}")) {
                                 assertEquals(
                                         e.getKey().contains(place),
-                                        e.getValue().asText().contains(place),
+                                        e.getValue().asString().contains(place),
                                         e.getKey());
                             }
                         });

@@ -4,8 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -19,6 +17,8 @@ import orthopur.drafting.Drafter;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.procedure.Schools;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The line notation: read without guessing, and nothing lost between it and JSON. */
 class NotationTest {

@@ -5,8 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,10 +15,10 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import orthopur.Nullable;
 import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.Cleaner;
 import orthopur.roundpack.Entry;
@@ -30,6 +28,8 @@ import orthopur.roundpack.Refused;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Trouble;
 import orthopur.roundpack.Written;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Golden vectors of a round: entries, what becomes of each, and where the round stands then. The
@@ -41,7 +41,12 @@ class RoundVectorsTest {
 
     /** As the server's answers are written, without what is empty. */
     private static final ObjectMapper API =
-            JsonMapper.builder().serializationInclusion(JsonInclude.Include.NON_EMPTY).build();
+            JsonMapper.builderWithJackson2Defaults()
+                    .changeDefaultPropertyInclusion(
+                            i ->
+                                    i.withValueInclusion(JsonInclude.Include.NON_EMPTY)
+                                            .withContentInclusion(JsonInclude.Include.NON_EMPTY))
+                    .build();
 
     /**
      * @param written the entry as a tablet sends it

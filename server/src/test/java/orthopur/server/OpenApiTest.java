@@ -26,7 +26,7 @@ class OpenApiTest {
     @Test
     void theWebClientsFileIsTheApiAsItIs() throws Exception {
         String served =
-                mvc.perform(get("/api/openapi"))
+                mvc.perform(get("/v3/api-docs"))
                         .andReturn()
                         .getResponse()
                         .getContentAsString(StandardCharsets.UTF_8);

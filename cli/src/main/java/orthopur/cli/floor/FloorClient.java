@@ -1,7 +1,5 @@
 package orthopur.cli.floor;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -11,6 +9,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
 
 /** Somebody who is signed in at a server; for many threads. */
 public final class FloorClient {

@@ -1,6 +1,5 @@
 package orthopur.cli.floor;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.ByteBuffer;
@@ -18,6 +17,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CountDownLatch;
+import tools.jackson.databind.JsonNode;
 
 /**
  * {@code simulate floor --tablets N --minutes M [--faults] [--url URL]}: a night through the real
@@ -53,8 +53,8 @@ public final class SimulateFloor {
         List<String> procedures = new ArrayList<>();
         Set<String> machines = new TreeSet<>();
         for (JsonNode row : crew.getFirst().get("/api/floor")) {
-            if (machines.add(row.get("machine").asText())) {
-                procedures.add(row.get("procedure").asText());
+            if (machines.add(row.get("machine").asString())) {
+                procedures.add(row.get("procedure").asString());
             }
         }
         Random dice = new Random(1);
@@ -135,7 +135,7 @@ public final class SimulateFloor {
         all.forEach(t -> rounds.add(t.round()));
         for (String r : rounds) {
             c.get("/api/logbook/" + r + "/entries")
-                    .forEach(e -> stored.merge(e.at("/envelope/id").asText(), 1, Integer::sum));
+                    .forEach(e -> stored.merge(e.at("/envelope/id").asString(), 1, Integer::sum));
         }
         long acknowledged = all.stream().mapToLong(t -> t.acknowledged().size()).sum();
         long lost =

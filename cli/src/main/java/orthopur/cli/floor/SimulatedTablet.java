@@ -1,7 +1,5 @@
 package orthopur.cli.floor;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -16,6 +14,8 @@ import orthopur.roundpack.Refused;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Trouble;
 import orthopur.roundpack.Written;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * One tablet in a round. The one that leads carries the steps out; the others at the same machine
@@ -53,8 +53,8 @@ public final class SimulatedTablet {
                 client.post(
                         "/api/rounds",
                         FloorClient.JSON.createObjectNode().put("procedure", procedure).toString());
-        round = view.at("/state/id").asText();
-        packHash = view.at("/state/packHash").asText();
+        round = view.at("/state/id").asString();
+        packHash = view.at("/state/packHash").asString();
         pack = FloorClient.JSON.treeToValue(view.get("pack"), RoundPack.class);
         progress = new Progress(pack);
         cleaner = new Cleaner(pack, client.who(), "17");
@@ -160,8 +160,8 @@ public final class SimulatedTablet {
             answer.get("fates")
                     .forEach(
                             f -> {
-                                if (!f.get("fate").asText().equals("REFUSED")) {
-                                    acknowledged.add(f.get("id").asText());
+                                if (!f.get("fate").asString().equals("REFUSED")) {
+                                    acknowledged.add(f.get("id").asString());
                                 }
                             });
         }

@@ -3,7 +3,7 @@ package orthopur.rules.chemistry;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
 import orthopur.procedure.Action;

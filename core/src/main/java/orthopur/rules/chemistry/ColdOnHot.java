@@ -2,7 +2,7 @@ package orthopur.rules.chemistry;
 
 import java.util.ArrayList;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.MaterialTable;
 import orthopur.procedure.Solution;
 import orthopur.quantity.Temperature;

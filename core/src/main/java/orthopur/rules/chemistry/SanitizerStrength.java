@@ -3,6 +3,7 @@ package orthopur.rules.chemistry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
@@ -152,13 +153,13 @@ public final class SanitizerStrength implements Rule {
                                         s.items(), solution, s.method(), s.contact(), readings)));
     }
 
-    private static void number(Findings.Report r, String what, @orthopur.Nullable Strength s) {
+    private static void number(Findings.Report r, String what, @Nullable Strength s) {
         if (s != null) {
             r.number(what, s.mgPerL(), "mg/L");
         }
     }
 
-    private static void number(Findings.Report r, String what, @orthopur.Nullable Temperature t) {
+    private static void number(Findings.Report r, String what, @Nullable Temperature t) {
         if (t != null) {
             r.number(what, t.celsius(), "°C");
         }

@@ -1,6 +1,6 @@
 package orthopur.rules.chemistry;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;

@@ -1,6 +1,6 @@
 package orthopur.rules.chemistry;
 
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.WasherType;
 import orthopur.procedure.Action;
 import orthopur.quantity.Temperature;

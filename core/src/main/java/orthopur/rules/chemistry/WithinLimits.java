@@ -1,7 +1,7 @@
 package orthopur.rules.chemistry;
 
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.machine.Limit;

@@ -1,5 +1,6 @@
 package orthopur.rules.cleanchain;
 
+import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
@@ -43,7 +44,7 @@ public final class BrushesApart extends BookRule {
         }
     }
 
-    private static @orthopur.Nullable Integer usedOnFloor(Moment m, String tool) {
+    private static @Nullable Integer usedOnFloor(Moment m, String tool) {
         for (int i = 0; i < m.place(); i++) {
             if (onFloor(m, tool, m.procedure().steps().get(i).action())) {
                 return i;

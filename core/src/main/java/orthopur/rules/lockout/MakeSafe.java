@@ -2,6 +2,7 @@ package orthopur.rules.lockout;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
@@ -70,7 +71,7 @@ final class MakeSafe {
         }
     }
 
-    private static @orthopur.Nullable Step later(
+    private static @Nullable Step later(
             Procedure p, int place, SheetIndex sheet, int energy, EnergyStage stage) {
         for (Step s : p.steps().subList(place + 1, p.steps().size())) {
             boolean alone = s.action().energies().equals(List.of(sheet.energy(energy).id()));

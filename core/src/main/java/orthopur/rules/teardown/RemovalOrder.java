@@ -2,6 +2,7 @@ package orthopur.rules.teardown;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
@@ -122,17 +123,12 @@ public final class RemovalOrder implements Rule {
     }
 
     private static Edit insert(
-            Procedure p,
-            @orthopur.Nullable String before,
-            int nth,
-            Action action,
-            String words,
-            Part part) {
+            Procedure p, @Nullable String before, int nth, Action action, String words, Part part) {
         return new Edit.InsertBefore(before, StepEdits.moving(p, nth, action, words, part));
     }
 
     /** The step after the one that puts the part behind back, for only then the front goes on. */
-    private static @orthopur.Nullable String afterInstallOf(Procedure p, int place, String part) {
+    private static @Nullable String afterInstallOf(Procedure p, int place, String part) {
         for (int i = place; i < p.steps().size() - 1; i++) {
             Action a = p.steps().get(i).action();
             if (a instanceof Action.Install && a.items().contains(part)) {

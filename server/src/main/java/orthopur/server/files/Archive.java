@@ -1,7 +1,5 @@
 package orthopur.server.files;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -28,7 +26,9 @@ import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
+import orthopur.server.platform.StoredJson;
 import orthopur.server.procedures.Procedures;
+import tools.jackson.core.JacksonException;
 
 /**
  * The whole site in one archive: site, chemicals, every version of every sheet and procedure, and
@@ -46,14 +46,9 @@ public class Archive {
     private final Procedures procedures;
     private final Accounts accounts;
     private final SiteLog log;
-    private final ObjectMapper json;
+    private final StoredJson json;
 
-    Archive(
-            Sheets sheets,
-            Procedures procedures,
-            Accounts accounts,
-            SiteLog log,
-            ObjectMapper json) {
+    Archive(Sheets sheets, Procedures procedures, Accounts accounts, SiteLog log, StoredJson json) {
         this.sheets = sheets;
         this.procedures = procedures;
         this.accounts = accounts;
@@ -75,10 +70,7 @@ public class Archive {
             files.put(name(s), SheetFormat.write(s));
         }
         try {
-            files.put(
-                    VERSIONS,
-                    json.writerWithDefaultPrettyPrinter()
-                            .writeValueAsString(new Versions(procedures.stored())));
+            files.put(VERSIONS, json.writeIndented(new Versions(procedures.stored())));
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
                 for (Map.Entry<String, String> f : files.entrySet()) {
@@ -164,8 +156,8 @@ public class Archive {
 
     private Versions versions(String text, List<Problem> problems) {
         try {
-            return json.readValue(text, Versions.class);
-        } catch (JsonProcessingException e) {
+            return json.read(text, Versions.class);
+        } catch (JacksonException e) {
             problems.add(
                     new Problem("/" + VERSIONS, "It cannot be read: " + e.getOriginalMessage()));
             return new Versions(List.of());

@@ -1,6 +1,5 @@
 package orthopur.server.files;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -8,17 +7,18 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
-import orthopur.Nullable;
 import orthopur.formats.SheetFormat;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Role;
 import orthopur.server.people.Training;
+import orthopur.server.platform.StoredJson;
 import orthopur.server.procedures.Procedures;
 
 /** Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. */
@@ -50,7 +50,7 @@ class DemoSite implements ApplicationRunner {
     private final Procedures procedures;
     private final Accounts accounts;
     private final Training training;
-    private final ObjectMapper json;
+    private final StoredJson json;
     private final boolean demo;
     private final int port;
 
@@ -59,7 +59,7 @@ class DemoSite implements ApplicationRunner {
             Procedures procedures,
             Accounts accounts,
             Training training,
-            ObjectMapper json,
+            StoredJson json,
             @Value("${orthopur.demo:false}") boolean demo,
             @Value("${orthopur.port:8080}") int port) {
         this.sheets = sheets;
@@ -90,7 +90,7 @@ class DemoSite implements ApplicationRunner {
         if (!demo) {
             return;
         }
-        People people = json.readValue(text("people.json"), People.class);
+        People people = json.read(text("people.json"), People.class);
         if (accounts.none()) {
             fill(people);
         }

@@ -1,5 +1,6 @@
 package orthopur.server.files;
 
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -11,7 +12,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.Nullable;
 import orthopur.formats.Schemas;
 import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;

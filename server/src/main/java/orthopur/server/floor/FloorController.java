@@ -1,6 +1,7 @@
 package orthopur.server.floor;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -13,7 +14,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import orthopur.Nullable;
 import orthopur.roundpack.EntryValue;
 import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;

@@ -3,7 +3,7 @@ package orthopur.server.floor;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import orthopur.Nullable;
+import org.jspecify.annotations.Nullable;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.OutOfRange;

@@ -4,31 +4,30 @@ import static orthopur.db.Tables.FLOOR_EVENT;
 import static orthopur.db.Tables.PACK;
 import static orthopur.db.Tables.ROUND;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
-import orthopur.Nullable;
 import orthopur.db.tables.records.FloorEventRecord;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.roundpack.EntryValue;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.StoredJson;
+import tools.jackson.core.type.TypeReference;
 
 /** Rounds, their packs and their entries in the database. */
 @Repository
 public class RoundLog {
     private final DSLContext db;
-    private final ObjectMapper json;
+    private final StoredJson json;
 
-    RoundLog(DSLContext db, ObjectMapper json) {
+    RoundLog(DSLContext db, StoredJson json) {
         this.db = db;
         this.json = json;
     }
@@ -36,7 +35,7 @@ public class RoundLog {
     void open(RoundRecord round, String packHash, RoundPack pack) {
         db.insertInto(PACK)
                 .set(PACK.HASH, packHash)
-                .set(PACK.DOCUMENT, write(pack))
+                .set(PACK.DOCUMENT, json.write(pack))
                 .onConflictDoNothing()
                 .execute();
         db.executeInsert(round);
@@ -78,11 +77,7 @@ public class RoundLog {
                         .from(PACK)
                         .where(PACK.HASH.eq(hash))
                         .fetchSingle(PACK.DOCUMENT);
-        try {
-            return json.readValue(document, RoundPack.class);
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException("The pack " + hash + " cannot be read.", e);
-        }
+        return json.read(document, RoundPack.class);
     }
 
     /** The entries of a round in the order in which they were taken in. */
@@ -118,7 +113,7 @@ public class RoundLog {
                 .set(FLOOR_EVENT.PACK_HASH, e.packHash())
                 .set(FLOOR_EVENT.STEP_ID, e.step())
                 .set(FLOOR_EVENT.KIND, e.kind())
-                .set(FLOOR_EVENT.FIGURES, write(e.figures()))
+                .set(FLOOR_EVENT.FIGURES, json.write(e.figures()))
                 .set(FLOOR_EVENT.WHO, e.who())
                 .set(FLOOR_EVENT.DEVICE, e.device())
                 .set(FLOOR_EVENT.TABLET_TIME, e.tabletTime())
@@ -138,8 +133,7 @@ public class RoundLog {
     }
 
     /** Id of the round of a machine that was handed over last; null where none was. */
-    @Nullable
-    String newestClosed(String machine) {
+    @Nullable String newestClosed(String machine) {
         return db.select(ROUND.ID)
                 .from(ROUND)
                 .where(ROUND.MACHINE.eq(machine).and(ROUND.CLOSED_AT.isNotNull()))
@@ -255,18 +249,6 @@ public class RoundLog {
     }
 
     private List<EntryValue> figures(String text) {
-        try {
-            return json.readValue(text, new TypeReference<List<EntryValue>>() {});
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException("The figures " + text + " cannot be read.", e);
-        }
-    }
-
-    private String write(Object value) {
-        try {
-            return json.writeValueAsString(value);
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException(e);
-        }
+        return json.read(text, new TypeReference<List<EntryValue>>() {});
     }
 }

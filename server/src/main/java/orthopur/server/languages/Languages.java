@@ -1,6 +1,5 @@
 package orthopur.server.languages;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -20,6 +19,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.StoredJson;
+import tools.jackson.core.JacksonException;
 
 /** The languages that ship, and those that this site has put beside its data. */
 @RestController
@@ -27,10 +28,10 @@ import orthopur.server.platform.Said;
 public class Languages {
     private static final Logger LOG = LoggerFactory.getLogger(Languages.class);
 
-    private final ObjectMapper json;
+    private final StoredJson json;
     private final Path folder;
 
-    Languages(ObjectMapper json, @Value("${orthopur.data}") String data) {
+    Languages(StoredJson json, @Value("${orthopur.data}") String data) {
         this.json = json;
         this.folder = Path.of(data, "languages");
     }
@@ -77,13 +78,13 @@ public class Languages {
                     new PathMatchingResourcePatternResolver()
                             .getResources("classpath:languages/*.json")) {
                 try (InputStream in = r.getInputStream()) {
-                    add(all, json.readValue(in, Language.class));
+                    add(all, json.read(in, Language.class));
                 }
             }
             for (Path file : ownFiles()) {
                 try {
-                    add(all, json.readValue(file.toFile(), Language.class));
-                } catch (IOException e) {
+                    add(all, json.read(Files.readString(file), Language.class));
+                } catch (IOException | JacksonException e) {
                     LOG.warn("The language file {} cannot be read: {}", file, e.getMessage());
                 }
             }

@@ -1,12 +1,12 @@
 package orthopur.server.machines;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.Nullable;
 import orthopur.formats.Site;
 import orthopur.machine.Check;
 import orthopur.machine.Configuration;

@@ -10,11 +10,11 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import orthopur.Nullable;
 import orthopur.db.tables.records.AccountRecord;
 import orthopur.server.platform.Said;
 

@@ -1,7 +1,5 @@
 package orthopur.server.platform;
 
-import com.fasterxml.jackson.databind.JsonMappingException;
-import com.fasterxml.jackson.databind.exc.MismatchedInputException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
@@ -25,6 +23,8 @@ import orthopur.machine.Problem;
 import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.Refused;
 import orthopur.roundpack.Written;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.MismatchedInputException;
 
 /** Every error as problem+json: a plain sentence, and pointers to the fields it concerns. */
 @RestControllerAdvice
@@ -137,8 +137,9 @@ class Problems {
 
     private static ProblemDetail mismatched(MismatchedInputException m) {
         StringBuilder field = new StringBuilder();
-        for (JsonMappingException.Reference r : m.getPath()) {
-            field.append('/').append(r.getFieldName() == null ? r.getIndex() : r.getFieldName());
+        for (JacksonException.Reference r : m.getPath()) {
+            field.append('/')
+                    .append(r.getPropertyName() == null ? r.getIndex() : r.getPropertyName());
         }
         String says = "%s: %s is expected.".formatted(field.substring(1), expected(m));
         ProblemDetail p = problem(HttpStatus.BAD_REQUEST, "This cannot be read", says);
@@ -159,6 +160,9 @@ class Problems {
         }
         if (type == double.class || type == Double.class) {
             return "a number";
+        }
+        if (type == boolean.class || type == Boolean.class) {
+            return "true or false";
         }
         return type == String.class ? "a text" : "another form";
     }

@@ -5,8 +5,8 @@ import static orthopur.db.Tables.SITE_CHANGE;
 import java.time.Clock;
 import java.util.List;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import orthopur.Nullable;
 
 /**
  * What was changed on the site, by whom, with what stood there before. Nothing in it ever changes.

@@ -12,10 +12,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.formats.FormatError;
@@ -322,8 +322,7 @@ public class Procedures {
     }
 
     /** The newest version of a procedure; null where there is none. */
-    @Nullable
-    Integer newest(String id) {
+    @Nullable Integer newest(String id) {
         return db.select(max(PROCEDURE_VERSION.VERSION))
                 .from(PROCEDURE_VERSION)
                 .where(PROCEDURE_VERSION.PROCEDURE_ID.eq(id))

@@ -1,10 +1,9 @@
 package orthopur.server.procedures;
 
-import io.swagger.v3.oas.annotations.media.Content;
-import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,7 +16,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.Nullable;
 import orthopur.db.tables.records.ProcedureVersionRecord;
 import orthopur.formats.ActionCatalog;
 import orthopur.formats.Notation;
@@ -29,6 +27,7 @@ import orthopur.formats.VerdictDocument;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Schools;
 import orthopur.server.people.Person;
+import orthopur.server.platform.ReadsAs;
 import orthopur.server.platform.Said;
 import orthopur.verdict.Mending;
 
@@ -107,15 +106,7 @@ class ProceduresController {
             @PathVariable String id,
             @PathVariable int version,
             @RequestHeader("If-Match") String revision,
-            @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            content =
-                                    @Content(
-                                            schema =
-                                                    @Schema(
-                                                            implementation =
-                                                                    ProcedureDocument.class)))
-                    @RequestBody
-                    String document,
+            @RequestBody @ReadsAs(ProcedureDocument.class) String document,
             @AuthenticationPrincipal Person person) {
         return ProcedureView.of(procedures.save(id, version, number(revision), document, person));
     }
@@ -233,15 +224,7 @@ class ProceduresController {
 
     @PostMapping("/verify")
     VerdictDocument verify(
-            @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            content =
-                                    @Content(
-                                            schema =
-                                                    @Schema(
-                                                            implementation =
-                                                                    ProcedureDocument.class)))
-                    @RequestBody
-                    String document,
+            @RequestBody @ReadsAs(ProcedureDocument.class) String document,
             @RequestParam(defaultValue = "0") int configuration,
             @RequestParam(defaultValue = "true") boolean remedies) {
         Procedures.Judged judged = procedures.judge(document, configuration, remedies);
@@ -257,16 +240,7 @@ class ProceduresController {
 
     /** Every remedy that is proven to help, as one difference; nothing is saved. */
     @PostMapping("/mend")
-    MendedView mend(
-            @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                            content =
-                                    @Content(
-                                            schema =
-                                                    @Schema(
-                                                            implementation =
-                                                                    ProcedureDocument.class)))
-                    @RequestBody
-                    String document) {
+    MendedView mend(@RequestBody @ReadsAs(ProcedureDocument.class) String document) {
         Mending.Mended m = procedures.mend(document);
         return new MendedView(
                 m.taken(),

@@ -1,6 +1,7 @@
 package orthopur.server.release;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -8,7 +9,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.Nullable;
 import orthopur.server.people.Person;
 import orthopur.server.people.Role;
 import orthopur.server.platform.Said;

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import orthopur.Nullable;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.release.ReleasePlan;
@@ -63,8 +63,7 @@ class Releases {
     }
 
     /** Why this person may not release it; null when they may. */
-    @Nullable
-    String hindrance(Replay r, Person person) {
+    @Nullable String hindrance(Replay r, Person person) {
         try {
             rounds.mayRelease(r, person);
             return null;

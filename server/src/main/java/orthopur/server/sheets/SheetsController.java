@@ -1,8 +1,7 @@
 package orthopur.server.sheets;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -15,7 +14,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.Nullable;
 import orthopur.formats.FormatError;
 import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;
@@ -27,6 +25,8 @@ import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Effects;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A sheet while it is written, and its next version when it is signed. */
 @RestController

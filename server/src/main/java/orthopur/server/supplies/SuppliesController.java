@@ -1,6 +1,7 @@
 package orthopur.server.supplies;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,7 +11,6 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.MaterialTable;
 import orthopur.formats.ChemicalsFormat;

@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import static orthopur.db.Tables.PROCEDURE_VERSION;
 import static orthopur.db.Tables.SHEET;
 
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Arrays;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
@@ -16,6 +15,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The whole site out and in again: the same bytes, or nothing at all. */
 @ServerTest

@@ -4,11 +4,9 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
@@ -16,10 +14,10 @@ import orthopur.server.ServerTest;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Role;
+import tools.jackson.databind.JsonNode;
 
 /** L11 on the floor: the rule is asked for the person who does the work. */
-@ServerTest
-@DirtiesContext
+@ServerTest(own = true)
 class AgeTest {
     @Autowired MockMvc mvc;
     @Autowired Accounts accounts;
@@ -51,10 +49,10 @@ class AgeTest {
                 {"id":"a1","packHash":"%s","step":"%s","kind":"done","figures":[],
                  "device":"t","tabletTime":1}
                 """
-                        .formatted(state.get("packHash").asText(), "fetch");
+                        .formatted(state.get("packHash").asString(), "fetch");
         Answer entered =
                 new Client(mvc, "Dagny Sollis", "quillmere-dagny")
-                        .post_("/api/rounds/" + state.get("id").asText() + "/entries", entry);
+                        .post_("/api/rounds/" + state.get("id").asString() + "/entries", entry);
         assertEquals(403, entered.status(), entered.body().toString());
     }
 

@@ -4,9 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -16,34 +13,26 @@ import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
-import org.springframework.test.context.TestPropertySource;
-import org.springframework.test.context.bean.override.convention.TestBean;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.roundpack.Entry;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
 import orthopur.server.TestClock;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The disk is full or cannot be written, the clocks change, the PIN is forgotten. */
-@ServerTest
-@DirtiesContext
+@ServerTest(clock = true, properties = "spring.datasource.hikari.maximum-pool-size=1")
 // One connection, so that what a test says to the database holds for the server as well.
-@TestPropertySource(properties = "spring.datasource.hikari.maximum-pool-size=1")
 class BadNightTest {
-    private static final TestClock NOW = new TestClock();
-    @TestBean Clock clock;
+    @Autowired TestClock now;
     @Autowired MockMvc mvc;
     @Autowired DSLContext db;
     @Autowired Rounds rounds;
     @Autowired RoundLog roundLog;
     private Client maren;
     private Client ruvi;
-
-    static Clock clock() {
-        return NOW;
-    }
 
     @BeforeEach
     void signIn() {
@@ -53,7 +42,7 @@ class BadNightTest {
 
     private Tablet at(String procedure) {
         Tablet t = new Tablet(maren, "Maren Oyelaran", "17", procedure);
-        t.now = NOW.millis();
+        t.now = now.millis();
         return t;
     }
 
@@ -74,7 +63,7 @@ class BadNightTest {
     void aFullDiskTakesNothingInSaysSoAndTakesItInOnceThereIsRoom() {
         Tablet t = at("qk-sl1-end-of-shift");
         t.toTheEnd();
-        NOW.set(t.now);
+        now.set(t.now);
         List<ObjectNode> all = List.copyOf(t.queue());
         int pages = db.fetchSingle("PRAGMA page_count").get(0, Integer.class);
         db.execute("PRAGMA max_page_count = " + pages);
@@ -89,7 +78,7 @@ class BadNightTest {
             db.execute("PRAGMA max_page_count = 4294967294");
         }
         JsonNode answer = queue(t, all).body();
-        answer.get("fates").forEach(f -> assertEquals("TAKEN", f.get("fate").asText()));
+        answer.get("fates").forEach(f -> assertEquals("TAKEN", f.get("fate").asString()));
         assertEquals(all.size(), roundLog.entries(t.round).size());
         sameAfterARestart(t);
         assertTrue(maren.read("/api/logbook/integrity").body().get("whole").asBoolean());
@@ -112,14 +101,14 @@ class BadNightTest {
                 db.execute("PRAGMA query_only = OFF");
             }
         }
-        assertEquals("TAKEN", queue(t, List.of(sent)).body().at("/fates/0/fate").asText());
+        assertEquals("TAKEN", queue(t, List.of(sent)).body().at("/fates/0/fate").asString());
     }
 
     private static final ZoneId SITE = ZoneId.of("Europe/London");
 
     /** When the clocks of the site are changed next, forward or back. */
-    private static Instant change(boolean forward) {
-        Instant at = Instant.ofEpochMilli(NOW.millis()).plusSeconds(86_400);
+    private Instant change(boolean forward) {
+        Instant at = Instant.ofEpochMilli(now.millis()).plusSeconds(86_400);
         while (true) {
             ZoneOffsetTransition next = SITE.getRules().nextTransition(at);
             if (next.isGap() == forward) {
@@ -155,14 +144,14 @@ class BadNightTest {
         long started = t.progress.state().timers().get(soaking);
         long whole = stepOf(t, soaking).timer().seconds();
         assertTrue(started * 1000 <= change && t.now > change, "across the change");
-        NOW.set((started + whole - 1) * 1000);
-        t.now = NOW.millis();
+        now.set((started + whole - 1) * 1000);
+        t.now = now.millis();
         t.sync();
         Answer early = t.send(new Entry.StepDone(collect), null);
         assertEquals(409, early.status(), "a second is missing, whatever the wall clock says");
         assertTrue(early.detail().contains("soak needs another 0:01"), early.detail());
-        NOW.pass(1);
-        t.now = NOW.millis();
+        now.pass(1);
+        t.now = now.millis();
         for (ObjectNode e : t.asksOf(collect)) {
             queue(t, List.of(e));
         }
@@ -180,13 +169,13 @@ class BadNightTest {
     @Test
     void theLogbookFindsARoundOnTheDayThatIsLongerThanOthers() {
         LocalDate longer = change(false).atZone(SITE).toLocalDate();
-        NOW.set(longer.atTime(23, 30).atZone(SITE).toInstant().toEpochMilli());
+        now.set(longer.atTime(23, 30).atZone(SITE).toInstant().toEpochMilli());
         Tablet t = at("qk-fl1-daily");
         assertTrue(found(longer, t));
         assertFalse(found(longer.plusDays(1), t));
         // In the site's summer half past midnight is the day before in UTC.
         LocalDate summer = longer.plusYears(1).withMonth(7);
-        NOW.set(summer.atTime(0, 30).atZone(SITE).toInstant().toEpochMilli());
+        now.set(summer.atTime(0, 30).atZone(SITE).toInstant().toEpochMilli());
         Tablet night = at("qk-ds1-daily");
         assertTrue(found(summer, night));
         assertFalse(found(summer.minusDays(1), night));
@@ -195,7 +184,7 @@ class BadNightTest {
     private boolean found(LocalDate day, Tablet t) {
         JsonNode rows = maren.read("/api/logbook?from=" + day + "&to=" + day).body();
         for (JsonNode row : rows) {
-            if (row.get("round").asText().equals(t.round)) {
+            if (row.get("round").asString().equals(t.round)) {
                 return true;
             }
         }
@@ -206,17 +195,17 @@ class BadNightTest {
     void fiveWrongPinsLockTheReleaseForAWhileAndReleaseNothing() {
         Tablet t = at("qk-tl1-line-clean");
         t.toTheEnd();
-        NOW.set(t.now);
+        now.set(t.now);
         t.sync();
         t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
         String path = "/api/releases/" + t.round + "/release";
         for (JsonNode s : ruvi.read("/api/releases/" + t.round).body().get("plan")) {
-            String kind = s.get("kind").asText();
+            String kind = s.get("kind").asString();
             String value = kind.equals("LOOK") ? "null" : kind.equals("PH") ? "7.6" : "5";
             ruvi.post_(
                     "/api/releases/" + t.round + "/findings",
                     "{\"site\":\"%s\",\"value\":%s,\"passed\":true}"
-                            .formatted(s.get("id").asText(), value));
+                            .formatted(s.get("id").asString(), value));
         }
         for (int tries = 4; tries > 0; tries--) {
             Answer wrong = ruvi.post_(path, "{\"pin\":\"0000\"}");
@@ -228,7 +217,7 @@ class BadNightTest {
         assertEquals(429, right.status(), "the right one comes too late");
         assertTrue(right.detail().contains("locked for"), right.detail());
         assertEquals("WAITING", rounds.load(t.round).progress().status().name());
-        NOW.pass(16 * 60);
+        now.pass(16 * 60);
         Answer later = ruvi.post_(path, "{\"pin\":\"9027\"}");
         assertEquals(200, later.status(), later.detail());
         assertEquals("RELEASED", rounds.load(t.round).progress().status().name());

@@ -4,21 +4,19 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
 
 /** What is known before the first step, and who may take it. */
-@ServerTest
-@DirtiesContext
+@ServerTest(own = true)
 class BeforeStartTest {
     private static final String SAW = "qk-sw1-daily";
     @Autowired MockMvc mvc;
@@ -46,7 +44,7 @@ class BeforeStartTest {
     @Test
     void saysWhatIsWornAndFetchedAndHowLongItTakes() {
         JsonNode v = before(maren, "qk-sl1-end-of-shift");
-        assertEquals("QK-SL1", v.get("machine").asText());
+        assertEquals("QK-SL1", v.get("machine").asString());
         assertTrue(v.get("ppe").toString().contains("glove"), v.get("ppe").toString());
         assertTrue(v.get("things").size() >= 3, v.get("things").toString());
         assertTrue(v.get("minutes").asDouble() > 10 && v.get("minutes").asDouble() < 240);
@@ -56,24 +54,24 @@ class BeforeStartTest {
 
     @Test
     void whoWasNotShownTheWorkDoesNotStartItAndJoins() {
-        assertTrue(before(pell, SAW).get("whyNot").asText().contains("Maren Oyelaran"));
+        assertTrue(before(pell, SAW).get("whyNot").asString().contains("Maren Oyelaran"));
         Answer refused = pell.post_("/api/rounds", start(SAW));
         assertEquals(403, refused.status());
         assertTrue(refused.detail().contains("was not shown the work at QK-SW1"), refused.detail());
-        String round = maren.post_("/api/rounds", start(SAW)).body().at("/state/id").asText();
+        String round = maren.post_("/api/rounds", start(SAW)).body().at("/state/id").asString();
         Answer joined = pell.post_("/api/rounds", start(SAW));
         assertEquals(200, joined.status(), joined.detail());
-        assertEquals(round, joined.body().at("/state/id").asText());
-        assertEquals(round, before(pell, SAW).get("openRound").asText());
+        assertEquals(round, joined.body().at("/state/id").asString());
+        assertEquals(round, before(pell, SAW).get("openRound").asString());
     }
 
     @Test
     void theSupervisorWritesItDownWithThePin() {
         JsonNode person = null;
         for (JsonNode p : ilse.read("/api/people").body()) {
-            person = p.get("name").asText().equals("Pell Okonjo") ? p : person;
+            person = p.get("name").asString().equals("Pell Okonjo") ? p : person;
         }
-        String path = "/api/people/" + person.get("id").asText();
+        String path = "/api/people/" + person.get("id").asString();
         String as = "{\"role\":\"CREW\",\"left\":false,\"signature\":\"%s\",\"trainedOn\":%s}";
         assertEquals(401, ilse.put_(path, as.formatted("0000", "[]")).status());
         Answer nowhere = ilse.put_(path, as.formatted("4711", "[\"QK-XX9\"]"));
@@ -102,7 +100,7 @@ class BeforeStartTest {
         Client ruvi = new Client(mvc, "Ruvi Hast", "quillmere-ruvi");
         assertEquals(
                 "Only crew and supervisors carry out rounds.",
-                before(ruvi, SAW).get("whyNot").asText());
+                before(ruvi, SAW).get("whyNot").asString());
         assertEquals(403, ruvi.put_("/api/machines/QK-SW1/spares/blade", "{\"count\":1}").status());
     }
 
@@ -110,19 +108,19 @@ class BeforeStartTest {
     void sparesAreCountedAndTheNewestCountHolds() {
         JsonNode spare = before(maren, SAW).get("spares").get(0);
         assertFalse(spare.hasNonNull("count"), "not counted is not none");
-        String path = "/api/machines/QK-SW1/spares/" + spare.get("part").asText();
+        String path = "/api/machines/QK-SW1/spares/" + spare.get("part").asString();
         assertEquals(204, maren.put_(path, "{\"count\":2}").status());
         assertEquals(204, maren.put_(path, "{\"count\":3}").status());
         JsonNode now = before(maren, SAW).get("spares").get(0);
         assertEquals(3, now.get("count").asInt());
-        assertEquals("Maren Oyelaran", now.get("who").asText());
+        assertEquals("Maren Oyelaran", now.get("who").asString());
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"-1", "1000", "2.5", "\"two\""})
     void aCountIsAWholeNumber(String count) {
         JsonNode spare = before(maren, SAW).get("spares").get(0);
-        String path = "/api/machines/QK-SW1/spares/" + spare.get("part").asText();
+        String path = "/api/machines/QK-SW1/spares/" + spare.get("part").asString();
         Answer a = maren.put_(path, "{\"count\":" + count + "}");
         assertTrue(a.status() == 400 || a.status() == 422, a.status() + a.detail());
         assertTrue(a.detail().contains("count"), a.detail());

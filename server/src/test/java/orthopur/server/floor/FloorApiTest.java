@@ -5,9 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
@@ -17,16 +14,17 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The floor's entries: once, in order, chained, never changed. One round through all tests. */
-@ServerTest
+@ServerTest(own = true)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-@DirtiesContext
 class FloorApiTest {
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -43,13 +41,13 @@ class FloorApiTest {
         Answer a = maren.post_("/api/rounds", "{\"procedure\":\"qk-sl1-end-of-shift\"}");
         assertEquals(200, a.status());
         state = a.body().get("state");
-        round = state.get("id").asText();
+        round = state.get("id").asString();
     }
 
     private ObjectNode entry(String step, String kind) {
         ObjectNode e = JSON.createObjectNode();
         e.put("id", UUID.randomUUID().toString())
-                .put("packHash", state.get("packHash").asText())
+                .put("packHash", state.get("packHash").asString())
                 .put("step", step)
                 .put("kind", kind)
                 .put("device", "test")
@@ -78,7 +76,7 @@ class FloorApiTest {
     void startingAgainGoesOnWithTheOpenRound() {
         JsonNode again =
                 maren.post_("/api/rounds", "{\"procedure\":\"qk-sl1-end-of-shift\"}").body();
-        assertEquals(round, again.at("/state/id").asText());
+        assertEquals(round, again.at("/state/id").asString());
     }
 
     @Test
@@ -86,7 +84,7 @@ class FloorApiTest {
     void anEntrySentTwiceIsEnteredOnce() {
         ObjectNode e = entry("fetch", "step-done");
         assertEquals(200, send(e).status());
-        assertEquals("wash-out", send(e).body().at("/progress/current").asText());
+        assertEquals("wash-out", send(e).body().at("/progress/current").asString());
         assertEquals(1, db.fetchCount(org.jooq.impl.DSL.table("floor_event")));
     }
 

@@ -4,9 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -15,7 +12,6 @@ import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.bean.override.convention.TestBean;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.roundpack.Entry;
 import orthopur.roundpack.Progress;
@@ -23,25 +19,21 @@ import orthopur.roundpack.RoundPack.Trouble;
 import orthopur.server.Client;
 import orthopur.server.ServerTest;
 import orthopur.server.TestClock;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Without signal: a whole round is written down on the tablet and comes in later, once and in
  * order.
  */
-@ServerTest
+@ServerTest(clock = true)
 class OfflineTest {
-    @TestBean Clock clock;
+    @Autowired TestClock now;
     @Autowired MockMvc mvc;
     @Autowired DSLContext db;
     @Autowired Rounds rounds;
     private Client maren;
     private Client tobiah;
-
-    private static final TestClock NOW = new TestClock();
-
-    static Clock clock() {
-        return NOW;
-    }
 
     @BeforeEach
     void signIn() {
@@ -52,13 +44,13 @@ class OfflineTest {
     /** Each test has a machine of its own, so that they share one server. */
     private Tablet at(String procedure) {
         Tablet t = new Tablet(maren, "Maren Oyelaran", "17", procedure);
-        t.now = NOW.millis();
+        t.now = now.millis();
         return t;
     }
 
     /** Signal again, at the time that the tablet has come to. */
-    private static void signal(Tablet t) {
-        NOW.set(t.now);
+    private void signal(Tablet t) {
+        now.set(t.now);
     }
 
     private static String step(Tablet t, int place) {
@@ -71,7 +63,7 @@ class OfflineTest {
 
     private static Set<String> fates(JsonNode answer) {
         Set<String> fates = new TreeSet<>();
-        answer.get("fates").forEach(f -> fates.add(f.get("fate").asText()));
+        answer.get("fates").forEach(f -> fates.add(f.get("fate").asString()));
         return fates;
     }
 
@@ -96,7 +88,7 @@ class OfflineTest {
         assertEquals(200, t.send(new Entry.RoundClosed(last(t)), "3350").status());
         assertTrue(maren.read("/api/logbook/integrity").body().get("whole").asBoolean());
         assertEquals(
-                again.stream().map(e -> e.get("id").asText()).toList(),
+                again.stream().map(e -> e.get("id").asString()).toList(),
                 db.fetch(
                                 "SELECT id FROM floor_event WHERE round_id = ? ORDER BY seq LIMIT ?",
                                 t.round,
@@ -113,7 +105,7 @@ class OfflineTest {
         signal(t);
         assertEquals(Set.of("TAKEN"), fates(t.sync()));
         long last = roundLog.entries(t.round).getLast().envelope().at();
-        assertEquals(NOW.millis() / 1000, last / 1000, 2.0);
+        assertEquals(now.millis() / 1000, last / 1000, 2.0);
     }
 
     @Test
@@ -126,8 +118,8 @@ class OfflineTest {
         JsonNode second = t.sync();
         assertEquals(Set.of("KEPT"), fates(second));
         JsonNode differences = second.at("/state/differences");
-        assertTrue(differences.get(0).get("why").asText().contains("already done"));
-        assertEquals("Tobiah Renn", differences.get(0).get("who").asText());
+        assertTrue(differences.get(0).get("why").asString().contains("already done"));
+        assertEquals("Tobiah Renn", differences.get(0).get("who").asString());
         JsonNode record = maren.read("/api/logbook/" + m.round).body();
         assertTrue(record.toString().contains("does not count: Step 1 is already done"));
         // A restart reads the log to the same state.
@@ -155,7 +147,7 @@ class OfflineTest {
         m.send(new Entry.RoundClosed(last(m)), "3350");
         JsonNode answer = m.sync(List.of(late));
         assertEquals(Set.of("KEPT"), fates(answer));
-        assertTrue(answer.at("/fates/0/why").asText().contains("closed"));
+        assertTrue(answer.at("/fates/0/why").asString().contains("closed"));
         assertEquals(Progress.Status.WAITING, rounds.load(m.round).progress().status());
     }
 
@@ -170,10 +162,10 @@ class OfflineTest {
         mixed.add(t.sent(new Entry.RoundClosed(last(t))));
         JsonNode answer = t.sync(mixed);
         List<String> fates = new ArrayList<>();
-        answer.get("fates").forEach(f -> fates.add(f.get("fate").asText()));
+        answer.get("fates").forEach(f -> fates.add(f.get("fate").asString()));
         assertEquals(List.of("REFUSED", "TAKEN", "KEPT", "KEPT", "REFUSED"), fates);
         assertEquals(3, stored(t));
-        assertTrue(answer.at("/fates/4/why").asText().contains("signed"));
+        assertTrue(answer.at("/fates/4/why").asString().contains("signed"));
     }
 
     @Test

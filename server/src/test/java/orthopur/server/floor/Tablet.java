@@ -1,9 +1,5 @@
 package orthopur.server.floor;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -15,6 +11,10 @@ import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.Written;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A tablet in a test: it has the pack, folds what it enters, and sends it when it is told to. */
 public final class Tablet {
@@ -43,11 +43,11 @@ public final class Tablet {
         if (a.status() != 200) {
             throw new IllegalStateException(a.detail());
         }
-        round = a.body().at("/state/id").asText();
-        packHash = a.body().at("/state/packHash").asText();
+        round = a.body().at("/state/id").asString();
+        packHash = a.body().at("/state/packHash").asString();
         try {
             pack = JSON.treeToValue(a.body().get("pack"), RoundPack.class);
-        } catch (com.fasterxml.jackson.core.JsonProcessingException e) {
+        } catch (tools.jackson.core.JacksonException e) {
             throw new IllegalStateException(e);
         }
         progress = new Progress(pack);
@@ -102,11 +102,11 @@ public final class Tablet {
                 List<EntryValue> figures =
                         List.of(JSON.treeToValue(v.get("figures"), EntryValue[].class));
                 progress.accept(
-                        new Written(v.get("kind").asText(), v.get("step").asText(), figures)
+                        new Written(v.get("kind").asString(), v.get("step").asString(), figures)
                                 .entry(),
                         v.get("at").asLong() / 1000,
-                        v.get("who").asText());
-            } catch (com.fasterxml.jackson.core.JsonProcessingException x) {
+                        v.get("who").asString());
+            } catch (tools.jackson.core.JacksonException x) {
                 throw new IllegalStateException(x);
             }
         }

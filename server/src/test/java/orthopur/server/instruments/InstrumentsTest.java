@@ -3,13 +3,13 @@ package orthopur.server.instruments;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
 
 /** The site's meters answer as meters do, and one of them is not to be trusted. */
 @ServerTest
@@ -23,7 +23,8 @@ class InstrumentsTest {
         assertTrue(all.size() >= 6);
         for (JsonNode m : all) {
             assertEquals(
-                    m.get("id").asText().equals("atp-old") || m.get("id").asText().equals("oven-t"),
+                    m.get("id").asString().equals("atp-old")
+                            || m.get("id").asString().equals("oven-t"),
                     m.get("due").asBoolean(),
                     m.toString());
         }
@@ -37,7 +38,7 @@ class InstrumentsTest {
         String said = "";
         for (int i = 0; i < 40; i++) {
             JsonNode r = ruvi.post_("/api/instruments/atp-old/readings?near=9", "{}").body();
-            said = r.get("says").asText();
+            said = r.get("says").asString();
             if (!r.hasNonNull("value")) {
                 break;
             }

@@ -3,7 +3,6 @@ package orthopur.server.languages;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,6 +12,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
 
 /** A language is a file: what ships, what a site adds, and what cannot be read. */
 @ServerTest
@@ -26,7 +26,7 @@ class LanguagesTest {
     void aSiteAddsALanguageAndMendsOneWithoutAStart() throws IOException {
         Client maren = Client.maren(mvc);
         JsonNode spanish = maren.read("/api/languages/es").body();
-        assertEquals("Español", spanish.get("name").asText());
+        assertEquals("Español", spanish.get("name").asString());
         assertEquals(404, maren.read("/api/languages/xx").status());
         Path folder = Files.createDirectories(Path.of(data, "languages"));
         Files.writeString(
@@ -38,9 +38,9 @@ class LanguagesTest {
         Files.writeString(folder.resolve("broken.json"), "{\"code\":");
         Files.writeString(folder.resolve("empty.json"), "{\"code\":\"yy\"}");
         Files.writeString(folder.resolve("notes.txt"), "no language");
-        assertEquals("Wasch", maren.read("/api/languages/xx").body().at("/texts/Wash").asText());
+        assertEquals("Wasch", maren.read("/api/languages/xx").body().at("/texts/Wash").asString());
         JsonNode mended = maren.read("/api/languages/es").body();
-        assertEquals("Fregar", mended.at("/texts/Wash").asText());
+        assertEquals("Fregar", mended.at("/texts/Wash").asString());
         assertEquals(spanish.get("texts").size(), mended.get("texts").size());
         assertEquals(2, maren.read("/api/languages").body().size());
         assertTrue(maren.read("/api/languages").body().toString().contains("\"xx\""));

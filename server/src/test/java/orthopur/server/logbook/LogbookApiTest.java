@@ -6,15 +6,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
 
 /** Reading: the logbook, the calculations, the rule book, and what is not there. */
-@ServerTest
-@DirtiesContext
+@ServerTest(own = true)
 class LogbookApiTest {
     @Autowired MockMvc mvc;
     private Client anselm;
@@ -67,7 +65,7 @@ class LogbookApiTest {
     void theRuleBookShowsFiguresAndRulesWithTheirSources() {
         Answer a = anselm.read("/api/rulebook");
         assertTrue(a.body().get("figures").size() > 20);
-        assertTrue(a.body().get("rules").findValuesAsText("id").contains("S1"));
+        assertTrue(a.body().get("rules").findValuesAsString("id").contains("S1"));
     }
 
     @Test

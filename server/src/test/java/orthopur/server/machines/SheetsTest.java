@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.formats.FormatError;
 import orthopur.formats.SheetFormat;
@@ -18,8 +17,7 @@ import orthopur.server.ServerTest;
 import orthopur.server.platform.Said;
 
 /** Sheets in their versions, on real SQLite, and what a newer one does to drafts and rounds. */
-@ServerTest
-@DirtiesContext
+@ServerTest(own = true)
 class SheetsTest {
     @Autowired Sheets sheets;
     @Autowired MockMvc mvc;

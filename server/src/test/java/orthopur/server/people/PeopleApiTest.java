@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.time.LocalDate;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -14,6 +13,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
 
 /** Accounts are made, changed and closed by a supervisor who signs for it. */
 @ServerTest
@@ -37,7 +37,7 @@ class PeopleApiTest {
 
     private JsonNode person(String name) {
         for (JsonNode p : ilse.read("/api/people").body()) {
-            if (p.get("name").asText().equals(name)) {
+            if (p.get("name").asString().equals(name)) {
                 return p;
             }
         }
@@ -76,9 +76,9 @@ class PeopleApiTest {
         assertThrows(
                 IllegalStateException.class, () -> new Client(mvc, "Lio Fenn", "tarn-ferry-1"));
         Client lio = new Client(mvc, "Lio Fenn", "tarn-ferry-2");
-        assertEquals("QA", lio.read("/api/session").body().get("role").asText());
+        assertEquals("QA", lio.read("/api/session").body().get("role").asString());
         JsonNode log = ilse.read("/api/supplies/changes").body();
-        assertEquals("person Lio Fenn", log.at("/0/what").asText());
+        assertEquals("person Lio Fenn", log.at("/0/what").asString());
         assertFalse(log.toString().contains("tarn-ferry"));
     }
 
@@ -132,6 +132,6 @@ class PeopleApiTest {
                                         + Client.text("{\"town\":\"Tarn Ferry East\"}")
                                         + ",\"pin\":\"4711\"}")
                         .status());
-        assertEquals("Tarn Ferry East", ilse.read("/api/site/file").body().get("town").asText());
+        assertEquals("Tarn Ferry East", ilse.read("/api/site/file").body().get("town").asString());
     }
 }

@@ -3,33 +3,23 @@ package orthopur.server.people;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
-import static org.mockito.Mockito.when;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
-import java.time.Clock;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
-import org.springframework.test.context.bean.override.mockito.MockitoBean;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.ServerTest;
+import orthopur.server.TestClock;
 import orthopur.server.platform.Said;
 
 /** Sign-in, lockout by the clock, and that nothing is open without a session. */
-@ServerTest
+@ServerTest(clock = true)
 class SignInTest {
     @Autowired Accounts accounts;
     @Autowired MockMvc mvc;
-    @MockitoBean Clock clock;
-
-    private long now = 1_000_000_000L;
-
-    @BeforeEach
-    void clockStands() {
-        when(clock.millis()).thenAnswer(x -> now);
-    }
+    @Autowired TestClock clock;
 
     @Test
     void fiveWrongTriesLockForTenMinutesAndTheRightPasswordDoesNotHelpMeanwhile() {
@@ -44,7 +34,7 @@ class SignInTest {
                 assertThrows(Said.class, () -> accounts.signIn("Pell Okonjo", "quillmere-pell"))
                         .getMessage();
         assertTrue(locked.contains("10 more minutes"), locked);
-        now += 10 * 60_000;
+        clock.pass(10 * 60);
         assertEquals("Pell Okonjo", accounts.signIn("Pell Okonjo", "quillmere-pell").name());
     }
 
@@ -55,7 +45,7 @@ class SignInTest {
             assertThrows(Said.class, () -> accounts.sign(tobiah, "0000"));
         }
         assertThrows(Said.class, () -> accounts.sign(tobiah, "2208"));
-        now += 10 * 60_000;
+        clock.pass(10 * 60);
         accounts.sign(tobiah, "2208");
     }
 

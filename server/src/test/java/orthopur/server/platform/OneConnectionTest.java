@@ -6,8 +6,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.ServerTest;
@@ -16,9 +14,8 @@ import orthopur.server.ServerTest;
  * No request needs two connections of the database at once: with a few such requests together, each
  * holds one and all wait for another. With one connection in all, the first such request fails.
  */
-@ServerTest
-@DirtiesContext
-@TestPropertySource(
+@ServerTest(
+        own = true,
         properties = {
             "spring.datasource.hikari.maximum-pool-size=1",
             "spring.datasource.hikari.connection-timeout=1000"

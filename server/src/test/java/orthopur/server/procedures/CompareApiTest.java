@@ -3,9 +3,6 @@ package orthopur.server.procedures;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -13,6 +10,9 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Two procedures side by side, over the API; asking changes nothing. */
 @ServerTest
@@ -35,11 +35,11 @@ class CompareApiTest {
         ObjectNode gone = (ObjectNode) steps.remove(cool);
         ((ObjectNode) steps.get(0)).put("words", "Bring everything.");
         JsonNode d = ilse.post_(OVEN + "/comparison", oven.toString()).body();
-        assertEquals("changed", d.at("/steps/0/kind").asText());
-        assertEquals("words", d.at("/steps/0/parts/0").asText());
-        assertEquals("removed", d.at("/steps/1/kind").asText());
+        assertEquals("changed", d.at("/steps/0/kind").asString());
+        assertEquals("words", d.at("/steps/0/parts/0").asString());
+        assertEquals("removed", d.at("/steps/1/kind").asString());
         assertEquals(cool + 1, d.at("/steps/1/was").asInt());
-        assertTrue(d.at("/steps/1/lineBefore").asText().startsWith("Cool down"), d.toString());
+        assertTrue(d.at("/steps/1/lineBefore").asString().startsWith("Cool down"), d.toString());
         assertTrue(d.get("come").toString().contains("\"L8\""), d.get("come").toString());
         assertEquals(0, d.at("/before/stops").asInt());
         assertTrue(d.at("/now/stops").asInt() > 0);
@@ -79,10 +79,10 @@ class CompareApiTest {
         assertEquals(401, retire(weekly, "0000", "Nobody bakes here now.").status());
         assertEquals(200, retire(weekly, "4711", "Nobody bakes here now.").status());
         assertEquals(409, retire(weekly, "4711", "Nobody bakes here now.").status());
-        assertEquals("RETIRED", ilse.read(weekly).body().at("/row/state").asText());
+        assertEquals("RETIRED", ilse.read(weekly).body().at("/row/state").asString());
         JsonNode said = ilse.read(weekly + "/comments").body();
-        assertEquals("The rack is too narrow.", said.at("/0/text").asText());
-        assertEquals("Ilse Varga", said.at("/0/who").asText());
+        assertEquals("The rack is too narrow.", said.at("/0/text").asString());
+        assertEquals("Ilse Varga", said.at("/0/who").asString());
     }
 
     private Answer comment(String version, String text) {
@@ -100,7 +100,7 @@ class CompareApiTest {
 
     private static int place(ArrayNode steps, String id) {
         for (int i = 0; i < steps.size(); i++) {
-            if (steps.get(i).get("id").asText().equals(id)) {
+            if (steps.get(i).get("id").asString().equals(id)) {
                 return i;
             }
         }

@@ -3,7 +3,6 @@ package orthopur.server.procedures;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -11,6 +10,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
 
 /**
  * An old text becomes a draft of typed steps, and nothing is stored while a word is not understood.
@@ -32,16 +32,16 @@ class OldTextApiTest {
                                 "/api/old-texts",
                                 "{\"machine\":\"QK-SL1\",\"text\":\"1. Unplug slicer\\n2. Be careful\\n3. Wash pusher\"}")
                         .body();
-        assertEquals("Isolate Motor on its cord", read.get(0).get("notation").asText());
+        assertEquals("Isolate Motor on its cord", read.get(0).get("notation").asString());
         assertTrue(read.get(1).get("notation") == null || read.get(1).get("notation").isNull());
-        assertEquals("product", read.get(2).get("missing").get(0).asText());
+        assertEquals("product", read.get(2).get("missing").get(0).asString());
         Answer made = ilse.post_("/api/old-texts/drafts", draft("Old one", "Wash Pusher"));
         assertEquals(201, made.status());
-        String id = made.body().get("id").asText();
+        String id = made.body().get("id").asString();
         JsonNode step =
                 ilse.read("/api/procedures/" + id + "/versions/1").body().at("/document/steps/0");
-        assertEquals("wash", step.get("action").asText());
-        assertEquals("As it stood", step.get("words").asText());
+        assertEquals("wash", step.get("action").asString());
+        assertEquals("As it stood", step.get("words").asString());
     }
 
     @Test

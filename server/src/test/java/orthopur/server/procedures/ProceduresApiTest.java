@@ -4,9 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -25,6 +22,9 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Saving, approving, refusing: over HTTP, on real SQLite. */
 @ServerTest
@@ -76,7 +76,7 @@ class ProceduresApiTest {
         String fix = bring("qk-sl1-end-of-shift");
         ObjectNode d = (ObjectNode) document(fix);
         for (JsonNode s : d.get("steps")) {
-            if (s.get("id").asText().equals("sanitize")) {
+            if (s.get("id").asString().equals("sanitize")) {
                 ((ArrayNode) s.get("readings")).removeAll().add("strength");
             }
         }
@@ -88,8 +88,8 @@ class ProceduresApiTest {
         assertTrue(ilse.post_(fixPath, approval(2, "4711", "")).detail().contains("1 FIX"));
         Answer approved =
                 ilse.post_(fixPath, approval(2, "4711", "thermometer is on order until Friday"));
-        assertEquals("APPROVED", approved.body().at("/row/state").asText());
-        assertEquals("Ilse Varga", approved.body().at("/row/approvedBy").asText());
+        assertEquals("APPROVED", approved.body().at("/row/state").asString());
+        assertEquals("Ilse Varga", approved.body().at("/row/approvedBy").asString());
     }
 
     @Test
@@ -148,7 +148,7 @@ class ProceduresApiTest {
         ObjectNode sanitize = null;
         int place = 0;
         for (int i = 0; i < d.get("steps").size(); i++) {
-            if (d.get("steps").get(i).get("id").asText().equals("sanitize")) {
+            if (d.get("steps").get(i).get("id").asString().equals("sanitize")) {
                 sanitize = (ObjectNode) d.get("steps").get(i);
                 place = i;
             }
@@ -156,14 +156,14 @@ class ProceduresApiTest {
         for (String bad : List.of("-5", "1e9", "\"abc\"", "\"NaN\"")) {
             sanitize.set(
                     "strength",
-                    new com.fasterxml.jackson.databind.ObjectMapper()
+                    new tools.jackson.databind.ObjectMapper()
                             .readTree("{\"value\":" + bad + ",\"unit\":\"mg/L\"}"));
             Answer a = ilse.put_("/api/procedures/" + id + "/versions/1", "\"1\"", d.toString());
             assertEquals(422, a.status(), bad);
             assertTrue(
                     a.body()
                             .at("/errors/0/pointer")
-                            .asText()
+                            .asString()
                             .startsWith("/steps/" + place + "/strength"),
                     bad);
         }
@@ -180,11 +180,11 @@ class ProceduresApiTest {
         for (JsonNode f : verdict.body().get("findings")) {
             for (JsonNode r : f.get("remedies")) {
                 offered++;
-                assertFalse(r.get("edits").isEmpty(), r.get("label").asText());
+                assertFalse(r.get("edits").isEmpty(), r.get("label").asString());
             }
         }
         assertTrue(offered >= 7, "offered " + offered);
-        assertEquals(64, verdict.body().get("appliesTo").asText().length());
+        assertEquals(64, verdict.body().get("appliesTo").asString().length());
     }
 
     @Test
@@ -228,15 +228,15 @@ class ProceduresApiTest {
         steps.forEach(now::add);
         for (JsonNode e : edits) {
             JsonNode moved = e.get("step");
-            if (!e.get("edit").asText().equals("insert-before")) {
+            if (!e.get("edit").asString().equals("insert-before")) {
                 int at = place(now, e.get("id"));
                 JsonNode old = now.remove(at);
-                if (e.get("edit").asText().equals("change")) {
+                if (e.get("edit").asString().equals("change")) {
                     now.add(at, moved);
                 }
                 moved = old;
             }
-            if (e.get("edit").asText().matches("insert-before|move")) {
+            if (e.get("edit").asString().matches("insert-before|move")) {
                 now.add(e.has("before") ? place(now, e.get("before")) : now.size(), moved);
             }
         }

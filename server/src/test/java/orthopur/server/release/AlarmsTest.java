@@ -3,12 +3,8 @@ package orthopur.server.release;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import java.time.Clock;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
-import org.springframework.test.context.bean.override.convention.TestBean;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.roundpack.Entry;
 import orthopur.roundpack.RoundPack.PackStep;
@@ -17,24 +13,19 @@ import orthopur.server.Client;
 import orthopur.server.ServerTest;
 import orthopur.server.TestClock;
 import orthopur.server.floor.Tablet;
+import tools.jackson.databind.JsonNode;
 
 /** What a supervisor is told at once: a reading that is not in, and what may have hurt somebody. */
-@ServerTest
-@DirtiesContext
+@ServerTest(clock = true)
 class AlarmsTest {
-    private static final TestClock NOW = new TestClock();
-    @TestBean Clock clock;
+    @Autowired TestClock now;
     @Autowired MockMvc mvc;
 
-    static Clock clock() {
-        return NOW;
-    }
-
     private JsonNode alarms(Tablet t) {
-        NOW.set(t.now);
+        now.set(t.now);
         t.sync();
         for (JsonNode m : Client.ilse(mvc).read("/api/board").body()) {
-            if (m.get("code").asText().equals(t.pack.machine())) {
+            if (m.get("code").asString().equals(t.pack.machine())) {
                 return m.get("alarms");
             }
         }
@@ -44,7 +35,7 @@ class AlarmsTest {
     @Test
     void fromTheWeakBucketUntilItIsReadAnew() {
         Tablet t = new Tablet(Client.maren(mvc), "Maren Oyelaran", "17", "qk-sl1-end-of-shift");
-        t.now = NOW.millis();
+        t.now = now.millis();
         String step =
                 t.pack.steps().stream()
                         .filter(s -> s.reading() != null)
@@ -57,11 +48,11 @@ class AlarmsTest {
         t.note(new Entry.ReadingTaken(step, "probe-2", 40, 18));
         JsonNode weak = alarms(t);
         assertEquals(1, weak.size(), weak.toString());
-        assertTrue(weak.get(0).asText().contains("40 mg/L at 18 °C is not in"), weak.toString());
-        assertTrue(weak.get(0).asText().contains("Nothing was done about it yet"));
+        assertTrue(weak.get(0).asString().contains("40 mg/L at 18 °C is not in"), weak.toString());
+        assertTrue(weak.get(0).asString().contains("Nothing was done about it yet"));
 
         t.note(new Entry.CorrectiveAction(step, "Added concentrate"));
-        assertTrue(alarms(t).get(0).asText().contains("to be read again"));
+        assertTrue(alarms(t).get(0).asString().contains("to be read again"));
 
         t.note(new Entry.ReadingTaken(step, "probe-2", 110, 18));
         assertEquals(0, alarms(t).size());
@@ -70,10 +61,10 @@ class AlarmsTest {
         t.note(new Entry.TroubleSaid(step, Trouble.Kind.INTERRUPTED, null, "the door bell"));
         JsonNode hurt = alarms(t);
         assertEquals(1, hurt.size(), "being interrupted is in the record, and no alarm");
-        assertTrue(hurt.get(0).asText().contains("cut at the blade, said by Maren Oyelaran"));
+        assertTrue(hurt.get(0).asString().contains("cut at the blade, said by Maren Oyelaran"));
 
         t.toTheEnd();
-        NOW.set(t.now);
+        now.set(t.now);
         t.sync();
         t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
         assertEquals(0, alarms(t).size(), "who releases reads of it there");

@@ -3,8 +3,6 @@ package orthopur.server.release;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import java.time.Clock;
 import java.util.Locale;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.MethodOrderer;
@@ -12,8 +10,6 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
-import org.springframework.test.context.bean.override.convention.TestBean;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.roundpack.Entry;
 import orthopur.server.Client;
@@ -21,20 +17,15 @@ import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
 import orthopur.server.TestClock;
 import orthopur.server.floor.Tablet;
+import tools.jackson.databind.JsonNode;
 
 /** From the last step to production: one machine through waiting, sent back, released, in use. */
-@ServerTest
-@DirtiesContext
+@ServerTest(clock = true)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class ReleaseApiTest {
     private static final String SHIFT = "qk-sl1-end-of-shift";
-    private static final TestClock NOW = new TestClock();
 
-    static Clock clock() {
-        return NOW;
-    }
-
-    @TestBean Clock clock;
+    @Autowired TestClock now;
 
     @Autowired MockMvc mvc;
     private Client ruvi;
@@ -51,13 +42,13 @@ class ReleaseApiTest {
 
     private Tablet tablet(String procedure) {
         Tablet t = new Tablet(maren, "Maren Oyelaran", "17", procedure);
-        t.now = NOW.millis();
+        t.now = now.millis();
         return t;
     }
 
     private JsonNode machine(String code) {
         for (JsonNode m : ruvi.read("/api/board").body()) {
-            if (m.get("code").asText().equals(code)) {
+            if (m.get("code").asString().equals(code)) {
                 return m;
             }
         }
@@ -65,7 +56,7 @@ class ReleaseApiTest {
     }
 
     private String standing() {
-        return machine("QK-SL1").get("standing").asText();
+        return machine("QK-SL1").get("standing").asString();
     }
 
     private Answer find(Client who, String site, Double value, boolean passed) {
@@ -87,9 +78,9 @@ class ReleaseApiTest {
     /** Found to be right, whatever the plan of tonight names. */
     private void proveAll(JsonNode view) {
         for (JsonNode s : view.get("plan")) {
-            boolean look = s.get("kind").asText().equals("LOOK");
-            Double value = look ? null : s.get("kind").asText().equals("PH") ? 7.6 : 5.0;
-            assertEquals(200, find(ruvi, s.get("id").asText(), value, true).status());
+            boolean look = s.get("kind").asString().equals("LOOK");
+            Double value = look ? null : s.get("kind").asString().equals("PH") ? 7.6 : 5.0;
+            assertEquals(200, find(ruvi, s.get("id").asString(), value, true).status());
         }
     }
 
@@ -97,7 +88,7 @@ class ReleaseApiTest {
     @Order(1)
     void whatNobodyHasSaidIsDirtyAndNotTakenIntoUse() {
         assertEquals("DIRTY", standing());
-        assertTrue(machine("QK-SL1").get("waits").asText().contains("nothing is known"));
+        assertTrue(machine("QK-SL1").get("waits").asString().contains("nothing is known"));
         Answer use = maren.post_("/api/board/QK-SL1", "{\"kind\":\"in-use\"}");
         assertEquals(409, use.status());
         assertTrue(use.detail().contains("not released"), use.detail());
@@ -115,7 +106,7 @@ class ReleaseApiTest {
         assertEquals("CLEANING", standing());
         assertEquals(409, find(ruvi, "sight", null, true).status());
         t.toTheEnd();
-        NOW.set(t.now);
+        now.set(t.now);
         t.sync();
         assertEquals(
                 200, t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350").status());
@@ -141,7 +132,7 @@ class ReleaseApiTest {
         JsonNode view = again.read("/api/releases/" + round).body();
         assertTrue(
                 view.get("hindrance")
-                        .asText()
+                        .asString()
                         .contains("Maren O. and Maren Oyelaran are one person"));
         assertEquals(403, find(again, "sight", null, true).status());
     }
@@ -158,14 +149,14 @@ class ReleaseApiTest {
         assertEquals(409, find(ruvi, swab, -5.0, true).status());
         // What the sender thinks of a figure does not count: the plan judges it.
         JsonNode view = find(ruvi, swab, 300.0, true).body();
-        assertEquals("FAILED", view.at("/found/" + swab).asText());
+        assertEquals("FAILED", view.at("/found/" + swab).asString());
         assertEquals(409, release(ruvi, "9027", ",\"hours\":4,\"condition\":\"swab\"").status());
     }
 
     private static String swab(JsonNode view) {
         for (JsonNode s : view.get("plan")) {
-            if (s.get("kind").asText().equals("SWAB")) {
-                return s.get("id").asText();
+            if (s.get("kind").asString().equals("SWAB")) {
+                return s.get("id").asString();
             }
         }
         throw new IllegalStateException("no swab in " + view.get("plan"));
@@ -184,7 +175,7 @@ class ReleaseApiTest {
                 ruvi.post_(back, "{\"item\":\"slide-bar\",\"reason\":\"dirty\",\"pin\":\"1\"}")
                         .status());
         JsonNode view = ruvi.read("/api/releases/" + round).body();
-        String item = view.at("/parts/0/item").asText();
+        String item = view.at("/parts/0/item").asString();
         Answer sent =
                 ruvi.post_(
                         back,
@@ -204,7 +195,7 @@ class ReleaseApiTest {
         assertEquals(round, t.round);
         t.goOnFrom(maren.read("/api/logbook/" + round + "/entries").body());
         t.toTheEnd();
-        NOW.set(t.now);
+        now.set(t.now);
         t.sync();
         t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
         assertEquals("WAITING", standing());
@@ -215,12 +206,12 @@ class ReleaseApiTest {
                 200,
                 release(ruvi, "9027", ",\"hours\":4,\"condition\":\"the swab is read at noon\"")
                         .status());
-        assertTrue(machine("QK-SL1").get("round").asText().equals(round));
+        assertTrue(machine("QK-SL1").get("round").asString().equals(round));
         proveAll(ruvi.read("/api/releases/" + round).body());
         assertEquals(401, release(ruvi, "1111", "").status());
         Answer released = release(ruvi, "9027", "");
         assertEquals(200, released.status(), released.detail());
-        assertEquals("RELEASED", released.body().get("status").asText());
+        assertEquals("RELEASED", released.body().get("status").asString());
         assertEquals(409, release(ruvi, "9027", "").status());
     }
 
@@ -230,15 +221,15 @@ class ReleaseApiTest {
         assertEquals("RELEASED", standing());
         assertEquals(200, maren.post_("/api/board/QK-SL1", "{\"kind\":\"in-use\"}").status());
         JsonNode m = machine("QK-SL1");
-        assertEquals("IN_USE", m.get("standing").asText());
+        assertEquals("IN_USE", m.get("standing").asString());
         // Prep room of 11 °C: ten hours (Food Code 4-602.11(D)(2)).
         assertEquals(10 * 3_600_000L, m.get("until").asLong() - m.get("since").asLong());
         assertTrue(!m.get("over").asBoolean());
-        NOW.pass(10 * 3600 + 60);
+        now.pass(10 * 3600 + 60);
         assertTrue(machine("QK-SL1").get("over").asBoolean());
         maren.post_("/api/board/QK-SL1", "{\"kind\":\"dirty\",\"note\":\"a gasket tore\"}");
         assertEquals("DIRTY", standing());
-        assertTrue(machine("QK-SL1").get("waits").asText().contains("a gasket tore"));
+        assertTrue(machine("QK-SL1").get("waits").asString().contains("a gasket tore"));
     }
 
     /** Oiling is no clean: the board does not call the machine fit for production. */
@@ -249,11 +240,11 @@ class ReleaseApiTest {
         assertTrue(record.get("chainWhole").asBoolean());
         assertTrue(record.toString().contains("released for production"));
         assertTrue(record.toString().contains("sent back"));
-        NOW.pass(60);
+        now.pass(60);
         Tablet t = tablet("qk-sl1-oiling");
         round = t.round;
         t.toTheEnd();
-        NOW.set(t.now);
+        now.set(t.now);
         t.sync();
         t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
         JsonNode view = ruvi.read("/api/releases/" + round).body();
@@ -261,7 +252,7 @@ class ReleaseApiTest {
         find(ruvi, "sight", null, true);
         assertEquals(200, release(ruvi, "9027", "").status());
         assertEquals("DIRTY", standing());
-        assertTrue(machine("QK-SL1").get("waits").asText().contains("no clean"));
+        assertTrue(machine("QK-SL1").get("waits").asString().contains("no clean"));
     }
 
     /** A wrong figure stays; what is right stands beside it, signed, and the chain is whole. */
@@ -272,7 +263,7 @@ class ReleaseApiTest {
         JsonNode first = ruvi.read(path).body().at("/entries/0");
         String body =
                 "{\"entry\":\"%s\",\"text\":\"It was sink 2\",\"pin\":\"%s\"}"
-                        .formatted(first.get("id").asText(), "9027");
+                        .formatted(first.get("id").asString(), "9027");
         assertEquals(403, maren.post_(path + "/corrections", body).status());
         assertEquals(401, ruvi.post_(path + "/corrections", body.replace("9027", "1")).status());
         assertEquals(
@@ -289,10 +280,10 @@ class ReleaseApiTest {
         assertEquals(first, corrected.body().at("/entries/0"));
         JsonNode last =
                 corrected.body().at("/entries").get(corrected.body().get("entries").size() - 1);
-        assertEquals("correction", last.get("weight").asText());
+        assertEquals("correction", last.get("weight").asString());
         assertTrue(
                 last.get("text")
-                        .asText()
+                        .asString()
                         .contains(
                                 "correction of entry "
                                         + first.get("seq").asLong()

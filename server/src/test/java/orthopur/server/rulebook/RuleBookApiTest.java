@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.jooq.DSLContext;
@@ -16,6 +15,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
 
 /** Tightening a figure: what it does first, then signed; loosening is kept as an override. */
 @ServerTest
@@ -27,7 +27,7 @@ class RuleBookApiTest {
 
     private static JsonNode figure(JsonNode book, String id) {
         for (JsonNode f : book.get("figures")) {
-            if (f.get("id").asText().equals(id)) {
+            if (f.get("id").asString().equals(id)) {
                 return f;
             }
         }
@@ -44,7 +44,7 @@ class RuleBookApiTest {
         JsonNode effect = ilse.post_(THIRD_ROW + "/effect", "{\"value\":125}").body();
         assertEquals(9, effect.get("approved").asInt());
         assertEquals(5, effect.get("lost").size(), effect.toString());
-        assertTrue(effect.at("/lost/0/because/0").asText().contains("125 mg/L"));
+        assertTrue(effect.at("/lost/0/because/0").asString().contains("125 mg/L"));
         assertEquals(
                 0, ilse.post_(THIRD_ROW + "/effect", "{\"value\":100}").body().get("lost").size());
 
@@ -62,7 +62,7 @@ class RuleBookApiTest {
                                 "/api/calc/limit",
                                 "{\"kind\":\"chlorine\",\"strength\":\"100mg/L\",\"temp\":\"18C\",\"pH\":\"7\"}")
                         .body();
-        assertEquals("out", limit.get("verdict").asText());
+        assertEquals("out", limit.get("verdict").asString());
 
         assertEquals(200, ilse.put_(THIRD_ROW, "", value("null", "Back to the code.")).status());
         assertEquals(0, ilse.post_("/api/verify", good).body().get("stops").asInt());
@@ -122,13 +122,13 @@ class RuleBookApiTest {
         Client ilse = Client.ilse(mvc);
         String path = "/api/rulebook/rules/S7/examples";
         JsonNode now = ilse.post_(path, "{\"figures\":{}}").body();
-        assertTrue(now.at("/broken/message").asText().contains("43"), now.toString());
+        assertTrue(now.at("/broken/message").asString().contains("43"), now.toString());
         assertTrue(now.at("/kept/message").isMissingNode() || now.at("/kept/message").isNull());
         assertTrue(now.get("figures").toString().contains("wash.hand.least"));
         JsonNode looser = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":1}}").body();
-        assertFalse(looser.at("/broken/message").isTextual());
+        assertFalse(looser.at("/broken/message").isString());
         JsonNode stricter = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":99}}").body();
-        assertTrue(stricter.at("/kept/message").isTextual());
+        assertTrue(stricter.at("/kept/message").isString());
         assertEquals(
                 404, ilse.post_("/api/rulebook/rules/X9/examples", "{\"figures\":{}}").status());
         assertEquals(422, ilse.post_(path, "{\"figures\":{\"wash.hand.least\":-1}}").status());
@@ -150,7 +150,7 @@ class RuleBookApiTest {
 
     private static String only(Client ilse, String machine) {
         for (JsonNode m : ilse.read("/api/uncovered").body()) {
-            if (m.get("code").asText().equals(machine)) {
+            if (m.get("code").asString().equals(machine)) {
                 return m.get("items").toString();
             }
         }

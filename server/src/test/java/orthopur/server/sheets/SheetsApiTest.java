@@ -3,9 +3,6 @@ package orthopur.server.sheets;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -13,6 +10,9 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A sheet is checked while it is written, and what it does is shown before it is saved. */
 @ServerTest
@@ -30,7 +30,7 @@ class SheetsApiTest {
 
     private ObjectNode part(String id) {
         for (JsonNode p : filler.withArray("parts")) {
-            if (p.get("id").asText().equals(id)) {
+            if (p.get("id").asString().equals(id)) {
                 return (ObjectNode) p;
             }
         }
@@ -53,7 +53,7 @@ class SheetsApiTest {
         part("hopper").withArray("behind").removeAll().add("hopper");
         JsonNode checked = check();
         assertTrue(
-                checked.at("/problems/0/pointer").asText().startsWith("/parts/"),
+                checked.at("/problems/0/pointer").asString().startsWith("/parts/"),
                 checked.toString());
         assertTrue(checked.get("effect") == null || checked.get("effect").isNull());
         assertEquals(422, save("1", "4711").status());
@@ -65,18 +65,18 @@ class SheetsApiTest {
     void aPartThatStepsUseIsMissedBeforeItIsSaved() {
         ArrayNode parts = filler.withArray("parts");
         for (int i = parts.size() - 1; i >= 0; i--) {
-            if (parts.get(i).get("id").asText().equals("hopper-seal")) {
+            if (parts.get(i).get("id").asString().equals("hopper-seal")) {
                 parts.remove(i);
             }
         }
         ArrayNode shapes = (ArrayNode) filler.at("/outline/shapes");
         for (int i = shapes.size() - 1; i >= 0; i--) {
-            if (shapes.get(i).get("part").asText().equals("hopper-seal")) {
+            if (shapes.get(i).get("part").asString().equals("hopper-seal")) {
                 shapes.remove(i);
             }
         }
         JsonNode lost = check().at("/effect/lost");
-        assertEquals("qk-fl1-daily", lost.at("/0/id").asText());
+        assertEquals("qk-fl1-daily", lost.at("/0/id").asString());
         assertTrue(lost.at("/0/because").toString().contains("hopper-seal"), lost.toString());
     }
 
@@ -100,7 +100,7 @@ class SheetsApiTest {
         assertEquals(409, second.status());
         assertTrue(second.detail().contains("newer state"), second.detail());
         assertEquals(
-                "sheet QK-FL1", ilse.read("/api/supplies/changes").body().at("/0/what").asText());
+                "sheet QK-FL1", ilse.read("/api/supplies/changes").body().at("/0/what").asString());
         assertEquals(
                 403,
                 Client.maren(mvc)

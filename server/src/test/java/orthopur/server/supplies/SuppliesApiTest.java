@@ -4,10 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
 import org.junit.jupiter.api.Test;
@@ -16,6 +12,10 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Chemicals and vessels: what a change does first, then signed and kept. */
 @ServerTest
@@ -32,12 +32,8 @@ class SuppliesApiTest {
     }
 
     private static ObjectNode with(JsonNode document, String field, String figure) {
-        ObjectNode other = document.deepCopy();
-        try {
-            ((ObjectNode) other.get("label")).set(field, JSON.readTree(figure));
-        } catch (java.io.IOException e) {
-            throw new IllegalArgumentException(figure, e);
-        }
+        ObjectNode other = (ObjectNode) document.deepCopy();
+        ((ObjectNode) other.get("label")).set(field, JSON.readTree(figure));
         return other;
     }
 
@@ -49,8 +45,8 @@ class SuppliesApiTest {
         JsonNode effect = ilse.post_("/api/chemicals/effect", body(longer, null)).body();
         assertTrue(effect.get("lost").size() >= 2, effect.toString());
         assertTrue(
-                effect.at("/lost/0/because/0").asText().contains("120 s")
-                        || effect.at("/lost/0/because/0").asText().contains("2 min"),
+                effect.at("/lost/0/because/0").asString().contains("120 s")
+                        || effect.at("/lost/0/because/0").asString().contains("2 min"),
                 effect.toString());
         assertEquals(
                 0,
@@ -63,7 +59,7 @@ class SuppliesApiTest {
                 "{\"value\":2.0,\"unit\":\"min\"}",
                 ilse.read(HALVERN).body().at("/label/contact").toString());
         assertEquals(
-                "halvern-h12", ilse.read("/api/supplies/changes").body().at("/0/what").asText());
+                "halvern-h12", ilse.read("/api/supplies/changes").body().at("/0/what").asString());
         assertEquals(200, ilse.put_(HALVERN, "", body(label, "4711")).status());
         assertThrows(
                 DataAccessException.class, () -> db.execute("UPDATE site_change SET who = 'x'"));
@@ -78,18 +74,18 @@ class SuppliesApiTest {
                         HALVERN,
                         "",
                         body(with(label, "least", "{\"value\":300,\"unit\":\"mg/L\"}"), "4711"));
-        assertEquals("/label/most", turned.body().at("/errors/0/pointer").asText());
-        ObjectNode twin = label.deepCopy();
+        assertEquals("/label/most", turned.body().at("/errors/0/pointer").asString());
+        ObjectNode twin = (ObjectNode) label.deepCopy();
         twin.put("id", "other").put("name", "palimar q10 ");
         Answer same = ilse.put_("/api/chemicals/other", "", body(twin, "4711"));
-        assertEquals("/name", same.body().at("/errors/0/pointer").asText());
+        assertEquals("/name", same.body().at("/errors/0/pointer").asString());
         Answer unit =
                 ilse.put_(
                         HALVERN,
                         "",
                         body(with(label, "contact", "{\"value\":60,\"unit\":\"days\"}"), "4711"));
         assertEquals(422, unit.status());
-        assertEquals("/label/contact/unit", unit.body().at("/errors/0/pointer").asText());
+        assertEquals("/label/contact/unit", unit.body().at("/errors/0/pointer").asString());
         Answer other = ilse.put_("/api/chemicals/palimar-q10", "", body(label, "4711"));
         assertEquals(409, other.status());
         assertEquals(label, ilse.read(HALVERN).body());
@@ -102,7 +98,7 @@ class SuppliesApiTest {
         ObjectNode soap = JSON.createObjectNode().put("id", "pelm-9").put("name", "Pelm 9");
         soap.put("kind", "neutral-detergent").putObject("label");
         JsonNode all = ilse.put_("/api/chemicals/pelm-9", "", body(soap, "4711")).body();
-        assertEquals("Pelm 9", all.get(all.size() - 1).get("name").asText());
+        assertEquals("Pelm 9", all.get(all.size() - 1).get("name").asString());
     }
 
     @Test
@@ -118,9 +114,9 @@ class SuppliesApiTest {
         Answer refused = ilse.put_("/api/vessels", "", body(twice, "4711"));
         assertEquals(
                 "/vessels/" + list.size() + "/name",
-                refused.body().at("/errors/0/pointer").asText());
+                refused.body().at("/errors/0/pointer").asString());
         ((ObjectNode) list.get(0).get("brim")).put("value", 61);
         assertEquals(200, ilse.put_("/api/vessels", "", body(list, "4711")).status());
-        assertEquals("61 L", ilse.read("/api/site").body().at("/vessels/0/brim").asText());
+        assertEquals("61 L", ilse.read("/api/site").body().at("/vessels/0/brim").asString());
     }
 }

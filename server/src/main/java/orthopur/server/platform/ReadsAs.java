@@ -1,4 +1,4 @@
-package orthopur;
+package orthopur.server.platform;
 
 import java.lang.annotation.Documented;
 import java.lang.annotation.ElementType;
@@ -7,10 +7,12 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * Marks a value that may be absent. Everything without this mark is never null; the build checks it
- * with NullAway. Our own, so that the core needs nothing but the JDK.
+ * A body that is taken as text, so that its errors are told by the format itself; the type is what
+ * the description of the API says of it.
  */
 @Documented
 @Retention(RetentionPolicy.RUNTIME)
-@Target(ElementType.TYPE_USE)
-public @interface Nullable {}
+@Target(ElementType.PARAMETER)
+public @interface ReadsAs {
+    Class<?> value();
+}

@@ -1,0 +1,86 @@
+package orthopur.server.files;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.server.Client;
+import orthopur.server.Client.Answer;
+import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * What the program of November 2026 left behind, which stood on Spring Boot 3 and Jackson 2: its
+ * database with rounds under way and one released, an archive, and the queue of a tablet.
+ */
+@ServerTest(site = OlderSiteTest.SITE)
+class OlderSiteTest {
+    static final String SITE = "2026-11";
+
+    @Autowired MockMvc mvc;
+    private Client ilse;
+
+    @BeforeEach
+    void signIn() {
+        ilse = Client.ilse(mvc);
+    }
+
+    private static JsonNode left(String file) throws IOException {
+        return Client.json(new String(ServerTest.Running.left(SITE, file), StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void everyRoundStandsWhereItStoodAndTheChainIsWhole() throws IOException {
+        JsonNode before = left("states.json");
+        assertEquals(7, before.size());
+        for (Map.Entry<String, JsonNode> round : before.properties()) {
+            JsonNode now = ilse.read("/api/rounds/" + round.getKey()).body().get("state");
+            assertEquals(round.getValue().get("progress"), now.get("progress"), round.getKey());
+            assertEquals(round.getValue().get("differences"), now.get("differences"));
+        }
+        JsonNode chain = ilse.read("/api/logbook/integrity").body();
+        assertTrue(chain.get("whole").asBoolean(), chain.toString());
+    }
+
+    @Test
+    void whatWasSetWrittenAndReleasedHolds() throws IOException {
+        assertEquals(
+                "public-codes-1+site-1",
+                ilse.read("/api/rulebook").body().get("version").asString());
+        assertEquals(
+                "Ask Tobiah about the socket.",
+                ilse.read("/api/procedures/qk-sl1-draft/versions/1/comments")
+                        .body()
+                        .at("/0/text")
+                        .asString());
+        String oiled =
+                left("states.json").properties().stream()
+                        .filter(r -> r.getValue().at("/title").asString().contains("oil"))
+                        .findFirst()
+                        .orElseThrow()
+                        .getKey();
+        JsonNode entries = ilse.read("/api/logbook/" + oiled + "/entries").body();
+        assertEquals("released", entries.get(entries.size() - 1).at("/envelope/kind").asString());
+    }
+
+    @Test
+    void aTabletThatWasAwaySendsWhatItKept() throws IOException {
+        ObjectNode kept = (ObjectNode) left("queue.json");
+        String round = kept.remove("round").asString();
+        Answer a = Client.maren(mvc).post_("/api/rounds/" + round + "/queue", kept.toString());
+        assertEquals("TAKEN", a.body().at("/fates/0/fate").asString(), a.body().toString());
+    }
+
+    @Test
+    void itsArchiveIsTakenIn() throws IOException {
+        Answer a = ilse.archive(ServerTest.Running.left(SITE, "archive.zip"), "4711");
+        assertEquals(200, a.status(), a.body().toString());
+    }
+}
