@@ -75,7 +75,7 @@ final class Verify {
             unreadable(file, e.problems(), json);
             return Main.UNREADABLE;
         } catch (IllegalArgumentException e) {
-            unreadable(file, List.of(new Problem("", e.getMessage())), json);
+            unreadable(file, List.of(new Problem("", String.valueOf(e.getMessage()))), json);
             return Main.UNREADABLE;
         }
         if (json) {

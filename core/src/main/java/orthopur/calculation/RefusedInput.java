@@ -1,5 +1,7 @@
 package orthopur.calculation;
 
+import java.util.Objects;
+
 /** An input that a calculation does not take: names the key and the allowed range. */
 public final class RefusedInput extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
@@ -11,6 +13,11 @@ public final class RefusedInput extends IllegalArgumentException {
         super(message);
         this.key = key;
         this.allowed = allowed;
+    }
+
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 
     public String key() {

@@ -1,5 +1,7 @@
 package orthopur.quantity;
 
+import java.util.Objects;
+
 /** A value outside its domain. The message names the quantity, the value and the allowed range. */
 public final class OutOfRange extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
@@ -11,6 +13,11 @@ public final class OutOfRange extends IllegalArgumentException {
         super(quantity + " " + value + " is not possible; allowed is " + allowed + ".");
         this.quantity = quantity;
         this.allowed = allowed;
+    }
+
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 
     /** The quantity in plain words, for instance "temperature". */

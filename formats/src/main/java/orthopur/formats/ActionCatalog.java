@@ -1,7 +1,9 @@
 package orthopur.formats;
 
+import org.jspecify.annotations.Nullable;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -89,8 +91,13 @@ public final class ActionCatalog {
         return ALL;
     }
 
-    static ActionInfo named(String name) {
+    static @Nullable ActionInfo named(String name) {
         return BY_NAME.get(name);
+    }
+
+    /** The action of a step that was read. */
+    static ActionInfo known(String name) {
+        return Objects.requireNonNull(named(name), name);
     }
 
     private static ActionInfo of(String name, String label, String... fields) {

@@ -8,6 +8,7 @@ import java.util.Set;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
 import orthopur.machine.Problem;
+import orthopur.quantity.Dosage;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
 import tools.jackson.databind.JsonNode;
@@ -52,22 +53,24 @@ public final class ChemicalsFormat {
 
     private static void label(Chemical c, String at, List<Problem> problems) {
         Label l = c.label();
+        Dosage weakest = l.least();
+        Dosage strongest = l.most();
         boolean turned =
-                switch (l.least()) {
-                    case Strength least when l.most() instanceof Strength most ->
+                switch (weakest) {
+                    case Strength least when strongest instanceof Strength most ->
                             least.mgPerL() > most.mgPerL();
-                    case Share least when l.most() instanceof Share most ->
+                    case Share least when strongest instanceof Share most ->
                             least.percent() > most.percent();
                     case null, default -> false;
                 };
-        if (turned) {
+        if (turned && weakest != null && strongest != null) {
             problems.add(
                     new Problem(
                             at + "/most",
                             "The strongest use solution, "
-                                    + l.most().shown()
+                                    + strongest.shown()
                                     + ", is weaker than the weakest, "
-                                    + l.least().shown()
+                                    + weakest.shown()
                                     + "."));
         }
         if (l.leastTemperature() != null

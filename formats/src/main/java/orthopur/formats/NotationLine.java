@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -30,13 +31,18 @@ final class NotationLine {
     private final ObjectNode step = Json.shared().createObjectNode();
     private int at;
     private int end;
-    private ActionCatalog.ActionInfo action;
+    private ActionCatalog.@Nullable ActionInfo action;
 
     NotationLine(NotationNames names, String line, int number, List<Notation.Slip> slips) {
         this.names = names;
         this.line = line;
         this.number = number;
         this.slips = slips;
+    }
+
+    /** The action of the verb, once that is read. */
+    private ActionCatalog.ActionInfo action() {
+        return Objects.requireNonNull(action);
     }
 
     /** The step as far as it was understood; null where its verb was not. */
@@ -112,7 +118,7 @@ final class NotationLine {
         }
         int slash = name.indexOf('/');
         action = ActionCatalog.named(slash < 0 ? name : name.substring(0, slash));
-        step.put("action", action.name());
+        step.put("action", action().name());
         if (slash > 0) {
             step.put("mode", name.substring(slash + 1));
         }
@@ -130,7 +136,7 @@ final class NotationLine {
     }
 
     private boolean takes(String field) {
-        return action.fields().contains(field) || field.equals("minutes") || field.equals("people");
+        return action().fields().contains(field) || field.equals("minutes") || field.equals("people");
     }
 
     private boolean texts() {
@@ -311,7 +317,7 @@ final class NotationLine {
     }
 
     private List<String> methods() {
-        return action.name().equals("dry")
+        return action().name().equals("dry")
                 ? written(Action.Drying.values())
                 : written(Action.Method.values());
     }

@@ -69,7 +69,7 @@ final class NotationNames {
             return "`" + id + "`";
         }
         long alike =
-                byName.get(t.name().toLowerCase(Locale.ROOT)).stream()
+                byName.getOrDefault(t.name().toLowerCase(Locale.ROOT), List.of()).stream()
                         .filter(x -> fields.contains(x.field()))
                         .count();
         Thing back = at(t.name(), 0, fields);

@@ -1,5 +1,6 @@
 package orthopur.formats;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +8,26 @@ import java.util.Map;
 /** The words of the notation; the one table that reader and writer share. */
 final class NotationWords {
     private NotationWords() {}
+
+    /** A second verb of an action, as people say it. */
+    private static final Map<String, String> ALSO =
+            ordered(
+                    "remove", "Take off",
+                    "install", "Put back",
+                    "shift", "Shift",
+                    "return", "Bring back",
+                    "isolate", "Unplug",
+                    "relieve", "Let off",
+                    "prove", "Try",
+                    "inspect", "Look at",
+                    "dry-clean", "Scrape",
+                    "sanitize", "Disinfect",
+                    "restore", "Switch on",
+                    "measure", "Measure",
+                    "prepare", "Fetch",
+                    "fit", "Fit",
+                    "unfit", "Unfit",
+                    "draw-off", "Let out");
 
     /**
      * Verbs by action; for the controls, "operate" with its mode behind a slash. The first is
@@ -83,6 +104,17 @@ final class NotationWords {
         return m;
     }
 
+    /** The verbs of an action in the order in which they are offered. */
+    static List<String> verbsOf(String action) {
+        return VERBS.getOrDefault(action, List.of(action));
+    }
+
+    private static List<String> with(List<String> verbs, String one) {
+        List<String> more = new ArrayList<>(verbs);
+        more.add(one);
+        return more;
+    }
+
     private static Map<String, List<String>> verbs() {
         Map<String, List<String>> v = new LinkedHashMap<>();
         v.put("operate/stop", List.of("Stop", "Switch off"));
@@ -93,25 +125,10 @@ final class NotationWords {
         v.put("operate/clean-mode", List.of("Run in clean mode"));
         for (ActionCatalog.ActionInfo a : ActionCatalog.all()) {
             if (!a.name().equals("operate")) {
-                v.put(a.name(), new java.util.ArrayList<>(List.of(a.label())));
+                v.put(a.name(), List.of(a.label()));
             }
         }
-        v.get("remove").add("Take off");
-        v.get("install").add("Put back");
-        v.get("shift").add("Shift");
-        v.get("return").add("Bring back");
-        v.get("isolate").add("Unplug");
-        v.get("relieve").add("Let off");
-        v.get("prove").add("Try");
-        v.get("inspect").add("Look at");
-        v.get("dry-clean").add("Scrape");
-        v.get("sanitize").add("Disinfect");
-        v.get("restore").add("Switch on");
-        v.get("measure").add("Measure");
-        v.get("prepare").add("Fetch");
-        v.get("fit").add("Fit");
-        v.get("unfit").add("Unfit");
-        v.get("draw-off").add("Let out");
+        ALSO.forEach((action, verb) -> v.computeIfPresent(action, (a, said) -> with(said, verb)));
         return v;
     }
 }

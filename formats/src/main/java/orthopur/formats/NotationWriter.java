@@ -17,13 +17,13 @@ final class NotationWriter {
 
     String line(ObjectNode s) {
         String action = s.get("action").asString();
-        List<String> fields = ActionCatalog.named(action).fields();
+        List<String> fields = ActionCatalog.known(action).fields();
         StringBuilder b = new StringBuilder();
         if (s.has("when")) {
             b.append("if ").append(s.get("when").asString().replace("=", " = ")).append(": ");
         }
         String verb = s.has("mode") ? action + "/" + s.get("mode").asString() : action;
-        b.append(NotationWords.VERBS.get(verb).getFirst());
+        b.append(NotationWords.verbsOf(verb).getFirst());
         List<String> named = new ArrayList<>();
         List<String> said = new ArrayList<>();
         List<String> mine = NAMED.stream().filter(fields::contains).toList();

@@ -1,6 +1,8 @@
 package orthopur.formats;
 
+import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -47,13 +49,12 @@ public final class ProcedureFormat {
         return p;
     }
 
-    private static Procedure convert(ProcedureDocument d, List<Problem> problems) {
-        Frequency kind = null;
-        for (Frequency f : Frequency.values()) {
-            if (QuantityModule.written(f).equals(d.kind())) {
-                kind = f;
-            }
-        }
+    private static @Nullable Procedure convert(ProcedureDocument d, List<Problem> problems) {
+        Frequency kind =
+                Arrays.stream(Frequency.values())
+                        .filter(f -> QuantityModule.written(f).equals(d.kind()))
+                        .findFirst()
+                        .orElse(null);
         if (kind == null) {
             problems.add(new Problem("/kind", "\"" + d.kind() + "\" is not a kind of clean."));
         }
@@ -96,7 +97,7 @@ public final class ProcedureFormat {
                 steps.add(s);
             }
         }
-        if (!problems.isEmpty()) {
+        if (!problems.isEmpty() || kind == null) {
             return null;
         }
         return new Procedure(

@@ -1,5 +1,6 @@
 package orthopur.formats;
 
+import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -31,7 +32,7 @@ final class StepReader {
     }
 
     /** The step, or null where an error was added. */
-    Step read() {
+    @Nullable Step read() {
         int before = problems.size();
         ActionCatalog.ActionInfo info = d.action() == null ? null : ActionCatalog.named(d.action());
         if (info == null) {
@@ -64,7 +65,7 @@ final class StepReader {
         tooLong("because", d.because());
         tooLong("caution", d.caution());
         Action action = action();
-        if (problems.size() > before) {
+        if (problems.size() > before || action == null) {
             return null;
         }
         return new Step(
@@ -78,14 +79,15 @@ final class StepReader {
                 d.when());
     }
 
-    private Action action() {
+    private @Nullable Action action() {
         return switch (d.action()) {
             case "prepare" -> new Action.Prepare(list(d.things()));
-            case "operate" ->
-                    new Action.Operate(
-                            required("mode", word("mode", d.mode(), Action.Mode.class)),
-                            list(d.energies()),
-                            list(d.items()));
+            case "operate" -> {
+                Action.Mode mode = required("mode", word("mode", d.mode(), Action.Mode.class));
+                yield mode == null
+                        ? null
+                        : new Action.Operate(mode, list(d.energies()), list(d.items()));
+            }
             case "isolate" -> new Action.Isolate(list(d.energies()));
             case "lock" -> new Action.Lock(list(d.energies()), locks(), d.secondMeasure());
             case "relieve" -> new Action.Relieve(list(d.energies()));
@@ -204,7 +206,7 @@ final class StepReader {
                 d.place());
     }
 
-    private <T> T quantity(String field, Quantity q, BiFunction<Double, String, T> reader) {
+    private <T> @Nullable T quantity(String field, @Nullable Quantity q, BiFunction<Double, String, T> reader) {
         if (q == null) {
             return null;
         }
@@ -216,7 +218,7 @@ final class StepReader {
         }
     }
 
-    private <E extends Enum<E>> E word(String field, String text, Class<E> type) {
+    private <E extends Enum<E>> @Nullable E word(String field, @Nullable String text, Class<E> type) {
         if (text == null) {
             return null;
         }
@@ -231,7 +233,7 @@ final class StepReader {
         return null;
     }
 
-    private <T> T required(String field, T value) {
+    private <T> @Nullable T required(String field, @Nullable T value) {
         if (value == null
                 && problems.stream().noneMatch(p -> p.pointer().equals(at + "/" + field))) {
             say(field, "The action " + d.action() + " needs its " + field + ".");
@@ -250,21 +252,21 @@ final class StepReader {
         return all;
     }
 
-    private Integer locks() {
+    private @Nullable Integer locks() {
         if (d.locks() != null && (d.locks() < 0 || d.locks() > 20)) {
             say("locks", "The locks are " + d.locks() + "; allowed is 0 to 20.");
         }
         return d.locks();
     }
 
-    private Integer times() {
+    private @Nullable Integer times() {
         if (d.times() != null && (d.times() < 1 || d.times() > 1000)) {
             say("times", "The times are " + d.times() + "; allowed is 1 to 1000.");
         }
         return d.times();
     }
 
-    private Integer count() {
+    private @Nullable Integer count() {
         if (d.count() != null && (d.count() < 1 || d.count() > 1000)) {
             say("count", "The count is " + d.count() + "; allowed is 1 to 1000.");
         }
@@ -275,7 +277,7 @@ final class StepReader {
      * A figure in a field that the action does not take would be silently lost, so it is refused.
      */
     private void unusedFields(ActionCatalog.ActionInfo info) {
-        record Field(String name, Object value) {}
+        record Field(String name, @Nullable Object value) {}
         List<Field> given =
                 List.of(
                         new Field("mode", d.mode()),
@@ -328,7 +330,7 @@ final class StepReader {
         }
     }
 
-    private void tooLong(String field, String text) {
+    private void tooLong(String field, @Nullable String text) {
         if (text != null && text.length() > LONGEST) {
             say(
                     field,
@@ -340,11 +342,11 @@ final class StepReader {
         problems.add(new Problem(at + "/" + field, message));
     }
 
-    private static List<String> list(List<String> l) {
+    private static List<String> list(@Nullable List<String> l) {
         return l == null ? List.of() : List.copyOf(l);
     }
 
-    private static boolean yes(Boolean b) {
+    private static boolean yes(@Nullable Boolean b) {
         return Boolean.TRUE.equals(b);
     }
 }

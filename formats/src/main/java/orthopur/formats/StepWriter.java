@@ -1,5 +1,6 @@
 package orthopur.formats;
 
+import org.jspecify.annotations.Nullable;
 import java.time.Duration;
 import java.util.List;
 import java.util.Set;
@@ -14,36 +15,36 @@ import orthopur.quantity.Volume;
  * together.
  */
 final class StepWriter {
-    private String mode;
-    private List<String> things;
-    private List<String> checks;
-    private Integer count;
-    private String destination;
-    private String chemical;
-    private Volume volume;
-    private Action.Lock lock;
-    private Temperature below;
-    private Duration standing;
-    private Integer times;
-    private Boolean powered;
-    private List<String> places;
-    private Boolean washedOut;
-    private String tool;
-    private String direction;
-    private Double velocity;
-    private Enum<?> flow;
-    private String pattern;
-    private String product;
-    private List<String> purged;
-    private Action.RunProgram program;
-    private Solution liquid;
-    private Enum<?> method;
-    private Enum<?> endPoint;
-    private Duration dwell;
-    private Duration contact;
-    private List<String> readings;
-    private Action.Clear clear;
-    private String who;
+    private @Nullable String mode;
+    private @Nullable List<String> things;
+    private @Nullable List<String> checks;
+    private @Nullable Integer count;
+    private @Nullable String destination;
+    private @Nullable String chemical;
+    private @Nullable Volume volume;
+    private Action.@Nullable Lock lock;
+    private @Nullable Temperature below;
+    private @Nullable Duration standing;
+    private @Nullable Integer times;
+    private @Nullable Boolean powered;
+    private @Nullable List<String> places;
+    private @Nullable Boolean washedOut;
+    private @Nullable String tool;
+    private @Nullable String direction;
+    private @Nullable Double velocity;
+    private @Nullable Enum<?> flow;
+    private @Nullable String pattern;
+    private @Nullable String product;
+    private @Nullable List<String> purged;
+    private Action.@Nullable RunProgram program;
+    private @Nullable Solution liquid;
+    private @Nullable Enum<?> method;
+    private @Nullable Enum<?> endPoint;
+    private @Nullable Duration dwell;
+    private @Nullable Duration contact;
+    private @Nullable List<String> readings;
+    private Action.@Nullable Clear clear;
+    private @Nullable String who;
 
     private StepWriter() {}
 
@@ -262,16 +263,16 @@ final class StepWriter {
         return readings.stream().sorted().map(QuantityModule::written).toList();
     }
 
-    private static List<String> some(List<String> l) {
+    private static @Nullable List<String> some(@Nullable List<String> l) {
         return l == null || l.isEmpty() ? null : l;
     }
 
     /** A flag that is not set is left out of the file. */
-    private static Boolean flag(boolean b) {
+    private static @Nullable Boolean flag(boolean b) {
         return b ? Boolean.TRUE : null;
     }
 
-    private static String written(Enum<?> e) {
+    private static @Nullable String written(@Nullable Enum<?> e) {
         return e == null ? null : QuantityModule.written(e);
     }
 }

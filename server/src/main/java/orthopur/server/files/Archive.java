@@ -118,15 +118,16 @@ public class Archive {
                 sheet(f.getKey(), f.getValue(), known, fresh, problems);
             }
         }
-        Versions versions = versions(files.get(VERSIONS), problems);
+        Versions versions = versions(files.getOrDefault(VERSIONS, ""), problems);
         List<Procedures.Stored> added = procedures.notYet(versions.procedures(), problems);
         refuse(problems);
         accounts.sign(person, pin);
         String before = sheets.surroundings().site().write();
-        sheets.site(files.get("site.json"), files.get("chemicals.json"));
+        String site = files.getOrDefault("site.json", "");
+        sheets.site(site, files.getOrDefault("chemicals.json", ""));
         fresh.forEach(sheets::add);
         added.forEach(procedures::restore);
-        log.keep("archive", before, files.get("site.json"), person.name());
+        log.keep("archive", before, site, person.name());
         return new TakenIn(fresh.size(), added.size());
     }
 

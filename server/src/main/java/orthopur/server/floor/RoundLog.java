@@ -62,7 +62,7 @@ public class RoundLog {
     }
 
     /** Rounds, newest first. */
-    public List<RoundRecord> rounds(String machine, long from, long to, int limit) {
+    public List<RoundRecord> rounds(@Nullable String machine, long from, long to, int limit) {
         return db.selectFrom(ROUND)
                 .where(ROUND.STARTED_AT.between(from, to))
                 .and(machine == null ? org.jooq.impl.DSL.noCondition() : ROUND.MACHINE.eq(machine))

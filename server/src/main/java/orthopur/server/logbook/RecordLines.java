@@ -1,5 +1,6 @@
 package orthopur.server.logbook;
 
+import org.jspecify.annotations.Nullable;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -85,7 +86,10 @@ final class RecordLines {
     }
 
     private String text(
-            EntryEnvelope e, PackStep step, Progress.ReadingState reading, RoundPack pack) {
+            EntryEnvelope e,
+            PackStep step,
+            Progress.@Nullable ReadingState reading,
+            RoundPack pack) {
         return switch (e.kind()) {
             case "piece-off" -> named(e, "piece", step) + " off";
             case "piece-on" -> named(e, "piece", step) + " on";

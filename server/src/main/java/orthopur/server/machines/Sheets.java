@@ -1,5 +1,6 @@
 package orthopur.server.machines;
 
+import org.jspecify.annotations.Nullable;
 import static org.jooq.impl.DSL.max;
 import static orthopur.db.Tables.SHEET;
 import static orthopur.db.Tables.SITE_DOCUMENT;
@@ -40,7 +41,7 @@ public class Sheets {
     private final Clock clock;
     private final ConcurrentMap<String, MachineSheet> cache = new ConcurrentHashMap<>();
     private final LastServices lastServices;
-    private volatile Surroundings surroundings;
+    private volatile @Nullable Surroundings surroundings;
 
     Sheets(DSLContext db, SiteBook siteBook, Clock clock, LastServices lastServices) {
         this.lastServices = lastServices;

@@ -99,7 +99,7 @@ public class Accounts {
      * @throws Said when the PIN is wrong or the account is locked
      */
     @Transactional(noRollbackFor = Said.class)
-    public void sign(Person person, String pin) {
+    public void sign(Person person, @Nullable String pin) {
         AccountRecord a =
                 db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq((int) person.id())).fetchSingle();
         if (a.getLeftAt() != null) {

@@ -1,5 +1,6 @@
 package orthopur.server.platform;
 
+import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
@@ -167,7 +168,8 @@ class Problems {
         return type == String.class ? "a text" : "another form";
     }
 
-    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+    private static ProblemDetail problem(
+            HttpStatus status, String title, @Nullable String detail) {
         ProblemDetail p = ProblemDetail.forStatusAndDetail(status, detail);
         p.setTitle(title);
         return p;

@@ -10,6 +10,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Objects;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
@@ -347,7 +348,7 @@ public class Procedures {
             throw Said.conflict(
                     "Version " + drafts.getFirst() + " is a draft already; go on with that one.");
         }
-        int next = newest(id) + 1;
+        int next = Objects.requireNonNullElse(newest(id), 0) + 1;
         insert(judge(source.getDocument()), next, person.name());
         return next;
     }
@@ -402,7 +403,7 @@ public class Procedures {
      */
     @Transactional(noRollbackFor = Said.class)
     public ProcedureVersionRecord approve(
-            String id, int version, int revision, String pin, String reason, Person person) {
+            String id, int version, int revision, String pin, @Nullable String reason, Person person) {
         mayWrite(person);
         accounts.sign(person, pin);
         ProcedureVersionRecord r = version(id, version);

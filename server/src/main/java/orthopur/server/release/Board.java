@@ -130,7 +130,7 @@ class Board {
         Standing standing;
         Progress.State s = r == null ? null : r.progress().state();
         Long released = s == null || s.statusAt() == null ? null : s.statusAt() * 1000;
-        if (s != null && s.status() == Progress.Status.OPEN) {
+        if (r != null && s != null && s.status() == Progress.Status.OPEN) {
             standing = Standing.CLEANING;
             since = r.round().getStartedAt();
             boolean runs = timersOf(r, s).stream().anyMatch(t -> t.ends() > now);
@@ -146,7 +146,7 @@ class Board {
                 until = used.getAt() + Math.round(hours * 3_600_000);
                 waits = "to be cleaned by then";
             }
-        } else if (s == null) {
+        } else if (r == null || s == null) {
             standing = Standing.DIRTY;
             since = null;
             waits = "to be cleaned: nothing is known of it";
@@ -203,11 +203,15 @@ class Board {
                 current == null ? null : current.phase(),
                 s == null ? 0 : s.done().size(),
                 r == null ? 0 : r.pack().steps().size(),
-                r == null || standing != Standing.CLEANING ? List.of() : timersOf(r, s),
+                r == null || s == null || standing != Standing.CLEANING
+                        ? List.of()
+                        : timersOf(r, s),
                 s == null ? List.of() : s.locks(),
                 s == null || s.status() == Progress.Status.RELEASED ? 0 : s.troubles().size(),
                 r == null ? 0 : r.differences().size(),
-                r == null || s.status() != Progress.Status.OPEN ? List.of() : alarms(r, s));
+                r == null || s == null || s.status() != Progress.Status.OPEN
+                        ? List.of()
+                        : alarms(r, s));
     }
 
     /** A reading that is not in as it stands, and what may have hurt somebody. */
