@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -176,7 +177,7 @@ public final class Faults {
 
         /** In every configuration it was written for: the same slip can be told differently. */
         void breakAll(String name, Procedure p, MachineSheet sheet, Context context) {
-            for (Configuration c : Configuration.all(sheet, p.scope(), 512)) {
+            for (Configuration c : Objects.requireNonNull(Configuration.all(sheet, p.scope(), 512))) {
                 MachineSheet there = c.of(sheet);
                 SheetIndex index = new SheetIndex(there);
                 Context here = context.in(c);

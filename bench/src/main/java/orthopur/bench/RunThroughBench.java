@@ -33,7 +33,7 @@ import orthopur.verdict.Verifier;
 @Fork(1)
 public class RunThroughBench {
     @Param({"120x80", "1200x80", "120x800", "2000x1000"})
-    public String size;
+    public String size = "";
 
     private Procedure procedure;
     private MachineSheet sheet;

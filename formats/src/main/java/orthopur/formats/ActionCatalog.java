@@ -1,11 +1,11 @@
 package orthopur.formats;
 
-import org.jspecify.annotations.Nullable;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The actions a step can have, with the fields that each takes. The editor and the reader use it.

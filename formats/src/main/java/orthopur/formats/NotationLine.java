@@ -136,7 +136,9 @@ final class NotationLine {
     }
 
     private boolean takes(String field) {
-        return action().fields().contains(field) || field.equals("minutes") || field.equals("people");
+        return action().fields().contains(field)
+                || field.equals("minutes")
+                || field.equals("people");
     }
 
     private boolean texts() {

@@ -1,6 +1,5 @@
 package orthopur.formats;
 
-import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -8,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;

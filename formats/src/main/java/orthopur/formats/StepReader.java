@@ -1,12 +1,12 @@
 package orthopur.formats;
 
-import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Problem;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
@@ -206,7 +206,8 @@ final class StepReader {
                 d.place());
     }
 
-    private <T> @Nullable T quantity(String field, @Nullable Quantity q, BiFunction<Double, String, T> reader) {
+    private <T> @Nullable T quantity(
+            String field, @Nullable Quantity q, BiFunction<Double, String, T> reader) {
         if (q == null) {
             return null;
         }
@@ -218,7 +219,8 @@ final class StepReader {
         }
     }
 
-    private <E extends Enum<E>> @Nullable E word(String field, @Nullable String text, Class<E> type) {
+    private <E extends Enum<E>> @Nullable E word(
+            String field, @Nullable String text, Class<E> type) {
         if (text == null) {
             return null;
         }

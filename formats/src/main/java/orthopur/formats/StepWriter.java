@@ -1,9 +1,9 @@
 package orthopur.formats;
 
-import org.jspecify.annotations.Nullable;
 import java.time.Duration;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
 import orthopur.procedure.Step;

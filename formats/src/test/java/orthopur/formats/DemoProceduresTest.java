@@ -24,21 +24,6 @@ class DemoProceduresTest {
     }
 
     @Test
-    void theDraftShowsEachOfItsMistakesOnce() {
-        Verdict v = DemoSite.verify(DemoSite.procedure("qk-sl1-draft"));
-
-        List<String> roots =
-                v.findings().stream()
-                        .filter(f -> f.under() == null)
-                        .map(Finding::rule)
-                        .sorted()
-                        .toList();
-        assertEquals(List.of("C1", "C4", "C6", "L4", "S1", "S9", "T2"), roots);
-        assertEquals(5, v.stops());
-        assertEquals(2, v.fixes());
-    }
-
-    @Test
     void everyOfferedRemedyHelpsAndTakingTheFirstOfEachEndsInAClean() {
         Procedure p = DemoSite.procedure("qk-sl1-draft");
         for (int round = 0; round < 20; round++) {

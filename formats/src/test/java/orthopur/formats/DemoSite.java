@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import orthopur.chemical.Chemical;
 import orthopur.machine.MachineSheet;
 import orthopur.procedure.Procedure;
@@ -21,7 +22,31 @@ final class DemoSite {
     static final Site SITE = Site.read(text("site.json"));
     static final Context CONTEXT = SITE.context(PublicCodes.book(), CHEMICALS);
 
+    /** Codes of all machines, by their files. */
+    static final List<String> MACHINES = names("machines");
+
+    static final List<String> PROCEDURES = names("procedures");
+
+    /** Procedures with real mistakes; the rest is approved. */
+    static final List<String> DRAFTS =
+            PROCEDURES.stream().filter(p -> p.endsWith("-draft")).toList();
+
+    static final List<String> APPROVED =
+            PROCEDURES.stream().filter(p -> !p.endsWith("-draft")).toList();
+
     private DemoSite() {}
+
+    private static List<String> names(String folder) {
+        try (Stream<Path> files = Files.list(Path.of("..", "demo", folder))) {
+            return files.map(f -> f.getFileName().toString())
+                    .filter(f -> f.endsWith(".json"))
+                    .map(f -> f.substring(0, f.length() - ".json".length()))
+                    .sorted()
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     static String text(String file) {
         try {
@@ -38,18 +63,6 @@ final class DemoSite {
                 sheet(d.sheet()),
                 CHEMICALS.stream().map(Chemical::id).collect(Collectors.toSet()));
     }
-
-    static final List<String> APPROVED =
-            List.of(
-                    "qk-sl1-end-of-shift",
-                    "qk-sl1-sharpening",
-                    "qk-sl1-oiling",
-                    "qk-sw1-daily",
-                    "qk-ov1-daily",
-                    "qk-ov1-weekly",
-                    "qk-fl1-daily",
-                    "qk-ds1-daily",
-                    "qk-tl1-line-clean");
 
     static MachineSheet sheet(String code) {
         return SheetFormat.read(text("machines/" + code + ".json"));

@@ -12,7 +12,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.FieldSource;
 import orthopur.drafting.Drafter;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
@@ -99,24 +99,7 @@ class NotationTest {
     }
 
     @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "qk-sl1-end-of-shift",
-                "qk-sl1-draft",
-                "qk-sl1-sharpening",
-                "qk-sl1-oiling",
-                "qk-sw1-daily",
-                "qk-sw1-draft",
-                "qk-ov1-daily",
-                "qk-ov1-weekly",
-                "qk-ov1-draft",
-                "qk-fl1-daily",
-                "qk-fl1-draft",
-                "qk-ds1-daily",
-                "qk-ds1-draft",
-                "qk-tl1-line-clean",
-                "qk-tl1-draft"
-            })
+    @FieldSource("orthopur.formats.DemoSite#PROCEDURES")
     void everyDemoProcedureGoesThroughUnchanged(String name) {
         ProcedureDocument d =
                 ProcedureFormat.document(DemoSite.text("procedures/" + name + ".json"));
@@ -136,7 +119,7 @@ class NotationTest {
 
     @Test
     void draftsGoThroughUnchanged() {
-        for (String code : List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1", "QK-TL1")) {
+        for (String code : DemoSite.MACHINES) {
             MachineSheet sheet = DemoSite.sheet(code);
             Drafter.Request r =
                     new Drafter.Request(

@@ -31,7 +31,7 @@ class TakeApartMapTest {
         assertEquals(1, node(filler, "hopper").turn());
         assertEquals(2, node(filler, "hopper-seal").turn());
         assertTrue(filler.edges().contains(new Edge("guard-door", "hopper")));
-        for (String code : List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1", "QK-TL1")) {
+        for (String code : DemoSite.MACHINES) {
             TakeApartMap m = map(code);
             for (Edge e : m.edges()) {
                 assertTrue(node(m, e.front()).turn() < node(m, e.back()).turn(), code + " " + e);

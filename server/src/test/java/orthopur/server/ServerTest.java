@@ -26,6 +26,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.DefaultMockMvcBuilder;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
+import orthopur.server.platform.DemoDatabase;
 
 /**
  * The whole server on a real SQLite file, filled with the demo site; its beans and a {@link
@@ -125,9 +126,11 @@ public @interface ServerTest {
         private static Path folder(String site) {
             try {
                 Path data = Files.createTempDirectory("orthopur-test");
-                if (!site.isEmpty()) {
-                    byte[] database = left(site, "orthopur.db");
-                    Files.write(data.resolve("orthopur.db"), database);
+                Path database = data.resolve("orthopur.db");
+                if (site.isEmpty()) {
+                    DemoDatabase.copyTo(database);
+                } else {
+                    Files.write(database, left(site, "orthopur.db"));
                 }
                 return data;
             } catch (IOException e) {

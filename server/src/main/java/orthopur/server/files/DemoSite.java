@@ -2,15 +2,18 @@ package orthopur.server.files;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import orthopur.formats.SheetFormat;
 import orthopur.server.machines.Sheets;
@@ -21,30 +24,14 @@ import orthopur.server.people.Training;
 import orthopur.server.platform.StoredJson;
 import orthopur.server.procedures.Procedures;
 
-/** Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. */
+/**
+ * Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. What
+ * lies in the folder of the demo is taken in, whatever it is: a machine is added by its files. A
+ * procedure whose file ends in {@code -draft} stays a draft, the others are approved.
+ */
 @Component
 class DemoSite implements ApplicationRunner {
-    private static final List<String> MACHINES =
-            List.of("QK-SL1", "QK-SW1", "QK-OV1", "QK-FL1", "QK-DS1", "QK-TL1");
-    private static final List<String> APPROVED =
-            List.of(
-                    "qk-sl1-end-of-shift",
-                    "qk-sl1-sharpening",
-                    "qk-sl1-oiling",
-                    "qk-sw1-daily",
-                    "qk-ov1-daily",
-                    "qk-ov1-weekly",
-                    "qk-fl1-daily",
-                    "qk-ds1-daily",
-                    "qk-tl1-line-clean");
-    private static final List<String> DRAFTS =
-            List.of(
-                    "qk-sl1-draft",
-                    "qk-sw1-draft",
-                    "qk-ov1-draft",
-                    "qk-fl1-draft",
-                    "qk-ds1-draft",
-                    "qk-tl1-draft");
+    private static final String DRAFT = "-draft.json";
 
     private final Sheets sheets;
     private final Procedures procedures;
@@ -74,7 +61,7 @@ class DemoSite implements ApplicationRunner {
     record People(List<DemoPerson> people) {}
 
     /**
-     * @param adultInDays for somebody who turns 18 only so many days after the demo is made
+     * @param adultInDays for somebody who turns 18 only so many days after the demo is started
      * @param trainedOn codes of machines; null for none
      */
     record DemoPerson(
@@ -90,9 +77,16 @@ class DemoSite implements ApplicationRunner {
         if (!demo) {
             return;
         }
-        People people = json.read(text("people.json"), People.class);
+        People people = json.read(text(one("people.json")), People.class);
         if (accounts.none()) {
             fill(people);
+        }
+        for (DemoPerson p : people.people()) {
+            LocalDate adult = adult(p);
+            if (adult != null) {
+                // The database was made with the program, which may be a year ago.
+                accounts.staysYoung(p.name(), adult);
+            }
         }
         System.out.println("Orthopur is ready: http://localhost:" + port);
         System.out.println("Demo sign-ins (name / password / PIN to sign):");
@@ -102,30 +96,53 @@ class DemoSite implements ApplicationRunner {
         System.out.flush();
     }
 
-    private void fill(People people) {
-        sheets.site(text("site.json"), text("chemicals.json"));
-        MACHINES.forEach(m -> sheets.add(SheetFormat.read(text("machines/" + m + ".json"))));
-        Stream.concat(APPROVED.stream(), DRAFTS.stream())
-                .forEach(p -> procedures.add(text("procedures/" + p + ".json"), "Ilse Varga"));
+    private void fill(People people) throws IOException {
+        sheets.site(text(one("site.json")), text(one("chemicals.json")));
+        for (Resource sheet : all("machines/*.json")) {
+            sheets.add(SheetFormat.read(text(sheet)));
+        }
         for (DemoPerson p : people.people()) {
-            LocalDate adult =
-                    p.adultInDays() == null ? null : accounts.today().plusDays(p.adultInDays());
-            int id = accounts.create(p.name(), p.role(), p.password(), p.pin(), adult);
+            int id = accounts.create(p.name(), p.role(), p.password(), p.pin(), adult(p));
             training.set(
                     id,
-                    p.trainedOn() == null ? List.of() : p.trainedOn(),
+                    Objects.requireNonNullElse(p.trainedOn(), List.of()),
                     people.people().getFirst().name());
         }
         DemoPerson supervisor = people.people().getFirst();
-        Person ilse = accounts.signIn(supervisor.name(), supervisor.password());
-        APPROVED.forEach(p -> procedures.approve(p, 1, 1, supervisor.pin(), null, ilse));
+        Person writer = accounts.signIn(supervisor.name(), supervisor.password());
+        for (Resource file : all("procedures/*.json")) {
+            procedures.add(text(file), writer.name());
+            String name = name(file);
+            if (!name.endsWith(DRAFT)) {
+                String id = name.substring(0, name.length() - ".json".length());
+                procedures.approve(id, 1, 1, supervisor.pin(), null, writer);
+            }
+        }
     }
 
-    private static String text(String file) {
-        try (InputStream in = DemoSite.class.getResourceAsStream("/demo/" + file)) {
+    private @Nullable LocalDate adult(DemoPerson p) {
+        return p.adultInDays() == null ? null : accounts.today().plusDays(p.adultInDays());
+    }
+
+    private static List<Resource> all(String pattern) throws IOException {
+        return Arrays.stream(
+                        new PathMatchingResourcePatternResolver()
+                                .getResources("classpath:demo/" + pattern))
+                .sorted(Comparator.comparing(DemoSite::name))
+                .toList();
+    }
+
+    private static Resource one(String file) throws IOException {
+        return all(file).getFirst();
+    }
+
+    private static String name(Resource file) {
+        return Objects.requireNonNull(file.getFilename());
+    }
+
+    private static String text(Resource file) throws IOException {
+        try (InputStream in = file.getInputStream()) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 }

@@ -1,10 +1,10 @@
 package orthopur.server.logbook;
 
-import org.jspecify.annotations.Nullable;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.Show;
 import orthopur.roundpack.EntryValue;

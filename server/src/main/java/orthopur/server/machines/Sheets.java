@@ -1,6 +1,5 @@
 package orthopur.server.machines;
 
-import org.jspecify.annotations.Nullable;
 import static org.jooq.impl.DSL.max;
 import static orthopur.db.Tables.SHEET;
 import static orthopur.db.Tables.SITE_DOCUMENT;
@@ -15,6 +14,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.chemical.Chemical;

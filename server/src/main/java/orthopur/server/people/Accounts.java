@@ -94,6 +94,17 @@ public class Accounts {
     }
 
     /**
+     * Puts off the day on which somebody turns 18, once it has come: the demo's apprentice stays
+     * young.
+     */
+    public void staysYoung(String name, LocalDate until) {
+        db.update(ACCOUNT)
+                .set(ACCOUNT.ADULT_FROM, until.toString())
+                .where(ACCOUNT.NAME.eq(name).and(ACCOUNT.ADULT_FROM.le(today().toString())))
+                .execute();
+    }
+
+    /**
      * Proves that it is this person who signs.
      *
      * @throws Said when the PIN is wrong or the account is locked

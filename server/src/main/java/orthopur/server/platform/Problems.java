@@ -1,10 +1,10 @@
 package orthopur.server.platform;
 
-import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -168,8 +168,7 @@ class Problems {
         return type == String.class ? "a text" : "another form";
     }
 
-    private static ProblemDetail problem(
-            HttpStatus status, String title, @Nullable String detail) {
+    private static ProblemDetail problem(HttpStatus status, String title, @Nullable String detail) {
         ProblemDetail p = ProblemDetail.forStatusAndDetail(status, detail);
         p.setTitle(title);
         return p;

@@ -58,6 +58,9 @@ public final class StartCheck {
             }
             empty(db);
         }
+        if (demo && !Files.exists(db)) {
+            made(db);
+        }
         database(db);
         return new Settings(data, port, demo);
     }
@@ -114,6 +117,14 @@ public final class StartCheck {
             }
         } catch (IOException e) {
             throw new CannotStart("the demo data in " + db + " cannot be removed.");
+        }
+    }
+
+    private static void made(Path db) throws CannotStart {
+        try {
+            DemoDatabase.copyTo(db);
+        } catch (IOException e) {
+            throw new CannotStart("the demo data cannot be put into " + db + ": " + e.getMessage());
         }
     }
 

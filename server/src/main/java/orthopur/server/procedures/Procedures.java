@@ -10,8 +10,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Objects;
 import java.util.Map;
+import java.util.Objects;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -403,7 +403,12 @@ public class Procedures {
      */
     @Transactional(noRollbackFor = Said.class)
     public ProcedureVersionRecord approve(
-            String id, int version, int revision, String pin, @Nullable String reason, Person person) {
+            String id,
+            int version,
+            int revision,
+            String pin,
+            @Nullable String reason,
+            Person person) {
         mayWrite(person);
         accounts.sign(person, pin);
         ProcedureVersionRecord r = version(id, version);

@@ -1,7 +1,6 @@
 package orthopur.server.platform;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -11,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.Statement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -74,6 +74,10 @@ class StartCheckTest {
         assertTrue(refused("--data", dir.toString(), "--port", free()).contains("not a database"));
         StartCheck.check(
                 new String[] {"--demo", "--fresh", "--data", dir.toString(), "--port", free()});
-        assertFalse(Files.exists(db));
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + db);
+                Statement s = c.createStatement();
+                ResultSet people = s.executeQuery("SELECT count(*) FROM account")) {
+            assertTrue(people.getInt(1) > 0, "emptied, and the demo put in its place");
+        }
     }
 }
