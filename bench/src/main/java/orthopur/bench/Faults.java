@@ -177,7 +177,8 @@ public final class Faults {
 
         /** In every configuration it was written for: the same slip can be told differently. */
         void breakAll(String name, Procedure p, MachineSheet sheet, Context context) {
-            for (Configuration c : Objects.requireNonNull(Configuration.all(sheet, p.scope(), 512))) {
+            for (Configuration c :
+                    Objects.requireNonNull(Configuration.all(sheet, p.scope(), 512))) {
                 MachineSheet there = c.of(sheet);
                 SheetIndex index = new SheetIndex(there);
                 Context here = context.in(c);

@@ -2,18 +2,22 @@ package orthopur.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.APIRequestContext;
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 
@@ -21,25 +25,27 @@ import java.util.regex.Pattern;
 final class Browser implements AutoCloseable {
     private static final Path AXE = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
 
-    private final Playwright playwright =
-            Playwright.create(
-                    new Playwright.CreateOptions()
-                            .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final com.microsoft.playwright.Browser chromium =
-            playwright
-                    .chromium()
-                    .launch(
-                            new BrowserType.LaunchOptions()
-                                    .setExecutablePath(
-                                            Path.of(
-                                                    System.getProperty(
-                                                            "chromium", "/usr/bin/chromium")))
-                                    .setArgs(
-                                            List.of(
-                                                    "--no-sandbox",
-                                                    "--disable-gpu",
-                                                    "--disable-background-networking",
-                                                    "--disable-component-update")));
+    /** One Chromium for all journeys of a thread; each journey has a context of its own in it. */
+    private static final ThreadLocal<com.microsoft.playwright.Browser> CHROMIUM =
+            ThreadLocal.withInitial(Browser::chromium);
+
+    private static com.microsoft.playwright.Browser chromium() {
+        Path executable = Path.of(System.getProperty("chromium", "/usr/bin/chromium"));
+        return Playwright.create(
+                        new Playwright.CreateOptions()
+                                .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
+                .chromium()
+                .launch(
+                        new BrowserType.LaunchOptions()
+                                .setExecutablePath(executable)
+                                .setArgs(
+                                        List.of(
+                                                "--no-sandbox",
+                                                "--disable-gpu",
+                                                "--disable-background-networking",
+                                                "--disable-component-update")));
+    }
+
     private final RunningServer server;
     private final List<String> complaints = new ArrayList<>();
     final Page page;
@@ -47,7 +53,8 @@ final class Browser implements AutoCloseable {
     Browser(RunningServer server) {
         this.server = server;
         page =
-                chromium.newContext(
+                CHROMIUM.get()
+                        .newContext(
                                 new com.microsoft.playwright.Browser.NewContextOptions()
                                         .setViewportSize(1280, 800))
                         .newPage();
@@ -70,6 +77,34 @@ final class Browser implements AutoCloseable {
 
     void go(String path) {
         page.navigate(server.url(path));
+    }
+
+    /** Somebody of the demo is signed in before the page is opened. */
+    Browser as(String name) {
+        APIRequestContext http = page.context().request();
+        String session = server.url("/api/session");
+        http.get(session);
+        String token =
+                page.context().cookies().stream()
+                        .filter(c -> c.name.equals("XSRF-TOKEN"))
+                        .findFirst()
+                        .orElseThrow()
+                        .value;
+        APIResponse answer =
+                http.post(
+                        session,
+                        RequestOptions.create()
+                                .setHeader("X-XSRF-TOKEN", token)
+                                .setData(Map.of("name", name, "password", password(name))));
+        if (!answer.ok()) {
+            throw new IllegalStateException(answer.text());
+        }
+        return this;
+    }
+
+    /** Passwords of the demo are made of first names. */
+    static String password(String name) {
+        return "quillmere-" + name.substring(0, name.indexOf(' ')).toLowerCase(Locale.ROOT);
     }
 
     void signIn(String name, String password) {
@@ -220,6 +255,6 @@ final class Browser implements AutoCloseable {
 
     @Override
     public void close() {
-        playwright.close();
+        page.context().close();
     }
 }

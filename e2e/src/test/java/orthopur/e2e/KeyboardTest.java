@@ -14,8 +14,7 @@ class KeyboardTest {
     @Test
     void theWholeWorkbenchByKeyboard() {
         try (Browser b = new Browser(RunningServer.shared())) {
-            b.signIn("Ilse Varga", "quillmere-ilse");
-            b.page.waitForURL("**/procedures");
+            b.as("Ilse Varga");
             b.go("/procedures/qk-sl1-draft/1");
             b.text("What this procedure leaves behind").waitFor();
 

@@ -16,6 +16,9 @@ import java.util.concurrent.TimeUnit;
 /** The built jar as a process of its own, with the demo site in a fresh folder. */
 final class RunningServer implements AutoCloseable {
     private static final Path JAR = Path.of("..", "server", "target", "orthopur-server.jar");
+    private static final Path UNPACKED = Path.of("target", "app");
+    private static final String JAVA =
+            Path.of(System.getProperty("java.home"), "bin", "java").toString();
     private static final Duration PATIENCE = Duration.ofSeconds(180);
 
     private final Path data;
@@ -31,6 +34,38 @@ final class RunningServer implements AutoCloseable {
             Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
         }
         return shared;
+    }
+
+    /** Unpacked, the program starts in half the time; journeys start it several times. */
+    private static synchronized Path unpacked() throws IOException {
+        Path jar = UNPACKED.resolve(JAR.getFileName());
+        boolean old =
+                !Files.exists(jar)
+                        || Files.getLastModifiedTime(jar).compareTo(Files.getLastModifiedTime(JAR))
+                                < 0;
+        if (old) {
+            Process unpack =
+                    new ProcessBuilder(
+                                    JAVA,
+                                    "-Djarmode=tools",
+                                    "-jar",
+                                    JAR.toString(),
+                                    "extract",
+                                    "--force",
+                                    "--destination",
+                                    UNPACKED.toString())
+                            .redirectErrorStream(true)
+                            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                            .start();
+            try {
+                if (unpack.waitFor() != 0) {
+                    throw new IOException("The built server cannot be unpacked: " + JAR);
+                }
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+        return jar;
     }
 
     RunningServer() {
@@ -75,12 +110,12 @@ final class RunningServer implements AutoCloseable {
         try {
             process =
                     new ProcessBuilder(
-                                    Path.of(System.getProperty("java.home"), "bin", "java")
-                                            .toString(),
-                                    // As the launcher starts it.
+                                    JAVA,
                                     "-XX:+UseSerialGC",
+                                    // No server of a test lives long enough for more.
+                                    "-XX:TieredStopAtLevel=1",
                                     "-jar",
-                                    JAR.toString(),
+                                    unpacked().toString(),
                                     "--demo",
                                     "--data",
                                     data.toString(),

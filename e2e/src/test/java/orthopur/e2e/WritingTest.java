@@ -22,9 +22,7 @@ class WritingTest {
 
     private static Browser ilse() {
         Browser b = new Browser(RunningServer.shared());
-        b.signIn("Ilse Varga", "quillmere-ilse");
-        b.page.waitForURL("**/procedures");
-        return b;
+        return b.as("Ilse Varga");
     }
 
     private static Locator field(Browser b, String label) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import orthopur.formats.EntryEnvelope;
 import orthopur.roundpack.Cleaner;
 import orthopur.roundpack.Entry;
 import orthopur.roundpack.Progress;
@@ -22,6 +23,8 @@ import tools.jackson.databind.node.ObjectNode;
  * write down what they see. Each remembers what the server has acknowledged.
  */
 public final class SimulatedTablet {
+    private static final int AT_ONCE = 25;
+
     private FloorClient client;
     private final boolean leads;
     private final Random dice;
@@ -58,6 +61,23 @@ public final class SimulatedTablet {
         pack = FloorClient.JSON.treeToValue(view.get("pack"), RoundPack.class);
         progress = new Progress(pack);
         cleaner = new Cleaner(pack, client.who(), "17");
+        for (JsonNode stored : client.get("/api/logbook/" + round + "/entries")) {
+            EntryEnvelope e =
+                    FloorClient.JSON.treeToValue(stored.get("envelope"), EntryEnvelope.class);
+            progress.accept(e.entry(), e.seconds(), e.who());
+        }
+    }
+
+    /**
+     * Carries the round on until this step comes next, and sends what that takes.
+     *
+     * @throws IOException when it did not arrive
+     */
+    public void until(String step) throws IOException {
+        while (!step.equals(progress.state().current())) {
+            enter();
+        }
+        sendBy(AT_ONCE);
     }
 
     public String round() {
