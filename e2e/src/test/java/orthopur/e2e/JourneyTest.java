@@ -10,9 +10,12 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 
 /** From the desk to the logbook: signed in, written, mended, approved, carried out, read. */
+// It waits for a real minute, in which the others go on.
+@Order(1)
 class JourneyTest {
     private static void accessible(Browser b) {
         b.page.locator("h1").first().waitFor();
@@ -164,7 +167,7 @@ class JourneyTest {
             b.otherwise("Sink needed for the filler, soaked short");
             accessible(b);
             b.button("Write it into the record").click();
-            b.page.locator(".floor-verb").getByText("Wash").waitFor();
+            b.plainStep();
             Seed.round(server, "Maren Oyelaran", shift, "sanitize");
             b.page.locator(".floor-verb").getByText("Sanitize").waitFor();
 

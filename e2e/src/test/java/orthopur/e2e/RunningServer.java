@@ -1,16 +1,13 @@
 package orthopur.e2e;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 
 /** The built jar as a process of its own, with the demo site in a fresh folder. */
@@ -23,6 +20,8 @@ final class RunningServer implements AutoCloseable {
 
     private final Path data;
     private final int port;
+    private final StringBuffer log = new StringBuffer();
+    private CountDownLatch ready;
     private Process process;
 
     private static RunningServer shared;
@@ -107,6 +106,7 @@ final class RunningServer implements AutoCloseable {
     }
 
     private void start() {
+        ready = new CountDownLatch(1);
         try {
             process =
                     new ProcessBuilder(
@@ -122,40 +122,34 @@ final class RunningServer implements AutoCloseable {
                                     "--port",
                                     Integer.toString(port))
                             .redirectErrorStream(true)
-                            .redirectOutput(data.resolve("server.log").toFile())
                             .start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        HttpClient http = HttpClient.newHttpClient();
-        HttpRequest ask =
-                HttpRequest.newBuilder(URI.create(url("/api/session")))
-                        .timeout(Duration.ofSeconds(2))
-                        .build();
-        Instant until = Instant.now().plus(PATIENCE);
-        while (Instant.now().isBefore(until) && process.isAlive()) {
-            try {
-                boolean answers =
-                        http.send(ask, HttpResponse.BodyHandlers.discarding()).statusCode() == 200;
-                if (answers && Files.readString(data.resolve("server.log")).contains("is ready")) {
-                    return;
-                }
-            } catch (IOException e) {
-                Thread.onSpinWait();
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                break;
+        Process started = process;
+        Thread.startVirtualThread(() -> listen(started));
+        try {
+            if (!ready.await(PATIENCE.toSeconds(), TimeUnit.SECONDS) || !process.isAlive()) {
+                throw new IllegalStateException("The server did not start: " + log);
             }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
-        throw new IllegalStateException("The server did not start: " + log());
     }
 
-    String log() {
-        try {
-            return Files.readString(data.resolve("server.log"));
+    /** Keeps what it says; it says when it is ready, or falls silent when it dies. */
+    private void listen(Process started) {
+        try (BufferedReader said = started.inputReader()) {
+            for (String line = said.readLine(); line != null; line = said.readLine()) {
+                log.append(line).append('\n');
+                if (line.contains("is ready")) {
+                    ready.countDown();
+                }
+            }
         } catch (IOException e) {
-            return "no log";
+            log.append(e);
         }
+        ready.countDown();
     }
 
     @Override

@@ -89,7 +89,7 @@ class WritingTest {
             assertEquals(List.of(), b.axe());
 
             b.go("/procedures?new=draft");
-            b.page.getByLabel("Machine").last().selectOption("QK-ZZ4");
+            b.page.getByRole(AriaRole.DIALOG).getByLabel("Machine").selectOption("QK-ZZ4");
             b.button("Draft it").click();
             b.page.waitForURL("**/procedures/qk-zz4-daily/1**");
             assertThat(b.button("Approve…")).isEnabled();
