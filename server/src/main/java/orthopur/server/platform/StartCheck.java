@@ -10,16 +10,14 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /** Looks at port, folder and database before anything is made. */
 public final class StartCheck {
-    /**
-     * The newest migration this program knows; an architecture test compares it with the folder.
-     */
-    public static final int NEWEST_MIGRATION = 11;
-
     private StartCheck() {}
 
     /** Why the program cannot start, in one plain line. */
@@ -128,6 +126,21 @@ public final class StartCheck {
         }
     }
 
+    /** The newest migration that this program brings. */
+    private static int newestMigration() throws CannotStart {
+        try {
+            return Arrays.stream(
+                            new PathMatchingResourcePatternResolver()
+                                    .getResources("classpath:db/migration/V*__*.sql"))
+                    .map(Resource::getFilename)
+                    .mapToInt(n -> Integer.parseInt(n, 1, n.indexOf("__"), 10))
+                    .max()
+                    .orElse(0);
+        } catch (IOException e) {
+            throw new CannotStart("the program is not complete: " + e.getMessage());
+        }
+    }
+
     private static void database(Path db) throws CannotStart {
         if (!Files.exists(db)) {
             return;
@@ -142,7 +155,7 @@ public final class StartCheck {
             try (ResultSet r =
                     s.executeQuery(
                             "SELECT max(CAST(version AS INTEGER)) FROM flyway_schema_history")) {
-                if (r.next() && r.getInt(1) > NEWEST_MIGRATION) {
+                if (r.next() && r.getInt(1) > newestMigration()) {
                     throw new CannotStart(
                             "the database "
                                     + db
