@@ -9,7 +9,7 @@ import { FromMeter } from "../floor/FromMeter";
 import { filled } from "../floor/texts";
 
 type View = Schemas["ReleaseView"];
-type Site = Schemas["Site"];
+type Site = Schemas["ReleaseSite"];
 
 /** Somebody else looks, proves, and signs: yes, for a time, or back. */
 export default function Release() {

@@ -9,8 +9,10 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
 import orthopur.roundpack.EntryValue;
+import orthopur.roundpack.Role;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.ObjectMapper;
@@ -63,7 +65,7 @@ final class VerifyLog {
                     EntryEnvelope.Chained e = entry(r);
                     broken = e.broken(before);
                     before = e.hash();
-                } catch (JacksonException x) {
+                } catch (JacksonException | IllegalArgumentException x) {
                     broken = "entry " + r.getLong("seq") + " was changed after it was written";
                 }
                 if (broken != null) {
@@ -95,7 +97,28 @@ final class VerifyLog {
                         r.getLong("tablet_time"),
                         r.getLong("server_time"),
                         made,
+                        later(r, "person"),
+                        role(later(r, "role")),
+                        signed(later(r, "signed")),
                         r.getString("prev_hash")),
                 r.getString("hash"));
+    }
+
+    /** A column that databases of older programs lack. */
+    private static @Nullable String later(ResultSet r, String column) throws SQLException {
+        for (int i = 1; i <= r.getMetaData().getColumnCount(); i++) {
+            if (r.getMetaData().getColumnName(i).equals(column)) {
+                return r.getString(i);
+            }
+        }
+        return null;
+    }
+
+    private static @Nullable Role role(@Nullable String name) {
+        return name == null ? null : Role.valueOf(name);
+    }
+
+    private static @Nullable Boolean signed(@Nullable String flag) {
+        return flag == null ? null : flag.equals("1");
     }
 }

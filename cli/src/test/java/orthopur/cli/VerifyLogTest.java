@@ -43,7 +43,7 @@ class VerifyLogTest {
                 EntryEnvelope e =
                         new EntryEnvelope(
                                 "id" + i, "r", "p", "s", "reading", figures, "Maren", "t", 5, 6, at,
-                                before);
+                                null, null, null, before);
                 before = e.hash();
                 insert(db, i, e);
             }

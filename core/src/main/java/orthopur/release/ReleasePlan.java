@@ -11,6 +11,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import orthopur.quantity.Show;
+import orthopur.roundpack.ReleaseSite;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.PackStep;
@@ -22,68 +23,14 @@ import orthopur.runthrough.SheetIndex;
  *
  * @param sites in the order in which they are taken: sight, last rinse, swabs
  */
-public record ReleasePlan(List<Site> sites) {
+public record ReleasePlan(List<ReleaseSite> sites) {
     /** The names under which the sites that every machine has are kept. */
-    public static final String SIGHT = "sight";
+    public static final String SIGHT = ReleaseSite.SIGHT;
 
     public static final String LAST_RINSE = "last-rinse";
 
     public ReleasePlan {
         sites = List.copyOf(sites);
-    }
-
-    /** How it is looked at. */
-    public enum Kind {
-        /** Eyes, torch and mirror: passed or not. */
-        LOOK,
-        /** pH of what runs off, against that of the tap. */
-        PH,
-        /** An ATP swab, in the light units of the site's meter. */
-        SWAB
-    }
-
-    /**
-     * One thing to find.
-     *
-     * @param id stable: the surface's id for a swab
-     * @param least,most what passes, both included; null for a look
-     * @param failAbove above this it fails; between is a caution, which is not a pass
-     * @param why where the limit comes from
-     */
-    public record Site(
-            String id,
-            Kind kind,
-            String name,
-            @Nullable Double least,
-            @Nullable Double most,
-            @Nullable Double failAbove,
-            @Nullable String unit,
-            String why) {
-
-        /**
-         * What a finding means.
-         *
-         * @param value null for a look that found nothing wrong; then it passed
-         */
-        public Found judge(@Nullable Double value) {
-            if (kind == Kind.LOOK) {
-                return Found.PASSED;
-            }
-            if (value == null || !Double.isFinite(value)) {
-                return Found.FAILED;
-            }
-            if (least != null && most != null && value >= least && value <= most) {
-                return Found.PASSED;
-            }
-            return failAbove != null && value <= failAbove ? Found.CAUTION : Found.FAILED;
-        }
-    }
-
-    /** Passed, failed, or in between: clean again and look why. */
-    public enum Found {
-        PASSED,
-        CAUTION,
-        FAILED
     }
 
     /**
@@ -97,11 +44,11 @@ public record ReleasePlan(List<Site> sites) {
             RuleBook book,
             long round,
             Map<String, List<Double>> history) {
-        List<Site> sites = new ArrayList<>();
+        List<ReleaseSite> sites = new ArrayList<>();
         sites.add(
-                new Site(
+                new ReleaseSite(
                         SIGHT,
-                        Kind.LOOK,
+                        ReleaseSite.Kind.LOOK,
                         "All that touches food: no soil, no water, no bristle, no damage",
                         null,
                         null,
@@ -111,9 +58,9 @@ public record ReleasePlan(List<Site> sites) {
         CheckPlan ph = lastRinse(pack);
         if (ph != null && ph.ranged()) {
             sites.add(
-                    new Site(
+                    new ReleaseSite(
                             LAST_RINSE,
-                            Kind.PH,
+                            ReleaseSite.Kind.PH,
                             "pH of the last rinse",
                             ph.least(),
                             ph.most(),
@@ -167,16 +114,16 @@ public record ReleasePlan(List<Site> sites) {
         return sites;
     }
 
-    private static Site swab(
+    private static ReleaseSite swab(
             MachineSheet sheet, String id, RuleBook book, Map<String, List<Double>> history) {
         SheetIndex index = new SheetIndex(sheet);
         int s = index.surfaceNamed(id);
         String name = index.part(index.ownerOf(s)).name() + ": " + index.surface(s).name();
         List<Double> own = history.getOrDefault(id, List.of());
         if (own.size() < OwnLimits.FIRM) {
-            return new Site(
+            return new ReleaseSite(
                     id,
-                    Kind.SWAB,
+                    ReleaseSite.Kind.SWAB,
                     name,
                     0.0,
                     book.number("atp.pass"),
@@ -186,9 +133,9 @@ public record ReleasePlan(List<Site> sites) {
                             .formatted(own.size(), OwnLimits.FIRM));
         }
         OwnLimits limits = OwnLimits.of(own);
-        return new Site(
+        return new ReleaseSite(
                 id,
-                Kind.SWAB,
+                ReleaseSite.Kind.SWAB,
                 name,
                 0.0,
                 Math.floor(limits.passUpTo()),
@@ -196,17 +143,5 @@ public record ReleasePlan(List<Site> sites) {
                 "RLU",
                 "own history of %d values, mean %s"
                         .formatted(own.size(), Show.number(Math.round(limits.mean()))));
-    }
-
-    /**
-     * What of the plan is not found, or not passed.
-     *
-     * @param found by the site's id
-     */
-    public List<String> missing(Map<String, Found> found) {
-        return sites.stream()
-                .filter(s -> found.get(s.id()) != Found.PASSED)
-                .map(Site::name)
-                .toList();
     }
 }

@@ -1,11 +1,15 @@
 package orthopur.roundpack;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What a cleaner enters at a step. The envelope around it (who, when, device) is the server's. */
 public sealed interface Entry {
     /** The step it belongs to. */
     String step();
+
+    /** What is done at the desk once a round is handed over; never from a tablet without signal. */
+    sealed interface Afterwards extends Entry {}
 
     /** A piece came off (or, corrected, went back) or went on. */
     record PieceMoved(String step, String piece, boolean off) implements Entry {}
@@ -68,22 +72,35 @@ public sealed interface Entry {
      */
     record Proof(
             String step, String site, @Nullable Double value, @Nullable String unit, boolean passed)
-            implements Entry {}
+            implements Afterwards {}
 
     /**
      * @param until epoch seconds, for a release with a time limit; else null
      * @param condition what the limit is for
      */
     record Released(String step, @Nullable Long until, @Nullable String condition)
-            implements Entry {}
+            implements Afterwards {}
 
     /**
      * An entry was wrong. It stays as it is; this says beside it what is right.
      *
      * @param entry the id of the entry
      */
-    record Correction(String step, String entry, String text) implements Entry {}
+    record Correction(String step, String entry, String text) implements Afterwards {}
 
     /** Not released: this part is cleaned again, with what it touched. */
-    record SentBack(String step, String item, String reason) implements Entry {}
+    record SentBack(String step, String item, String reason) implements Afterwards {}
+
+    /**
+     * What has to be found before this round is released, written down when it is handed over, so
+     * that nobody's later change of sheet or rule book makes it less.
+     *
+     * @param secondPerson whether it has to be somebody who did not do the work
+     */
+    record ReleasePlanned(String step, List<ReleaseSite> sites, boolean secondPerson)
+            implements Afterwards {
+        public ReleasePlanned {
+            sites = List.copyOf(sites);
+        }
+    }
 }

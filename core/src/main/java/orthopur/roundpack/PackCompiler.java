@@ -95,7 +95,8 @@ public final class PackCompiler {
                 parts,
                 instruments,
                 Troubles.of(procedure),
-                reworks(procedure, c.sheet, context.in(fitted)));
+                reworks(procedure, c.sheet, context.in(fitted)),
+                RoundPack.FORMAT);
     }
 
     /** For each part that can be found wanting: what is redone, wherever that changes. */

@@ -45,14 +45,17 @@ public final class Progress {
     private final List<TroubleState> troubles = new ArrayList<>();
     private final Map<String, Set<String>> redo = new TreeMap<>();
     private final Set<String> deviated = new TreeSet<>();
-    private final Map<String, ProofState> proofs = new LinkedHashMap<>();
+    private final Map<String, Long> readAt = new HashMap<>();
+    private final ReleasePhase release;
     private int furthest;
-    private Status status = Status.OPEN;
-    private @Nullable Long until;
-    private @Nullable Long statusAt;
 
     public Progress(RoundPack pack) {
         this.pack = pack;
+        this.release = new ReleasePhase(strict());
+    }
+
+    private boolean strict() {
+        return pack.format() >= 1;
     }
 
     /** Where a round stands between the first step and production. */
@@ -80,14 +83,19 @@ public final class Progress {
     /** A lock that is on. */
     public record Lock(String energy, String lock, String who, long at) {}
 
-    /** Something that went wrong in this round. */
+    /**
+     * Something that went wrong in this round.
+     *
+     * @param late whether it came in after the round was handed over; null when it did not
+     */
     public record TroubleState(
             Trouble.Kind kind,
             @Nullable String item,
             String text,
             String step,
             String who,
-            long at) {}
+            long at,
+            @Nullable Boolean late) {}
 
     /** The last finding at a site of the release. */
     public record ProofState(
@@ -102,6 +110,8 @@ public final class Progress {
      * @param redo steps that are done again, each with the parts that it concerns
      * @param statusAt epoch seconds since when it stands so; null while it was never handed over
      * @param until epoch seconds at which a conditional release ends
+     * @param plan what has to be found before it is released; null until it is handed over, and in
+     *     rounds from before it was written down
      */
     public record State(
             @Nullable String current,
@@ -118,7 +128,8 @@ public final class Progress {
             Map<String, ProofState> proofs,
             Status status,
             @Nullable Long statusAt,
-            @Nullable Long until) {}
+            @Nullable Long until,
+            @Nullable List<ReleaseSite> plan) {}
 
     /** A copy of how far it is. */
     public State state() {
@@ -137,10 +148,11 @@ public final class Progress {
                 List.copyOf(troubles),
                 lists(redo),
                 List.copyOf(deviated),
-                new LinkedHashMap<>(proofs),
-                status,
-                statusAt,
-                until);
+                release.proofs(),
+                release.status(),
+                release.statusAt(),
+                release.until(),
+                release.plan());
     }
 
     private static Map<String, List<String>> lists(Map<String, Set<String>> sets) {
@@ -150,17 +162,27 @@ public final class Progress {
     }
 
     /**
+     * Takes an entry in of which nothing is known but who made it.
+     *
+     * @see #accept(Entry, long, Actor)
+     */
+    public void accept(Entry entry, long at, String who) {
+        accept(entry, at, Actor.named(who));
+    }
+
+    /**
      * Takes an entry in.
      *
      * @param at epoch seconds
-     * @param who made it
+     * @param actor who made it
      * @throws Refused when it does not fit; nothing has changed then
      * @throws OutOfRange for a figure outside its domain
      */
-    public void accept(Entry entry, long at, String who) {
+    public void accept(Entry entry, long at, Actor actor) {
+        String who = actor.name();
+        permitted(entry, actor);
         PackStep step = step(entry.step());
         inTime(entry, step);
-        Status before = status;
         switch (entry) {
             case Entry.PieceMoved e -> {
                 ownLock(step, who);
@@ -172,7 +194,7 @@ public final class Progress {
                 }
                 ownLock(step, who);
                 // Starting twice (a double tap, a resend) must not shorten or lengthen the time.
-                timers.putIfAbsent(step.id(), at);
+                timers.putIfAbsent(step.id(), notBeforeTheReading(step, at));
             }
             case Entry.ContactBroken e -> {
                 if (step.timer() == null || !step.timer().contact()) {
@@ -180,7 +202,7 @@ public final class Progress {
                 }
                 timers.remove(step.id());
             }
-            case Entry.ReadingTaken e -> reading(step, e);
+            case Entry.ReadingTaken e -> reading(step, e, at);
             case Entry.CorrectiveAction e -> corrective(step, e);
             case Entry.CheckMade e -> check(step, e);
             case Entry.Confirmed e -> confirm(step, e);
@@ -197,20 +219,72 @@ public final class Progress {
                 ownLock(step, who);
                 finish(step, at);
             }
-            case Entry.RoundClosed e -> close();
-            case Entry.Proof e ->
-                    proofs.put(e.site(), new ProofState(e.value(), e.unit(), e.passed(), who));
-            case Entry.Released e -> release(e);
-            case Entry.SentBack e -> sendBack(e);
+            case Entry.RoundClosed e -> close(at);
+            case Entry.ReleasePlanned e -> release.planned(e);
+            case Entry.Proof e -> release.prove(e, actor);
+            case Entry.Released e -> release.release(e, at, actor);
+            case Entry.SentBack e -> sendBack(e, at);
             case Entry.Correction e -> {
                 if (e.text().isBlank()) {
                     throw new Refused(Why.SAY_WHAT);
                 }
             }
         }
-        if (status != before) {
-            statusAt = at;
+        if (!(entry instanceof Entry.Afterwards)) {
+            worked(actor);
         }
+    }
+
+    /** Somebody did work in this round, be it by an entry that was kept and does not count. */
+    public void worked(Actor actor) {
+        release.worked(actor.person());
+    }
+
+    /** By whom an entry may be made, and whether it has to be signed. */
+    private void permitted(Entry entry, Actor actor) {
+        if (strict() && actor.role() != null) {
+            byRole(entry, actor.name(), actor.role());
+            if (signed(entry) && !actor.signed()) {
+                throw new Refused(Why.NOT_SIGNED);
+            }
+        }
+    }
+
+    /**
+     * @throws Refused when nobody in this role makes an entry of this kind, signed or not
+     */
+    public static void byRole(Entry entry, String name, Role role) {
+        switch (entry) {
+            case Entry.ReleasePlanned e -> {}
+            case Entry.Afterwards e -> {
+                if (!role.releases()) {
+                    throw new Refused(Why.NOT_YOURS, name, "quality and supervisors");
+                }
+            }
+            default -> {
+                if (!role.carriesOut()) {
+                    throw new Refused(Why.NOT_YOURS, name, "crew and supervisors");
+                }
+                if (anothersLock(entry) && role != Role.SUPERVISOR) {
+                    throw new Refused(Why.NOT_YOURS, name, "a supervisor");
+                }
+            }
+        }
+    }
+
+    /** Whether an entry has to be signed with the PIN of the one who makes it. */
+    public static boolean signed(Entry entry) {
+        return switch (entry) {
+            case Entry.RoundClosed e -> true;
+            case Entry.Released e -> true;
+            case Entry.SentBack e -> true;
+            case Entry.Correction e -> true;
+            default -> anothersLock(entry);
+        };
+    }
+
+    private static boolean anothersLock(Entry entry) {
+        return entry instanceof Entry.LockMoved e && !e.on() && e.reason() != null;
     }
 
     /** Whether an entry of this kind can be made now, and at this step. */
@@ -218,20 +292,14 @@ public final class Progress {
         if (entry instanceof Entry.Correction) {
             return;
         }
-        boolean afterwards =
-                entry instanceof Entry.Proof
-                        || entry instanceof Entry.Released
-                        || entry instanceof Entry.SentBack;
-        if (afterwards) {
-            if (status == Status.OPEN) {
-                throw new Refused(Why.NOT_CLOSED);
-            }
-            if (status == Status.RELEASED) {
-                throw new Refused(Why.ALREADY_RELEASED);
-            }
+        if (entry instanceof Entry.Afterwards) {
+            release.inTime();
             return;
         }
-        if (status != Status.OPEN) {
+        if (closed()) {
+            if (strict() && entry instanceof Entry.TroubleSaid e && e.kind().hurts()) {
+                return;
+            }
             throw new Refused(Why.CLOSED);
         }
         boolean anywhere =
@@ -245,6 +313,12 @@ public final class Progress {
                     ? new Refused(Why.ALREADY_DONE, step.number())
                     : new Refused(Why.COMES_FIRST, current.number());
         }
+    }
+
+    /** Contact with a solution counts from its reading on, whatever a tablet's clock says. */
+    private long notBeforeTheReading(PackStep step, long at) {
+        Long read = strict() ? readAt.get(step.id()) : null;
+        return read == null ? at : Math.max(at, read);
     }
 
     /** Everybody with hands in the machine has a lock of their own on what is locked. */
@@ -374,7 +448,12 @@ public final class Progress {
         if (plan.about() != Trouble.About.NOTHING) {
             reworkOf(e.item());
         }
-        troubles.add(new TroubleState(e.kind(), e.item(), e.text(), e.step(), who, at));
+        if (closed()) {
+            troubles.add(new TroubleState(e.kind(), e.item(), e.text(), e.step(), who, at, true));
+            release.hold(at);
+            return;
+        }
+        troubles.add(new TroubleState(e.kind(), e.item(), e.text(), e.step(), who, at, null));
         again(plan.redo(), List.of());
         if (plan.about() == Trouble.About.A_PART_TO_REDO) {
             rework(e.item());
@@ -408,31 +487,19 @@ public final class Progress {
             redo.computeIfAbsent(id, k -> new LinkedHashSet<>()).addAll(parts);
             timers.remove(id);
             readings.remove(id);
+            readAt.remove(id);
             checks.remove(id);
             confirmed.remove(id);
             deviated.remove(id);
         }
     }
 
-    private void release(Entry.Released e) {
-        proofs.forEach(
-                (site, p) -> {
-                    if (!p.passed()) {
-                        throw new Refused(Why.PROOF_FAILED, site);
-                    }
-                });
-        status = e.until() == null ? Status.RELEASED : Status.CONDITIONAL;
-        until = e.until();
-    }
-
-    private void sendBack(Entry.SentBack e) {
+    private void sendBack(Entry.SentBack e, long at) {
         if (e.reason().isBlank()) {
             throw new Refused(Why.SAY_WHAT);
         }
         reworkOf(e.item());
-        status = Status.OPEN;
-        until = null;
-        proofs.clear();
+        release.sendBack(at);
         rework(e.item());
     }
 
@@ -470,7 +537,7 @@ public final class Progress {
         return only == null || only.contains(part);
     }
 
-    private void reading(PackStep step, Entry.ReadingTaken e) {
+    private void reading(PackStep step, Entry.ReadingTaken e, long at) {
         if (step.reading() == null) {
             throw new Refused(Why.NO_READING, step.number());
         }
@@ -501,6 +568,7 @@ public final class Progress {
                         outcome,
                         ReadingAdvice.of(step.reading(), outcome, strength, temperature),
                         false));
+        readAt.put(step.id(), at);
         // Contact with a solution that was not in does not count.
         timers.remove(step.id());
     }
@@ -619,7 +687,7 @@ public final class Progress {
         }
     }
 
-    private void close() {
+    private void close(long at) {
         if (!off.isEmpty()) {
             List<String> fitted = offNames(true);
             throw fitted.isEmpty()
@@ -633,7 +701,7 @@ public final class Progress {
         if (!locks.isEmpty()) {
             throw new Refused(Why.STILL_LOCKED, lockNames(locks.getFirst().energy()));
         }
-        status = Status.WAITING;
+        release.handOver(at);
     }
 
     private List<String> offNames(boolean fittings) {
@@ -679,12 +747,12 @@ public final class Progress {
     }
 
     public Status status() {
-        return status;
+        return release.status();
     }
 
     /** Whether it is handed over. */
     public boolean closed() {
-        return status != Status.OPEN;
+        return release.status() != Status.OPEN;
     }
 
     /** The last reading of each step. */

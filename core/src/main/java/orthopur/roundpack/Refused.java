@@ -54,7 +54,17 @@ public final class Refused extends IllegalArgumentException {
         NO_PART("There is no part \"%s\" in this round."),
         NAME_THE_PART("Say which part."),
         ALREADY_RELEASED("This round is already released."),
-        PROOF_FAILED("\"%s\" did not pass. Send it back, or read again.");
+        PROOF_FAILED("\"%s\" did not pass. Send it back, or read again."),
+        PLAN_FIXED("What has to be looked at was written down when the round was handed over."),
+        NO_PLAN("What has to be looked at was not written down; it cannot be released like this."),
+        NOT_IN_PLAN("The plan of this round has no site \"%s\"."),
+        NOT_FOUND("Not released: still to be found or passed: %s."),
+        TOO_LONG("A conditional release lasts 1 to %s hours."),
+        SAY_CONDITION("Say what the conditional release waits for."),
+        NOT_EVEN_SO("Not even for a time: the look has to be done, and nothing may have failed."),
+        DID_THE_WORK("%s did work in this round; somebody else has to release it."),
+        NOT_YOURS("%s may not do this: it is for %s."),
+        NOT_SIGNED("This has to be signed; that takes a connection.");
 
         private final String sentence;
 

@@ -1,4 +1,4 @@
-package orthopur.server.people;
+package orthopur.roundpack;
 
 /** What a person does on this site. */
 public enum Role {

@@ -12,6 +12,8 @@ import orthopur.procedure.Action;
  *
  * @param version version of the procedure it was compiled from
  * @param kind how deep a clean it is; null in packs from before that was kept
+ * @param format by which rules its entries are folded: a round goes on as it began, whatever the
+ *     program has learnt since; 0 in packs from before that was kept
  */
 public record RoundPack(
         String procedure,
@@ -27,7 +29,15 @@ public record RoundPack(
         List<Tally> parts,
         List<Instrument> instruments,
         List<Trouble> troubles,
-        List<ReworkPlan> rework) {
+        List<ReworkPlan> rework,
+        int format) {
+
+    /**
+     * Entries say who, in which role and whether it was signed; the plan of the release is an
+     * entry; contact begins with the reading at the earliest; a danger that comes in late holds the
+     * machine.
+     */
+    public static final int FORMAT = 1;
 
     public RoundPack {
         ppe = List.copyOf(ppe);
@@ -139,7 +149,12 @@ public record RoundPack(
             PART_MISSING,
             NO_HOT_WATER,
             OUT_OF_CHEMICAL,
-            INTERRUPTED
+            INTERRUPTED;
+
+            /** Whether somebody may have been hurt, or the next one may be. */
+            public boolean hurts() {
+                return this == INJURY || this == CHEMICAL_CONTACT || this == MACHINE_MOVED;
+            }
         }
 
         /** Whether a part has to be named, and whether that part is cleaned again. */

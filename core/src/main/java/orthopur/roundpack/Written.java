@@ -1,7 +1,9 @@
 package orthopur.roundpack;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -105,6 +107,11 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                         f.add(EntryValue.text("reason", e.reason()));
                         yield "sent-back";
                     }
+                    case Entry.ReleasePlanned e -> {
+                        f.add(EntryValue.text("second-person", e.secondPerson() ? "yes" : "no"));
+                        e.sites().forEach(s -> site(f, s));
+                        yield "release-plan";
+                    }
                 };
         return new Written(kind, entry.step(), f);
     }
@@ -159,8 +166,83 @@ public record Written(String kind, String step, List<EntryValue> figures) {
             }
             case "correction" -> new Entry.Correction(step, text("entry"), text("text"));
             case "sent-back" -> new Entry.SentBack(step, text("item"), text("reason"));
+            case "release-plan" ->
+                    new Entry.ReleasePlanned(step, sites(), text("second-person").equals("yes"));
             default -> throw new NotAnEntry("There is no entry of kind \"" + kind + "\".");
         };
+    }
+
+    /** The figures of a site, one after the other; its id begins it. */
+    private static void site(List<EntryValue> f, ReleaseSite s) {
+        f.add(EntryValue.text("site", s.id()));
+        f.add(EntryValue.text("how", s.kind().name()));
+        f.add(EntryValue.text("name", s.name()));
+        number(f, "least", s.least(), s.unit());
+        number(f, "most", s.most(), s.unit());
+        number(f, "fail-above", s.failAbove(), s.unit());
+        f.add(EntryValue.text("why", s.why()));
+    }
+
+    private static void number(
+            List<EntryValue> f, String name, @Nullable Double value, @Nullable String unit) {
+        if (value != null) {
+            f.add(new EntryValue(name, value, unit, null));
+        }
+    }
+
+    /** A plan that has lost a figure is no plan: it would ask for less. */
+    private List<ReleaseSite> sites() {
+        List<ReleaseSite> sites = new ArrayList<>();
+        List<EntryValue> own = new ArrayList<>();
+        for (EntryValue f : figures) {
+            if ("second-person".equals(f.name())) {
+                continue;
+            }
+            if ("site".equals(f.name()) && !own.isEmpty()) {
+                sites.add(new Written("release-plan", step, own).site());
+                own = new ArrayList<>();
+            }
+            if (own.isEmpty() != "site".equals(f.name())
+                    || own.stream().anyMatch(x -> Objects.equals(x.name(), f.name()))) {
+                throw new NotAnEntry("The entry does not say its site.");
+            }
+            own.add(f);
+        }
+        if (own.isEmpty()) {
+            throw new NotAnEntry("The entry does not say its site.");
+        }
+        sites.add(new Written("release-plan", step, own).site());
+        return sites;
+    }
+
+    private ReleaseSite site() {
+        String how = text("how");
+        ReleaseSite.Kind kind =
+                Arrays.stream(ReleaseSite.Kind.values())
+                        .filter(k -> k.name().equals(how))
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new NotAnEntry(
+                                                "There is no way of looking \"" + how + "\"."));
+        for (String limit : List.of("least", "most")) {
+            if (kind != ReleaseSite.Kind.LOOK && valueOrNull(limit) == null) {
+                throw new NotAnEntry("The entry does not say its " + limit + ".");
+            }
+        }
+        return new ReleaseSite(
+                text("site"),
+                kind,
+                text("name"),
+                valueOrNull("least"),
+                valueOrNull("most"),
+                valueOrNull("fail-above"),
+                figures.stream()
+                        .map(EntryValue::unit)
+                        .filter(Objects::nonNull)
+                        .findFirst()
+                        .orElse(null),
+                text("why"));
     }
 
     private RoundPack.Trouble.Kind trouble() {

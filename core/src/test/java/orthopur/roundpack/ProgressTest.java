@@ -5,6 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import orthopur.procedure.Action;
@@ -355,33 +357,177 @@ class ProgressTest {
         assertTrue(refused(new Entry.StepDone("prove")).contains("comes first"));
     }
 
-    @Test
-    void itIsReleasedByWhatWasSeenOrSentBack() {
-        assertTrue(refused(new Entry.Released("record", null, null)).contains("handed over"));
-        while (round.current() != null) {
-            finish();
-        }
-        enter(new Entry.RoundClosed("record"));
-        who = "Ruvi";
-        enter(new Entry.Proof("record", "drum-1", 310.0, "RLU", false));
-        assertTrue(
-                refused(new Entry.Released("record", null, null)).contains("\"drum-1\" did not"));
-        assertTrue(refused(new Entry.SentBack("record", "drum", " ")).contains("what was done"));
-        enter(new Entry.SentBack("record", "drum", "310 RLU"));
-        assertEquals(Progress.Status.OPEN, round.status());
-        assertTrue(round.state().redo().containsKey("wash"));
+    private static final Actor MAREN = new Actor("Maren", "Maren", Role.CREW, true);
+    private static final Actor RUVI = new Actor("Ruvi", "Ruvi", Role.QA, true);
+    private static final Entry.ReleasePlanned PLAN =
+            new Entry.ReleasePlanned(
+                    "record",
+                    List.of(
+                            new ReleaseSite(
+                                    "sight",
+                                    ReleaseSite.Kind.LOOK,
+                                    "All of it",
+                                    null,
+                                    null,
+                                    null,
+                                    null,
+                                    "eyes"),
+                            new ReleaseSite(
+                                    "drum-1",
+                                    ReleaseSite.Kind.SWAB,
+                                    "Drum",
+                                    0.0,
+                                    30.0,
+                                    60.0,
+                                    "RLU",
+                                    "site")),
+                    true);
+    private static final Entry RELEASED = new Entry.Released("record", null, null);
+    private static final Entry LOOKED = new Entry.Proof("record", "sight", null, null, true);
+
+    private void handedOver() {
         who = "Maren";
         while (round.current() != null) {
             finish();
         }
         enter(new Entry.RoundClosed("record"));
-        who = "Ruvi";
-        enter(new Entry.Proof("record", "drum-1", 8.0, "RLU", true));
-        enter(new Entry.Released("record", 9_000L, "until the swab is read"));
-        assertEquals(Progress.Status.CONDITIONAL, round.status());
-        enter(new Entry.Released("record", null, null));
+        enter(PLAN);
+    }
+
+    private String refused(Entry e, Actor by) {
+        return assertThrows(Refused.class, () -> round.accept(e, now, by)).getMessage();
+    }
+
+    private static Entry swab(double value) {
+        // What the sender says of it does not count; the plan judges.
+        return new Entry.Proof("record", "drum-1", value, "RLU", true);
+    }
+
+    @Test
+    void itIsReleasedByWhatWasPlannedAndFoundOrSentBack() {
+        assertTrue(refused(RELEASED, RUVI).contains("handed over"));
+        while (round.current() != null) {
+            finish();
+        }
+        enter(new Entry.RoundClosed("record"));
+        assertTrue(refused(RELEASED, RUVI).contains("was not written down"));
+        enter(PLAN);
+        assertTrue(refused(PLAN).contains("when the round was handed over"));
         assertTrue(
-                refused(new Entry.SentBack("record", "drum", "late")).contains("already released"));
+                refused(RELEASED, RUVI).contains("still to be found or passed: All of it; Drum"));
+        assertTrue(
+                refused(new Entry.Proof("record", "moon", 1.0, "RLU", true), RUVI)
+                        .contains("no site \"moon\""));
+        assertTrue(
+                refused(new Entry.Proof("record", "drum-1", null, "RLU", true), RUVI)
+                        .contains("needs its value in RLU"));
+        round.accept(LOOKED, now, RUVI);
+        round.accept(swab(310), now, RUVI);
+        assertTrue(refused(RELEASED, RUVI).contains("\"drum-1\" did not"));
+        assertTrue(
+                refused(new Entry.SentBack("record", "drum", " "), RUVI).contains("what was done"));
+        round.accept(new Entry.SentBack("record", "drum", "310 RLU"), now, RUVI);
+        assertEquals(Progress.Status.OPEN, round.status());
+        assertTrue(round.state().redo().containsKey("wash"));
+
+        handedOver();
+        round.accept(LOOKED, now, RUVI);
+        long hour = 3600;
+        for (long until : new long[] {now, now - 1, now + 24 * hour + 1}) {
+            assertTrue(
+                    refused(new Entry.Released("record", until, "until the swab is read"), RUVI)
+                            .contains("1 to 24 hours"));
+        }
+        long until = now + 24 * hour;
+        assertTrue(refused(new Entry.Released("record", until, " "), RUVI).contains("waits for"));
+        round.accept(new Entry.Released("record", until, "until the swab is read"), now, RUVI);
+        assertEquals(Progress.Status.CONDITIONAL, round.status());
+        round.accept(swab(8), now, RUVI);
+        round.accept(RELEASED, now, RUVI);
+        assertTrue(
+                refused(new Entry.SentBack("record", "drum", "late"), RUVI)
+                        .contains("already released"));
+    }
+
+    /** Each kind of entry by each role, signed and not. */
+    @Test
+    void whoMayDoWhat() {
+        Map<Role, String> may = new TreeMap<>();
+        for (Role role : Role.values()) {
+            StringBuilder did = new StringBuilder();
+            for (boolean signed : new boolean[] {true, false}) {
+                Actor actor = new Actor("X", "X", role, signed);
+                start();
+                did.append(takes(new Entry.Confirmed("prepare", "none"), actor) ? "w" : "-");
+                handedOver();
+                did.append(takes(LOOKED, actor) ? "p" : "-");
+                round.accept(LOOKED, now, RUVI);
+                round.accept(swab(8), now, RUVI);
+                did.append(
+                        takes(new Entry.Correction("record", "id", "sink 2"), actor) ? "c" : "-");
+                did.append(takes(RELEASED, actor) ? "r" : "-");
+            }
+            may.put(role, did.toString());
+        }
+        assertEquals(
+                "{SUPERVISOR=wpcrwp--, CREW=w---w---, QA=-pcr-p--, AUDITOR=--------}",
+                may.toString());
+    }
+
+    /** Taken, or refused for another reason than who it is. */
+    private boolean takes(Entry e, Actor by) {
+        try {
+            round.accept(e, now, by);
+            return true;
+        } catch (Refused x) {
+            return x.why() != Refused.Why.NOT_YOURS && x.why() != Refused.Why.NOT_SIGNED;
+        }
+    }
+
+    @Test
+    void whoDidTheWorkUnderWhateverNameDoesNotReleaseIt() {
+        Actor supervisor = new Actor("Maren (desk)", "Maren", Role.SUPERVISOR, true);
+        handedOver();
+        assertTrue(refused(LOOKED, supervisor).contains("somebody else has to release"));
+        round.accept(LOOKED, now, RUVI);
+        round.accept(swab(8), now, RUVI);
+        assertTrue(refused(RELEASED, supervisor).contains("somebody else has to release"));
+        assertTrue(refused(RELEASED, MAREN).contains("for quality and supervisors"));
+        round.accept(RELEASED, now, RUVI);
+    }
+
+    /** A tablet without signal says at five that the machine moved at two. */
+    @Test
+    void aDangerThatComesInLateHoldsTheMachine() {
+        handedOver();
+        round.accept(LOOKED, now, RUVI);
+        round.accept(swab(8), now, RUVI);
+        round.accept(RELEASED, now, RUVI);
+        assertTrue(
+                refused(
+                                new Entry.TroubleSaid(
+                                        "wash",
+                                        RoundPack.Trouble.Kind.INTERRUPTED,
+                                        null,
+                                        "the door"))
+                        .contains("closed"));
+        round.accept(
+                new Entry.TroubleSaid(
+                        "wash", RoundPack.Trouble.Kind.MACHINE_MOVED, null, "by itself"),
+                now - 5000,
+                MAREN);
+        assertEquals(Progress.Status.WAITING, round.status());
+        assertEquals(now, round.state().statusAt());
+        assertTrue(refused(RELEASED, RUVI).contains("still to be found"));
+    }
+
+    /** The clock of a tablet says that the surface was wet before the reading was in. */
+    @Test
+    void contactBeginsWithItsReadingAtTheEarliest() {
+        to("sanitize");
+        enter(new Entry.ReadingTaken("sanitize", "probe", 110, 18));
+        round.accept(new Entry.TimerStarted("sanitize"), now - 3600, who);
+        assertEquals(now, round.state().timers().get("sanitize"));
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -12,6 +13,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import orthopur.roundpack.ReleaseSite.Kind;
 import orthopur.roundpack.RoundPack.Trouble;
 
 /** What is written down is read again as the same entry, and half an entry is none. */
@@ -41,7 +43,25 @@ class WrittenTest {
                 new Entry.Released("s", null, null),
                 new Entry.Released("s", 1_800_000_000L, "until the swab is read"),
                 new Entry.SentBack("s", "drum", "310 RLU"),
-                new Entry.Correction("s", "id-1", "it was sink 2"));
+                new Entry.Correction("s", "id-1", "it was sink 2"),
+                new Entry.ReleasePlanned(
+                        "s",
+                        List.of(
+                                new ReleaseSite(
+                                        "sight",
+                                        Kind.LOOK,
+                                        "All of it",
+                                        null,
+                                        null,
+                                        null,
+                                        null,
+                                        "eyes"),
+                                new ReleaseSite(
+                                        "drum-1", Kind.SWAB, "Drum", 0.0, 30.0, 60.0, "RLU",
+                                        "site"),
+                                new ReleaseSite(
+                                        "last-rinse", Kind.PH, "pH", 7.1, 8.1, null, "pH", "tap")),
+                        true));
     }
 
     @ParameterizedTest
@@ -56,7 +76,12 @@ class WrittenTest {
         Set<String> tried = new TreeSet<>();
         entries().forEach(e -> tried.add(e.getClass().getSimpleName()));
         Set<String> all = new TreeSet<>();
-        for (Class<?> c : Entry.class.getPermittedSubclasses()) {
+        for (Class<?> c :
+                Stream.concat(
+                                Arrays.stream(Entry.class.getPermittedSubclasses()),
+                                Arrays.stream(Entry.Afterwards.class.getPermittedSubclasses()))
+                        .filter(Class::isRecord)
+                        .toList()) {
             all.add(c.getSimpleName());
         }
         assertEquals(all, tried);
@@ -78,7 +103,7 @@ class WrittenTest {
                 Entry read = part.entry();
                 assertEquals(entry.getClass(), read.getClass());
                 assertTrue(
-                        Set.of("value", "reason", "item", "until", "condition")
+                        Set.of("value", "reason", "item", "until", "condition", "fail-above")
                                 .contains(gone.name()),
                         gone + " went unnoticed");
             } catch (Written.NotAnEntry e) {

@@ -2,8 +2,10 @@ package orthopur.formats;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import orthopur.roundpack.Actor;
 import orthopur.roundpack.Entry;
 import orthopur.roundpack.EntryValue;
+import orthopur.roundpack.Role;
 import orthopur.roundpack.Written;
 
 /**
@@ -13,6 +15,8 @@ import orthopur.roundpack.Written;
  * @param tabletTime,serverTime epoch milliseconds
  * @param at when it was made, by the server's clock; null in entries from before tablets worked
  *     without signal, which were made when they came in
+ * @param person,role,signed what the fold decides by beside the name; null in entries from before
+ *     they were kept. {@code person} is the one whom several accounts may stand for.
  * @param prevHash hash of the entry before it on this site
  */
 public record EntryEnvelope(
@@ -27,6 +31,9 @@ public record EntryEnvelope(
         long tabletTime,
         long serverTime,
         @Nullable Long at,
+        @Nullable String person,
+        @Nullable Role role,
+        @Nullable Boolean signed,
         String prevHash) {
 
     /** SHA-256 over everything above, the previous hash included. */
@@ -46,6 +53,11 @@ public record EntryEnvelope(
      */
     public Entry entry() {
         return new Written(kind, step, figures).entry();
+    }
+
+    /** Who made it. */
+    public Actor actor() {
+        return new Actor(who, person == null ? who : person, role, Boolean.TRUE.equals(signed));
     }
 
     /** What the first entry of a site is chained to. */

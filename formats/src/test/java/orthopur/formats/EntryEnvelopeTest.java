@@ -29,6 +29,9 @@ class EntryEnvelopeTest {
                 tabletTime,
                 2,
                 null,
+                null,
+                null,
+                null,
                 prev);
     }
 

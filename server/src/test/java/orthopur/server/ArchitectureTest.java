@@ -1,6 +1,5 @@
 package orthopur.server;
 
-
 import org.junit.jupiter.api.Test;
 import org.springframework.modulith.core.ApplicationModules;
 

@@ -64,7 +64,7 @@ public final class SimulatedTablet {
         for (JsonNode stored : client.get("/api/logbook/" + round + "/entries")) {
             EntryEnvelope e =
                     FloorClient.JSON.treeToValue(stored.get("envelope"), EntryEnvelope.class);
-            progress.accept(e.entry(), e.seconds(), e.who());
+            progress.accept(e.entry(), e.seconds(), e.actor());
         }
     }
 

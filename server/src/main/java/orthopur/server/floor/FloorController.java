@@ -19,6 +19,7 @@ import orthopur.roundpack.Progress;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Bell;
+import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
 
 @RestController
@@ -57,7 +58,7 @@ class FloorController {
             String kind,
             List<EntryValue> figures,
             @Nullable String device,
-            long tabletTime,
+            @Nullable Long tabletTime,
             @Nullable String pin) {}
 
     /**
@@ -150,6 +151,9 @@ class FloorController {
             @PathVariable String id,
             @RequestBody Queue in,
             @AuthenticationPrincipal Person person) {
+        if (in.entries() == null) {
+            throw new Said(HttpStatus.BAD_REQUEST, "entries: a list of entries is expected.");
+        }
         List<Rounds.Sent> sent = in.entries().stream().map(FloorController::sent).toList();
         List<Rounds.Taken> fates = rounds.takeIn(id, sent, in.sentAt(), person);
         return new QueueAnswer(fates, state(rounds.load(id)));
@@ -161,7 +165,10 @@ class FloorController {
         return bell.listen();
     }
 
-    private static Rounds.Sent sent(SentEntry in) {
+    private static Rounds.Sent sent(@Nullable SentEntry in) {
+        if (in == null) {
+            return new Rounds.Sent("", "", "", "", null, null, null);
+        }
         return new Rounds.Sent(
                 in.id(),
                 in.packHash(),

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.OutOfRange;
+import orthopur.roundpack.Entry;
 import orthopur.roundpack.Progress;
 import orthopur.roundpack.Refused;
 import orthopur.roundpack.RoundPack;
@@ -49,6 +50,9 @@ public final class Replay {
         } catch (Refused | OutOfRange | Said x) {
             String why = String.valueOf(x.getMessage());
             entries++;
+            if (!(e.entry() instanceof Entry.Afterwards)) {
+                progress.worked(e.actor());
+            }
             differences.add(new Misfit(e.id(), e.step(), e.kind(), e.who(), e.seconds(), why));
             return why;
         }
@@ -59,7 +63,7 @@ public final class Replay {
         if (!round.getPackHash().equals(e.packHash())) {
             throw Said.conflict("The tablet works from another version of this round. Reload it.");
         }
-        progress.accept(e.entry(), e.seconds(), e.who());
+        progress.accept(e.entry(), e.seconds(), e.actor());
         entries++;
     }
 

@@ -16,6 +16,7 @@ import orthopur.db.tables.records.FloorEventRecord;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.roundpack.EntryValue;
+import orthopur.roundpack.Role;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
@@ -119,6 +120,9 @@ public class RoundLog {
                 .set(FLOOR_EVENT.TABLET_TIME, e.tabletTime())
                 .set(FLOOR_EVENT.SERVER_TIME, e.serverTime())
                 .set(FLOOR_EVENT.AT, e.at())
+                .set(FLOOR_EVENT.PERSON, e.person())
+                .set(FLOOR_EVENT.ROLE, e.role() == null ? null : e.role().name())
+                .set(FLOOR_EVENT.SIGNED, e.signed())
                 .set(FLOOR_EVENT.PREV_HASH, e.prevHash())
                 .set(FLOOR_EVENT.HASH, e.hash())
                 .execute();
@@ -147,7 +151,9 @@ public class RoundLog {
         return db.selectDistinct(FLOOR_EVENT.WHO)
                 .from(FLOOR_EVENT)
                 .where(FLOOR_EVENT.ROUND_ID.eq(round))
-                .and(FLOOR_EVENT.KIND.notIn("proof", "released", "sent-back", "correction"))
+                .and(
+                        FLOOR_EVENT.KIND.notIn(
+                                "proof", "released", "sent-back", "correction", "release-plan"))
                 .fetch(FLOOR_EVENT.WHO);
     }
 
@@ -244,6 +250,9 @@ public class RoundLog {
                         r.getTabletTime(),
                         r.getServerTime(),
                         r.getAt(),
+                        r.getPerson(),
+                        r.getRole() == null ? null : Role.valueOf(r.getRole()),
+                        r.getSigned(),
                         r.getPrevHash()),
                 r.getHash());
     }

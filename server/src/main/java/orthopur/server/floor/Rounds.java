@@ -3,11 +3,10 @@ package orthopur.server.floor;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -17,8 +16,11 @@ import orthopur.formats.EntryEnvelope;
 import orthopur.formats.Json;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
+import orthopur.roundpack.Entry;
 import orthopur.roundpack.EntryValue;
 import orthopur.roundpack.PackCompiler;
+import orthopur.roundpack.Progress;
+import orthopur.roundpack.Refused;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.Written;
 import orthopur.rules.lockout.OldEnough;
@@ -29,7 +31,6 @@ import orthopur.server.machines.LastServices;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
-import orthopur.server.people.Role;
 import orthopur.server.people.Training;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
@@ -52,6 +53,7 @@ public class Rounds {
     private final TransactionTemplate transaction;
     private final LastServices lastServices;
     private final Bell bell;
+    private final PlansOfReleases plans;
     private final Map<String, Replay> live = new HashMap<>();
 
     Rounds(
@@ -63,7 +65,8 @@ public class Rounds {
             Clock clock,
             TransactionTemplate transaction,
             LastServices lastServices,
-            Bell bell) {
+            Bell bell,
+            PlansOfReleases plans) {
         this.log = log;
         this.procedures = procedures;
         this.sheets = sheets;
@@ -73,6 +76,7 @@ public class Rounds {
         this.transaction = transaction;
         this.lastServices = lastServices;
         this.bell = bell;
+        this.plans = plans;
     }
 
     /** An entry as a tablet sends it. */
@@ -83,7 +87,7 @@ public class Rounds {
             String kind,
             @Nullable List<EntryValue> figures,
             @Nullable String device,
-            long tabletTime) {
+            @Nullable Long tabletTime) {
         /** An entry that is made at the desk, now. */
         public static Sent atTheDesk(Replay round, Written entry, long now) {
             return new Sent(
@@ -206,18 +210,46 @@ public class Rounds {
     public synchronized Replay enter(
             String roundId, Sent sent, @Nullable String pin, Person person) {
         Replay l = load(roundId);
-        if (known(roundId, sent.id())) {
+        Entry entry = entry(sent);
+        if (known(roundId, sent)) {
             return l;
         }
-        permitted(l, sent, person);
-        EntryEnvelope e = envelope(l, sent, person, clock.millis(), log.lastHash());
-        e.entry();
-        if (signed(e)) {
+        permitted(l, entry, person);
+        Progress.byRole(entry, person.name(), person.role());
+        boolean signed = Progress.signed(entry);
+        if (signed) {
             accounts.sign(person, pin);
         }
-        l.fits(e);
-        write(l, List.of(e));
+        List<EntryEnvelope> written = new ArrayList<>();
+        try {
+            boolean looks =
+                    entry instanceof Entry.Afterwards && !(entry instanceof Entry.Correction);
+            if (looks && l.progress().closed() && l.progress().state().plan() == null) {
+                // Handed over before plans were written down: now it is.
+                count(l, planned(l), false, person, written);
+            }
+            count(l, sent, signed, person, written);
+            if (entry instanceof Entry.RoundClosed) {
+                count(l, planned(l), false, person, written);
+            }
+        } catch (RuntimeException e) {
+            live.remove(roundId);
+            throw e;
+        }
+        write(l, written);
         return load(roundId);
+    }
+
+    private void count(
+            Replay l, Sent sent, boolean signed, Person person, List<EntryEnvelope> written) {
+        String last = written.isEmpty() ? log.lastHash() : written.getLast().hash();
+        EntryEnvelope e = envelope(l, sent, signed, person, clock.millis(), last);
+        l.fits(e);
+        written.add(e);
+    }
+
+    private Sent planned(Replay l) {
+        return Sent.atTheDesk(l, Written.of(plans.of(l)), clock.millis());
     }
 
     /**
@@ -237,56 +269,119 @@ public class Rounds {
         long ahead = clock.millis() - sentAt;
         List<Taken> fates = new ArrayList<>();
         List<EntryEnvelope> fresh = new ArrayList<>();
-        Set<String> ids = new HashSet<>();
+        Map<String, Sent> here = new HashMap<>();
         String last = log.lastHash();
         long before = l.round().getStartedAt();
-        for (Sent s : sent) {
-            if (!ids.add(s.id()) || known(roundId, s.id())) {
-                fates.add(new Taken(s.id(), Taken.Fate.KNOWN, null));
-                continue;
-            }
-            try {
-                permitted(l, s, person);
-                long at = Math.clamp(s.tabletTime() + ahead, before, clock.millis());
-                EntryEnvelope e = envelope(l, s, person, at, last);
-                e.entry();
-                if (signed(e)) {
-                    throw Said.conflict("This has to be signed; that takes a connection.");
+        try {
+            for (Sent s : sent) {
+                try {
+                    Entry entry = entry(s);
+                    Sent twice = here.get(s.id());
+                    if (twice == null ? known(roundId, s) : same(twice, s)) {
+                        fates.add(new Taken(s.id(), Taken.Fate.KNOWN, null));
+                        continue;
+                    }
+                    Progress.byRole(entry, person.name(), person.role());
+                    if (entry instanceof Entry.Afterwards || Progress.signed(entry)) {
+                        throw Said.conflict("This has to be signed; that takes a connection.");
+                    }
+                    permitted(l, entry, person);
+                    // The server's clock may have been put back since the round began.
+                    long now = Math.max(clock.millis(), before);
+                    long at = Math.clamp(told(s) + ahead, before, now);
+                    EntryEnvelope e = envelope(l, s, false, person, at, last);
+                    String why = l.fold(e);
+                    fresh.add(e);
+                    here.put(s.id(), s);
+                    last = e.hash();
+                    before = at;
+                    fates.add(
+                            new Taken(
+                                    s.id(), why == null ? Taken.Fate.TAKEN : Taken.Fate.KEPT, why));
+                } catch (Said | Refused | Written.NotAnEntry x) {
+                    fates.add(new Taken(s.id(), Taken.Fate.REFUSED, x.getMessage()));
                 }
-                String why = l.fold(e);
-                fresh.add(e);
-                last = e.hash();
-                before = at;
-                fates.add(new Taken(s.id(), why == null ? Taken.Fate.TAKEN : Taken.Fate.KEPT, why));
-            } catch (Said | Written.NotAnEntry x) {
-                fates.add(new Taken(s.id(), Taken.Fate.REFUSED, x.getMessage()));
             }
+        } catch (RuntimeException x) {
+            // What is not on disk did not happen.
+            live.remove(roundId);
+            throw x;
         }
         write(l, fresh);
         return fates;
     }
 
-    private boolean known(String roundId, String id) {
-        Optional<EntryEnvelope.Chained> before = log.entry(id);
-        if (before.isPresent() && !before.get().envelope().round().equals(roundId)) {
+    /**
+     * The entry that is sent.
+     *
+     * @throws Said or {@link Written.NotAnEntry} when it is none: nothing about it is taken for
+     *     granted
+     */
+    private static Entry entry(Sent s) {
+        if (s.id() == null || s.id().isBlank() || s.id().length() > 64) {
+            throw Said.conflict("An entry has an id of 1 to 64 characters.");
+        }
+        told(s);
+        List<EntryValue> figures = figures(s);
+        if (figures.stream().anyMatch(Objects::isNull)) {
+            throw Said.conflict("A figure of this entry is empty.");
+        }
+        printable(s, figures);
+        return new Written(String.valueOf(s.kind()), String.valueOf(s.step()), figures).entry();
+    }
+
+    private static List<EntryValue> figures(Sent s) {
+        return s.figures() == null ? List.of() : s.figures();
+    }
+
+    private static long told(Sent s) {
+        if (s.tabletTime() == null) {
+            throw Said.conflict("An entry says when it was made, by the tablet's clock.");
+        }
+        return s.tabletTime();
+    }
+
+    /**
+     * Whether it is in the log already.
+     *
+     * @throws Said when another entry has its id
+     */
+    private boolean known(String roundId, Sent s) {
+        EntryEnvelope there = log.entry(s.id()).map(EntryEnvelope.Chained::envelope).orElse(null);
+        if (there == null) {
+            return false;
+        }
+        if (!there.round().equals(roundId)) {
             throw Said.conflict("An entry of this id belongs to another round.");
         }
-        return before.isPresent();
+        if (!there.kind().equals(s.kind())
+                || !there.step().equals(s.step())
+                || !there.figures().equals(figures(s))) {
+            throw otherContent();
+        }
+        return true;
     }
 
-    private static boolean signed(EntryEnvelope e) {
-        return switch (e.kind()) {
-            case "round-closed", "released", "sent-back", "correction" -> true;
-            case "lock-off" -> e.figures().stream().anyMatch(f -> f.name().equals("reason"));
-            default -> false;
-        };
+    private static boolean same(Sent one, Sent other) {
+        if (!Objects.equals(one, other)) {
+            throw otherContent();
+        }
+        return true;
     }
 
-    /** Who may make an entry of this kind. */
-    private void permitted(Replay l, Sent sent, Person person) {
-        switch (sent.kind()) {
-            case "proof", "released", "sent-back" -> {
-                mayRelease(l, person);
+    private static Said otherContent() {
+        return Said.conflict(
+                "An entry of this id says something else already; it is in the log as it came first.");
+    }
+
+    /** What the fold cannot know: the age of a person, and what else goes on at the machine. */
+    private void permitted(Replay l, Entry entry, Person person) {
+        switch (entry) {
+            case Entry.ReleasePlanned e ->
+                    throw Said.forbidden(
+                            "What has to be looked at is written down by the program.");
+            case Entry.Correction e -> {}
+            case Entry.Afterwards e -> {
                 Optional<RoundRecord> other = log.openRound(l.round().getMachine());
                 if (other.isPresent() && !other.get().getId().equals(l.round().getId())) {
                     throw Said.conflict(
@@ -294,22 +389,7 @@ public class Rounds {
                                     .formatted(l.round().getMachine()));
                 }
             }
-            case "correction" -> {
-                if (!person.role().releases()) {
-                    throw Said.forbidden("Only quality and supervisors correct a record.");
-                }
-            }
-            case "lock-off" -> {
-                mayCarryOut(person);
-                boolean forced =
-                        sent.figures() != null
-                                && sent.figures().stream().anyMatch(f -> f.name().equals("reason"));
-                if (forced && person.role() != Role.SUPERVISOR) {
-                    throw Said.forbidden("Only a supervisor takes off another's lock.");
-                }
-            }
             default -> {
-                mayCarryOut(person);
                 if (accounts.ageUnder18(person) != null) {
                     oldEnough(person, procedures.approvedVersion(l.round().getProcedureId()));
                 }
@@ -317,11 +397,13 @@ public class Rounds {
         }
     }
 
-    /** Somebody else than those who did the work, where the kind of round asks for it (R2). */
+    /**
+     * Why somebody may not release a round, told before they try; the fold decides.
+     *
+     * @throws Said when they may not
+     */
     public void mayRelease(Replay l, Person person) {
-        if (!person.role().releases()) {
-            throw Said.forbidden("Only quality and supervisors release.");
-        }
+        mayRelease(person);
         if (!sheets.surroundings().site().habits().secondPerson(l.pack().kind())) {
             return;
         }
@@ -337,23 +419,41 @@ public class Rounds {
         }
     }
 
-    private EntryEnvelope envelope(Replay l, Sent sent, Person person, long at, String prev) {
-        if (sent.id() == null || sent.id().isBlank() || sent.id().length() > 64) {
-            throw Said.conflict("An entry has an id of 1 to 64 characters.");
+    private static void mayRelease(Person person) {
+        if (!person.role().releases()) {
+            throw Said.forbidden("Only quality and supervisors release.");
         }
+    }
+
+    private EntryEnvelope envelope(
+            Replay l, Sent sent, boolean signed, Person person, long at, String prev) {
         return new EntryEnvelope(
                 sent.id(),
                 l.round().getId(),
                 String.valueOf(sent.packHash()),
                 String.valueOf(sent.step()),
                 String.valueOf(sent.kind()),
-                sent.figures() == null ? List.of() : List.copyOf(sent.figures()),
+                List.copyOf(figures(sent)),
                 person.name(),
                 sent.device() == null ? "unknown" : sent.device(),
-                sent.tabletTime(),
+                told(sent),
                 clock.millis(),
                 at,
+                accounts.personOf(person.name()),
+                person.role(),
+                signed,
                 prev);
+    }
+
+    /** Text that a screen or a print cannot show is refused before it is in the log for good. */
+    private static void printable(Sent sent, List<EntryValue> figures) {
+        List<String> texts = new ArrayList<>(List.of(String.valueOf(sent.device())));
+        figures.forEach(f -> texts.add(f.name() + f.text() + f.unit()));
+        for (String text : texts) {
+            if (text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\t')) {
+                throw Said.conflict("A text of this entry holds a control character.");
+            }
+        }
     }
 
     /** In one transaction: either all of them are on disk or none. */
@@ -417,5 +517,10 @@ public class Rounds {
 
     public long now() {
         return clock.millis();
+    }
+
+    /** Forgets what it keeps of the log in memory; it is read anew. */
+    synchronized void forget() {
+        live.clear();
     }
 }

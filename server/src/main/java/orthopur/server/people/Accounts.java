@@ -16,6 +16,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.db.tables.records.AccountRecord;
+import orthopur.roundpack.Role;
 import orthopur.server.platform.Said;
 
 /** Accounts with password and PIN. Five failures in a row lock an account for ten minutes. */
@@ -121,10 +122,11 @@ public class Accounts {
 
     /** Whether two accounts are one person, as the supervisor has said when making the second. */
     public boolean samePerson(String name, String other) {
-        return name.equals(other) || person(name).equals(person(other));
+        return name.equals(other) || personOf(name).equals(personOf(other));
     }
 
-    private String person(String account) {
+    /** The one person whom an account stands for; several may stand for one. */
+    public String personOf(String account) {
         return db.select(ACCOUNT.SAME_AS)
                 .from(ACCOUNT)
                 .where(ACCOUNT.NAME.eq(account))

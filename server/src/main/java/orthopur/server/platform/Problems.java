@@ -73,7 +73,9 @@ class Problems {
 
     @ExceptionHandler
     ProblemDetail refused(Refused e) {
-        return problem(HttpStatus.CONFLICT, "Not entered", e.getMessage());
+        boolean who = e.why() == Refused.Why.NOT_YOURS || e.why() == Refused.Why.DID_THE_WORK;
+        return problem(
+                who ? HttpStatus.FORBIDDEN : HttpStatus.CONFLICT, "Not entered", e.getMessage());
     }
 
     @ExceptionHandler

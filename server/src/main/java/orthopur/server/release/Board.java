@@ -38,12 +38,6 @@ class Board {
     private static final Set<String> CLEANS =
             Set.of("Wash", "Sanitize", "Circulate", "Run program");
 
-    private static final Set<RoundPack.Trouble.Kind> HURTS =
-            Set.of(
-                    RoundPack.Trouble.Kind.INJURY,
-                    RoundPack.Trouble.Kind.CHEMICAL_CONTACT,
-                    RoundPack.Trouble.Kind.MACHINE_MOVED);
-
     private final DSLContext db;
     private final Rounds rounds;
     private final RoundLog log;
@@ -135,6 +129,11 @@ class Board {
             since = r.round().getStartedAt();
             boolean runs = timersOf(r, s).stream().anyMatch(t -> t.ends() > now);
             waits = runs ? "for a time to run out" : "";
+        } else if (s != null && heldByDanger(s)) {
+            // Whatever it is used for: what came in late may have hurt somebody, or will.
+            standing = Standing.HELD;
+            since = released;
+            waits = "for somebody to look: it came in after the hand-over that something happened";
         } else if (used != null && (released == null || used.getAt() >= released)) {
             standing = used.getKind().equals("in-use") ? Standing.IN_USE : Standing.DIRTY;
             since = used.getAt();
@@ -209,9 +208,17 @@ class Board {
                 s == null ? List.of() : s.locks(),
                 s == null || s.status() == Progress.Status.RELEASED ? 0 : s.troubles().size(),
                 r == null ? 0 : r.differences().size(),
-                r == null || s == null || s.status() != Progress.Status.OPEN
+                r == null || s == null || (s.status() != Progress.Status.OPEN && !heldByDanger(s))
                         ? List.of()
                         : alarms(r, s));
+    }
+
+    private static boolean heldByDanger(Progress.State s) {
+        return s.status() == Progress.Status.WAITING && s.troubles().stream().anyMatch(Board::late);
+    }
+
+    private static boolean late(Progress.TroubleState t) {
+        return Boolean.TRUE.equals(t.late());
     }
 
     /** A reading that is not in as it stands, and what may have hurt somebody. */
@@ -235,7 +242,7 @@ class Board {
             }
         }
         for (Progress.TroubleState t : s.troubles()) {
-            if (HURTS.contains(t.kind())) {
+            if (t.kind().hurts() && (s.status() == Progress.Status.OPEN || late(t))) {
                 all.add(
                         "%s: %s, said by %s."
                                 .formatted(

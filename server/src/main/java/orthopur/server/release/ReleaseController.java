@@ -10,8 +10,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.release.ReleasePlan;
 import orthopur.roundpack.Progress;
+import orthopur.roundpack.ReleaseSite;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
@@ -43,8 +43,8 @@ class ReleaseController {
             @Nullable String closedBy,
             @Nullable Long closedAt,
             List<String> workers,
-            List<ReleasePlan.Site> plan,
-            Map<String, ReleasePlan.Found> found,
+            List<ReleaseSite> plan,
+            Map<String, ReleaseSite.Found> found,
             Map<String, Progress.ProofState> proofs,
             List<String> missing,
             List<Progress.TroubleState> troubles,
@@ -102,9 +102,9 @@ class ReleaseController {
     }
 
     private ReleaseView view(Replay r, Person person) {
-        ReleasePlan plan = releases.plan(r);
+        List<ReleaseSite> plan = releases.plan(r);
         Progress.State s = r.progress().state();
-        Map<String, ReleasePlan.Found> found = Releases.found(plan, s);
+        Map<String, ReleaseSite.Found> found = Releases.found(plan, s);
         return new ReleaseView(
                 r.round().getId(),
                 r.round().getMachine(),
@@ -113,10 +113,13 @@ class ReleaseController {
                 r.round().getClosedBy(),
                 r.round().getClosedAt(),
                 log.workers(r.round().getId()),
-                plan.sites(),
+                plan,
                 found,
                 s.proofs(),
-                plan.missing(found),
+                plan.stream()
+                        .filter(x -> found.get(x.id()) != ReleaseSite.Found.PASSED)
+                        .map(ReleaseSite::name)
+                        .toList(),
                 s.troubles(),
                 r.differences(),
                 s.deviated(),

@@ -8,12 +8,12 @@ import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import orthopur.roundpack.Role;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
-import orthopur.server.people.Role;
 import tools.jackson.databind.JsonNode;
 
 /** L11 on the floor: the rule is asked for the person who does the work. */
@@ -46,7 +46,7 @@ class AgeTest {
                         .get("state");
         String entry =
                 """
-                {"id":"a1","packHash":"%s","step":"%s","kind":"done","figures":[],
+                {"id":"a1","packHash":"%s","step":"%s","kind":"step-done","figures":[],
                  "device":"t","tabletTime":1}
                 """
                         .formatted(state.get("packHash").asString(), "fetch");

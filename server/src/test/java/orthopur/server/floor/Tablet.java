@@ -54,6 +54,18 @@ public final class Tablet {
         cleaner = new Cleaner(pack, who, lock);
     }
 
+    /** Somebody else at a round that is handed over. */
+    public Tablet(Client client, String who, Tablet round) {
+        this.client = client;
+        this.who = who;
+        this.round = round.round;
+        packHash = round.packHash;
+        pack = round.pack;
+        now = round.now;
+        progress = new Progress(pack);
+        cleaner = new Cleaner(pack, who, "18");
+    }
+
     /** Carries on as written until this step comes next, without sending anything. */
     public Tablet until(String step) {
         while (!step.equals(progress.state().current())) {
