@@ -51,6 +51,10 @@ class FloorController {
 
     record Start(String procedure) {}
 
+    /**
+     * An entry as a tablet sends it. In a queue each is looked at by itself: one that lacks
+     * something is refused beside the others, so nothing here is a primitive.
+     */
     record SentEntry(
             String id,
             String packHash,
@@ -58,7 +62,7 @@ class FloorController {
             String kind,
             List<EntryValue> figures,
             @Nullable String device,
-            @Nullable Long tabletTime,
+            Long tabletTime,
             @Nullable String pin) {}
 
     /**

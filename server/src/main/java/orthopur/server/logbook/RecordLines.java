@@ -3,6 +3,7 @@ package orthopur.server.logbook;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
@@ -113,10 +114,18 @@ final class RecordLines {
             case "photo" -> "photo: " + value(e, "what");
             case "proof" ->
                     "%s: %s%s".formatted(value(e, "site"), value(e, "outcome"), measured(e));
+            case "release-plan" ->
+                    "to be found before the release: "
+                            + e.figures().stream()
+                                    .filter(f -> f.name().equals("name"))
+                                    .map(f -> String.valueOf(f.text()))
+                                    .collect(Collectors.joining("; "));
             case "released" ->
-                    value(e, "condition").isEmpty()
-                            ? "released for production"
-                            : "released for a time: " + value(e, "condition");
+                    (value(e, "condition").isEmpty()
+                                    ? "released for production"
+                                    : "released for a time: " + value(e, "condition"))
+                            + withoutPlan();
+            case "round-closed" -> "closed and signed";
             case "correction" ->
                     "correction of entry %d: %s"
                             .formatted(
@@ -127,8 +136,20 @@ final class RecordLines {
             case "check" -> "checked: " + checkName(e, step) + measured(e);
             case "deviation" -> "otherwise than written: " + value(e, "reason");
             case "step-done" -> "done";
-            default -> "closed and signed";
+            default -> e.kind();
         };
+    }
+
+    /** Releases from before plans were written down may have gone past theirs; it is not hidden. */
+    private String withoutPlan() {
+        Progress.State s = replay.progress().state();
+        if (s.plan() != null) {
+            return "";
+        }
+        return s.proofs().isEmpty()
+                ? " – nobody wrote down what was to be found, and nothing was"
+                : " – nobody wrote down what was to be found; found was: "
+                        + String.join(", ", s.proofs().keySet());
     }
 
     private static String confirmed(EntryEnvelope e, PackStep step) {

@@ -68,6 +68,10 @@ class OlderSiteTest {
                         .getKey();
         JsonNode entries = ilse.read("/api/logbook/" + oiled + "/entries").body();
         assertEquals("released", entries.get(entries.size() - 1).at("/envelope/kind").asString());
+        // It was released before plans were written down, and the record says so.
+        JsonNode lines = ilse.read("/api/logbook/" + oiled).body().get("entries");
+        String last = lines.get(lines.size() - 1).get("text").asString();
+        assertTrue(last.endsWith("found was: sight"), last);
     }
 
     @Test
