@@ -133,7 +133,7 @@ class Board {
             // Whatever it is used for: what came in late may have hurt somebody, or will.
             standing = Standing.HELD;
             since = released;
-            waits = "for somebody to look: it came in after the hand-over that something happened";
+            waits = "for a new look: a danger was reported after the hand-over";
         } else if (used != null && (released == null || used.getAt() >= released)) {
             standing = used.getKind().equals("in-use") ? Standing.IN_USE : Standing.DIRTY;
             since = used.getAt();
