@@ -21,7 +21,6 @@ final class RunningServer implements AutoCloseable {
     private final Path data;
     private final int port;
     private final StringBuffer log = new StringBuffer();
-    private CountDownLatch ready;
     private Process process;
 
     private static RunningServer shared;
@@ -106,7 +105,7 @@ final class RunningServer implements AutoCloseable {
     }
 
     private void start() {
-        ready = new CountDownLatch(1);
+        CountDownLatch ready = new CountDownLatch(1);
         try {
             process =
                     new ProcessBuilder(
@@ -127,7 +126,7 @@ final class RunningServer implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         Process started = process;
-        Thread.startVirtualThread(() -> listen(started));
+        Thread.startVirtualThread(() -> listen(started, ready));
         try {
             if (!ready.await(PATIENCE.toSeconds(), TimeUnit.SECONDS) || !process.isAlive()) {
                 throw new IllegalStateException("The server did not start: " + log);
@@ -137,8 +136,11 @@ final class RunningServer implements AutoCloseable {
         }
     }
 
-    /** Keeps what it says; it says when it is ready, or falls silent when it dies. */
-    private void listen(Process started) {
+    /**
+     * Keeps what it says; it says when it is ready, or falls silent when it dies. Each process has
+     * a latch of its own: the end of a killed one must not pass for the next one's being ready.
+     */
+    private void listen(Process started, CountDownLatch ready) {
         try (BufferedReader said = started.inputReader()) {
             for (String line = said.readLine(); line != null; line = said.readLine()) {
                 log.append(line).append('\n');
