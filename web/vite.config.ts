@@ -1,8 +1,13 @@
+import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vite";
 import { VitePWA } from "vite-plugin-pwa";
 
+/** The core's fold, compiled to JavaScript by the module `browser`. */
+const core = fileURLToPath(new URL("../browser/target/js", import.meta.url));
+
 export default defineConfig({
+  resolve: { alias: { "orthopur-core": core } },
   plugins: [
     react(),
     // The page itself is kept on the device; what it shows and what is entered is kept in its own store.

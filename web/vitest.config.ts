@@ -1,3 +1,9 @@
+import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 
-export default defineConfig({ test: { environment: "node", include: ["src/**/*.test.{ts,tsx}"] } });
+const core = fileURLToPath(new URL("../browser/target/js", import.meta.url));
+
+export default defineConfig({
+  resolve: { alias: { "orthopur-core": core } },
+  test: { environment: "node", include: ["src/**/*.test.{ts,tsx}"] },
+});

@@ -7,7 +7,15 @@ import type { Sent } from "../floor/outbox";
  * the last that was heard of rounds and languages.
  */
 
-export type Waiting = { seq?: number; round: string; who: string; sent: Sent };
+export type Waiting = {
+  seq?: number;
+  round: string;
+  who: string;
+  /** Whose account it is and in which role; absent in what an older page kept. */
+  person?: string;
+  role?: string;
+  sent: Sent;
+};
 
 interface Kept extends DBSchema {
   entries: { key: number; value: Waiting; indexes: { round: string } };

@@ -1,12 +1,12 @@
-import { type Ask, holds, type Pack, type PackStep, type State } from "./fold";
+import type { Ask, AtStep, PackStep, Stage } from "./core";
+import { confirmed, lockOn } from "./entries";
 import { LockInput } from "./OwnLock";
 import type { Say } from "./texts";
 import type { Round } from "./useRound";
 
 type Props = {
-  pack: Pack;
   step: PackStep;
-  state: State;
+  now: AtStep;
   still: boolean;
   say: Say;
   write: Round["write"];
@@ -15,15 +15,15 @@ type Props = {
 };
 
 /** What is confirmed one by one: each energy along its path, who is clear, which piece is at its mark. */
-export function Asks({ pack, step, state, still, say, write, onMoved, onLocks }: Props) {
+export function Asks({ step, now, still, say, write, onMoved, onLocks }: Props) {
   return (
     <ul className="floor-asks">
       {step.asks.map((a) => {
-        const done = holds(state, step, a);
-        const energy = ENERGY.has(a.kind);
+        const done = now.holds.includes(a.id);
+        const stage = now.energies[a.item];
         return (
           <li key={a.id} className={done ? "done" : ""}>
-            {energy && <EnergyLine stage={stageOf(pack, state, a.item)} say={say} />}
+            {stage && <EnergyLine stage={stage} say={say} />}
             <div className="ask-words">
               <strong>{say(TITLE[a.kind] ?? a.kind, say(a.name))}</strong>
               {a.detail && <span>{say(a.detail)}</span>}
@@ -48,8 +48,6 @@ export function Asks({ pack, step, state, still, say, write, onMoved, onLocks }:
     </ul>
   );
 }
-
-const ENERGY = new Set(["UNPLUG", "ISOLATE", "LOCK", "TAG", "RELIEVE", "PROVE", "UNLOCK", "RESTORE"]);
 
 const TITLE: Record<string, string> = {
   UNPLUG: "{0}: the plug is out and in sight",
@@ -88,12 +86,7 @@ function Do({
       <LockInput
         label={say("Number on your lock")}
         say={say}
-        onLock={(number) =>
-          write(step.id, "lock-on", [
-            { name: "energy", text: ask.item },
-            { name: "lock", text: number },
-          ])
-        }
+        onLock={(number) => write(lockOn(step.id, ask.item, number))}
       />
     );
   }
@@ -105,58 +98,38 @@ function Do({
     );
   }
   return (
-    <button
-      className="floor-btn"
-      type="button"
-      onClick={() => write(step.id, "confirmed", [{ name: "ask", text: ask.id }])}
-    >
+    <button className="floor-btn" type="button" onClick={() => write(confirmed(step.id, ask.id))}>
       {ask.kind === "PROVE" ? say("It stays dead") : say("Yes, it is so")}
       <span className="sr-only">: {say(ask.name)}</span>
     </button>
   );
 }
 
-type Stage = "live" | "isolated" | "locked" | "proved";
-
-/** How far an energy is along its path, by what was confirmed. */
-export function stageOf(pack: Pack, state: State, energy: string): Stage {
-  let stage: Stage = "live";
-  for (const s of pack.steps) {
-    for (const a of s.asks.filter((x) => x.item === energy)) {
-      const said = (state.confirmed[s.id] ?? []).includes(a.id);
-      if (said && (a.kind === "UNPLUG" || a.kind === "ISOLATE" || a.kind === "RELIEVE")) {
-        stage = stage === "live" ? "isolated" : stage;
-      } else if (said && a.kind === "TAG") {
-        stage = "locked";
-      } else if (said && a.kind === "PROVE") {
-        stage = "proved";
-      } else if (said && a.kind === "RESTORE") {
-        stage = "live";
-      }
-    }
-  }
-  const locked = state.locks.some((l) => l.energy === energy);
-  return locked && stage === "isolated" ? "locked" : stage;
-}
-
 const STAGES: Record<Stage, string> = {
-  live: "live",
-  isolated: "cut off",
-  locked: "locked",
-  proved: "proved dead",
+  LIVE: "live",
+  CUT_OFF: "cut off",
+  LOCKED: "locked",
+  PROVED: "proved dead",
+};
+
+const CLASSES: Record<Stage, string> = {
+  LIVE: "live",
+  CUT_OFF: "isolated",
+  LOCKED: "locked",
+  PROVED: "proved",
 };
 
 /** A line that is whole when live, broken when cut off, knotted when locked, empty when proved dead. */
 export function EnergyLine({ stage, say }: { stage: Stage; say: Say }) {
   return (
-    <figure className={`energy-line ${stage}`}>
+    <figure className={`energy-line ${CLASSES[stage]}`}>
       <svg viewBox="0 0 90 24" width="90" height="24" role="img" aria-label={say(STAGES[stage])}>
-        {stage === "live" && <path d="M2 12H88" />}
-        {stage === "isolated" && <path d="M2 12H34M56 12H88" />}
-        {stage === "locked" && (
+        {stage === "LIVE" && <path d="M2 12H88" />}
+        {stage === "CUT_OFF" && <path d="M2 12H34M56 12H88" />}
+        {stage === "LOCKED" && (
           <path d="M2 12H34C34 2 56 2 56 12S34 22 34 12C34 4 50 6 56 12M56 12H88" fill="none" />
         )}
-        {stage === "proved" && <path d="M2 6V18M88 6V18" />}
+        {stage === "PROVED" && <path d="M2 6V18M88 6V18" />}
       </svg>
       <figcaption>{say(STAGES[stage])}</figcaption>
     </figure>

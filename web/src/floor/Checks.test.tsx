@@ -3,8 +3,8 @@ import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { english, show, siteWith } from "../testing/page";
 import { Checks } from "./Checks";
-import type { PackStep } from "./fold";
-import type { Outcome } from "./interpreter";
+import type { Outcome, PackStep } from "./core";
+import { check } from "./entries";
 
 const STEP = {
   id: "measure",
@@ -27,10 +27,7 @@ describe("checks", () => {
     expect(button).toHaveProperty("disabled", true);
     await user.type(screen.getByRole("textbox", { name: "Blade tension, gauge" }), "64,5");
     await user.click(button);
-    expect(write).toHaveBeenCalledWith("measure", "check", [
-      { name: "check", text: "tension" },
-      { name: "value", value: 64.5, unit: "gauge" },
-    ]);
+    expect(write).toHaveBeenCalledWith(check("measure", "tension", 64.5, "gauge"));
   });
 
   it("takes no word for a number", async () => {
@@ -42,7 +39,7 @@ describe("checks", () => {
   it("takes a look without a figure", async () => {
     const { user, write } = checks();
     await user.click(screen.getByRole("button", { name: "It is right: It runs in the middle" }));
-    expect(write).toHaveBeenCalledWith("measure", "check", [{ name: "check", text: "track" }]);
+    expect(write).toHaveBeenCalledWith(check("measure", "track"));
   });
 
   it("says in, out and too close in words", () => {
@@ -56,10 +53,7 @@ describe("checks", () => {
     const { user, write } = checks({}, { "GET /api/site": siteWith({ temperatures: "°F" }) });
     await user.type(await screen.findByRole("textbox", { name: "Belt, °F" }), "104");
     await user.click(screen.getByRole("button", { name: "Enter: Belt" }));
-    expect(write).toHaveBeenCalledWith("measure", "check", [
-      { name: "check", text: "warm" },
-      { name: "value", value: 40, unit: "°C" },
-    ]);
+    expect(write).toHaveBeenCalledWith(check("measure", "warm", 40, "°C"));
   });
 
   it("offers the meter that measures in the unit, and no other", async () => {

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
+import type { Outcome, PackStep } from "./core";
+import { check } from "./entries";
 import { FromMeter, METER_OF } from "./FromMeter";
-import type { PackStep } from "./fold";
-import type { Outcome } from "./interpreter";
 import { celsiusOf, shownIn } from "./temperature";
 import { type Say, useDegrees } from "./texts";
 import type { Round } from "./useRound";
@@ -61,12 +61,7 @@ function CheckLine({ check: c, made, step, say, write }: LineProps) {
         className="floor-btn"
         type="button"
         disabled={ranged && (text.trim() === "" || !Number.isFinite(value))}
-        onClick={() =>
-          write(step, "check", [
-            { name: "check", text: c.id },
-            ...(ranged ? [{ name: "value", value, unit: c.unit }] : []),
-          ])
-        }
+        onClick={() => write(ranged ? check(step, c.id, value, c.unit) : check(step, c.id))}
       >
         {ranged ? say("Enter") : say("It is right")}
         <span className="sr-only">: {say(c.name)}</span>

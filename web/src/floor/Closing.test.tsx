@@ -3,7 +3,8 @@ import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { english, NO_SIGNAL, Problem, show } from "../testing/page";
 import { Closing } from "./Closing";
-import type { Pack } from "./fold";
+import type { Pack } from "./core";
+import { pieceOn } from "./entries";
 import type { Round } from "./useRound";
 
 const PACK = {
@@ -65,7 +66,7 @@ describe("handing the round over", () => {
   it("shows each piece that is not back, and takes it back", async () => {
     const { user, live } = closing({ off: ["tray#1"] });
     await user.click(screen.getByRole("button", { name: "Tray is back" }));
-    expect(live.write).toHaveBeenCalledWith("off", "piece-on", [{ name: "piece", text: "tray#1" }]);
+    expect(live.write).toHaveBeenCalledWith(pieceOn("off", "tray#1"));
   });
 
   it("is not signed by somebody who only reads", () => {

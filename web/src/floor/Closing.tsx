@@ -1,9 +1,10 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { message } from "../api/client";
-import type { Pack } from "./fold";
+import type { Pack } from "./core";
+import { pieceOn, roundClosed } from "./entries";
 import { Hold } from "./Hold";
-import { entry, send } from "./outbox";
+import { asSent, send } from "./outbox";
 import type { Say } from "./texts";
 import type { Round } from "./useRound";
 
@@ -19,7 +20,7 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
   async function close() {
     setError(null);
     try {
-      const sent = { ...entry(live.server.packHash, last.id, "round-closed", []), pin };
+      const sent = { ...asSent(live.server.packHash, roundClosed(last.id)), pin };
       live.take(await send(round, sent));
     } catch (e) {
       setError(message(e));
@@ -65,7 +66,7 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
                   key={x.key}
                   className="piece"
                   type="button"
-                  onClick={() => live.write(x.step, "piece-on", [{ name: "piece", text: x.key }])}
+                  onClick={() => live.write(pieceOn(x.step, x.key))}
                 >
                   {say("{0} is back", say(x.name))}
                 </button>

@@ -2,14 +2,15 @@
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { english, ILSE, MAREN, Problem, show } from "../testing/page";
-import type { Pack } from "./fold";
+import type { Pack } from "./core";
+import { lockOff, lockOn } from "./entries";
 import { Locks } from "./Locks";
 import type { Round } from "./useRound";
 
 const PACK = {
   steps: [{ id: "lock", asks: [{ id: "a", kind: "LOCK", item: "drive", name: "Drive" }] }],
 } as unknown as Pack;
-const lock = (who: string, number: string) => ({ energy: "drive", lock: number, who, at: 1_800_000_000 });
+const lock = (who: string, number: string) => ({ energy: "drive", lock: number, who, at: 1_800_000_000_000 });
 
 function locks(on: object[], who = MAREN, answers = {}) {
   const live = {
@@ -24,7 +25,7 @@ function locks(on: object[], who = MAREN, answers = {}) {
       round="r1"
       pack={PACK}
       live={live as unknown as Round}
-      who={who.name}
+      actor={who}
       say={english}
       onClose={vi.fn()}
     />,
@@ -45,20 +46,14 @@ describe("the locks on a machine", () => {
     expect(own.length).toBe(1);
     expect(screen.queryByRole("button", { name: /They cannot come/ })).toBeNull();
     await user.click(own[0]);
-    expect(live.write).toHaveBeenCalledWith("lock", "lock-off", [
-      { name: "energy", text: "drive" },
-      { name: "lock", text: "4" },
-    ]);
+    expect(live.write).toHaveBeenCalledWith(lockOff("lock", "drive", "4"));
   });
 
   it("asks who has no lock of their own for its number, and remembers it", async () => {
     const { user, live } = locks([lock("Pell Okonjo", "17")]);
     await user.type(await screen.findByRole("textbox", { name: /number on your lock/ }), " 23 ");
     await user.click(screen.getByRole("button", { name: "It is on" }));
-    expect(live.write).toHaveBeenCalledWith("lock", "lock-on", [
-      { name: "energy", text: "drive" },
-      { name: "lock", text: "23" },
-    ]);
+    expect(live.write).toHaveBeenCalledWith(lockOn("lock", "drive", "23"));
     expect(localStorage.getItem("my-lock")).toBe("23");
   });
 
@@ -89,6 +84,20 @@ describe("the locks on a machine", () => {
     expect((await screen.findByRole("alert")).textContent).toMatch(/4 tries left/);
     expect(screen.getByLabelText("PIN")).toHaveProperty("value", "");
     expect(live.take).not.toHaveBeenCalled();
+  });
+
+  it("knows a person by who they are, whatever their name is now", async () => {
+    const renamed = { ...MAREN, person: "2" };
+    locks(
+      [
+        { ...lock("Maren Before", "4"), person: "2" },
+        { ...lock(MAREN.name, "5"), person: "9" },
+      ],
+      renamed,
+    );
+    const own = await screen.findAllByRole("button", { name: "I take it off" });
+    expect(own.length).toBe(1);
+    expect(own[0].closest("li")?.textContent).toMatch(/Lock 4/);
   });
 
   it("says that none is on", async () => {

@@ -2,23 +2,26 @@ import { useState } from "react";
 import { message } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { useClock, useSession } from "../app/session";
-import { energyName, type Pack } from "./fold";
+import { type Actor, energyName, type Pack } from "./core";
+import { lockOff, lockOn } from "./entries";
 import { LockInput } from "./OwnLock";
-import { entry, send } from "./outbox";
+import { asSent, send } from "./outbox";
 import type { Say } from "./texts";
 import type { Round } from "./useRound";
 
-type Props = { round: string; pack: Pack; live: Round; who: string; say: Say; onClose: () => void };
+type Props = { round: string; pack: Pack; live: Round; actor: Actor; say: Say; onClose: () => void };
 
 /** Who is locked on where in this round. Each takes off their own; another's only by the supervisor, signed. */
-export function Locks({ round, pack, live, who, say, onClose }: Props) {
+export function Locks({ round, pack, live, actor, say, onClose }: Props) {
   const session = useSession();
   const clock = useClock();
   const [other, setOther] = useState<{ energy: string; lock: string; who: string } | null>(null);
   const { state } = live;
   const at = state.current ?? pack.steps[pack.steps.length - 1].id;
   const energies = [...new Set(state.locks.map((l) => l.energy))];
-  const mine = (energy: string) => state.locks.some((l) => l.energy === energy && l.who === who);
+  const own = (l: { who: string; person?: string }) =>
+    l.person === undefined ? l.who === actor.name : l.person === actor.person;
+  const mine = (energy: string) => state.locks.some((l) => l.energy === energy && own(l));
   return (
     <Dialog title={say("Locks on this machine")} onClose={onClose} dark>
       {live.refusal && (
@@ -33,18 +36,13 @@ export function Locks({ round, pack, live, who, say, onClose }: Props) {
             <span>
               <strong>{say("Lock {0}", l.lock)}</strong> {say(energyName(pack, l.energy))}
               <br />
-              {say("{0}, since {1}", l.who, clock.time(l.at * 1000))}
+              {say("{0}, since {1}", l.who, clock.time(l.at))}
             </span>
-            {l.who === who ? (
+            {own(l) ? (
               <button
                 className="floor-btn"
                 type="button"
-                onClick={() =>
-                  live.write(at, "lock-off", [
-                    { name: "energy", text: l.energy },
-                    { name: "lock", text: l.lock },
-                  ])
-                }
+                onClick={() => live.write(lockOff(at, l.energy, l.lock))}
               >
                 {say("I take it off")}
               </button>
@@ -65,12 +63,7 @@ export function Locks({ round, pack, live, who, say, onClose }: Props) {
             key={e}
             label={say("{0}: number on your lock", say(energyName(pack, e)))}
             say={say}
-            onLock={(number) =>
-              live.write(at, "lock-on", [
-                { name: "energy", text: e },
-                { name: "lock", text: number },
-              ])
-            }
+            onLock={(number) => live.write(lockOn(at, e, number))}
           />
         ))}
       {other && (
@@ -79,11 +72,8 @@ export function Locks({ round, pack, live, who, say, onClose }: Props) {
           say={say}
           lock={other}
           onTake={async (reason, pin) => {
-            const sent = entry(live.server.packHash, at, "lock-off", [
-              { name: "energy", text: other.energy },
-              { name: "lock", text: other.lock },
-              { name: "reason", text: reason },
-            ]);
+            const made = lockOff(at, other.energy, other.lock, reason);
+            const sent = asSent(live.server.packHash, made);
             live.take(await send(round, { ...sent, pin }));
             setOther(null);
           }}

@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { energyName, type Pack } from "./fold";
+import { energyName, type Pack } from "./core";
+import { lockOn } from "./entries";
 import type { Say } from "./texts";
 import type { Round } from "./useRound";
 
@@ -17,12 +18,7 @@ export function OwnLock({ pack, energies, step, say, write }: Props) {
           key={e}
           label={say("{0}: number on your lock", say(energyName(pack, e)))}
           say={say}
-          onLock={(number) =>
-            write(step, "lock-on", [
-              { name: "energy", text: e },
-              { name: "lock", text: number },
-            ])
-          }
+          onLock={(number) => write(lockOn(step, e, number))}
         />
       ))}
     </div>

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import { db } from "../app/kept";
+import { photo } from "./entries";
 import type { Say } from "./texts";
 import type { Round } from "./useRound";
 
@@ -21,10 +22,7 @@ export function Photo({ step, disabled, say, write }: Props) {
       const blob = await small(file);
       const sha256 = await digest(blob);
       await (await db()).put("photos", { sha256, blob });
-      write(step, "photo", [
-        { name: "sha256", text: sha256 },
-        { name: "what", text: "photo of this step" },
-      ]);
+      write(photo(step, sha256, "photo of this step"));
       setState("kept");
     } catch {
       setState("bad");

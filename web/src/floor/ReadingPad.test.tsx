@@ -3,6 +3,7 @@ import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
 import { english, NO_SIGNAL, show, siteWith } from "../testing/page";
+import type { Pack } from "./core";
 import { ReadingPad } from "./ReadingPad";
 
 const PROBE: Schemas["Instrument"] = {
@@ -19,13 +20,20 @@ const PLAN: Schemas["ReadingPlan"] = {
   planned: "120 mg/L",
 };
 
+const PACK = {
+  machine: "A1",
+  steps: [{ id: "sanitize", number: 1, verb: "Sanitize", reading: PLAN }],
+  instruments: [PROBE, STRIP],
+} as unknown as Pack;
+
 function pad(last?: Partial<Schemas["ReadingState"]>, answers = {}) {
   const onReading = vi.fn();
   const onCorrective = vi.fn();
   const shown = show(
     <ReadingPad
+      pack={PACK}
+      step="sanitize"
       plan={PLAN}
-      instruments={[PROBE, STRIP]}
       last={last as Schemas["ReadingState"] | undefined}
       say={english}
       onReading={onReading}
@@ -73,11 +81,7 @@ describe("the reading pad", () => {
     await user.type(strength(), "118");
     await user.type(warmth(), "19.5");
     await user.click(enter());
-    expect(onReading).toHaveBeenCalledWith([
-      { name: "instrument", text: "probe-2" },
-      { name: "strength", value: 118, unit: "mg/L" },
-      { name: "temperature", value: 19.5, unit: "°C" },
-    ]);
+    expect(onReading).toHaveBeenCalledWith("probe-2", 118, 19.5);
     expect(strength()).toHaveProperty("value", "");
   });
 
@@ -87,7 +91,7 @@ describe("the reading pad", () => {
     await user.type(strength(), "118");
     await user.type(warmth(), "68");
     await user.click(enter());
-    expect(onReading.mock.calls[0][0][2]).toEqual({ name: "temperature", value: 20, unit: "°C" });
+    expect(onReading).toHaveBeenCalledWith("probe-2", 118, 20);
   });
 
   it("forgets a strength when another instrument is taken", async () => {

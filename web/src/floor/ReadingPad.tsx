@@ -1,17 +1,17 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
+import { judge, type Outcome, type Pack } from "./core";
 import { FromMeter } from "./FromMeter";
-import type { EntryValue } from "./fold";
-import { judge, type Outcome, strengthInterval } from "./interpreter";
 import { celsiusOf, shownIn } from "./temperature";
 import { type Say, useDegrees } from "./texts";
 
 type Props = {
+  pack: Pack;
+  step: string;
   plan: Schemas["ReadingPlan"];
-  instruments: Schemas["Instrument"][];
   last: Schemas["ReadingState"] | undefined;
   say: Say;
-  onReading: (figures: EntryValue[]) => void;
+  onReading: (instrument: string, mgPerL: number, celsius: number) => void;
   onCorrective: (text: string) => void;
 };
 
@@ -26,7 +26,7 @@ const DONE = ["Added concentrate and stirred", "Added water and stirred", "Warme
 export function ReadingPad(p: Props) {
   const { say } = p;
   const degrees = useDegrees();
-  const [instrument, setInstrument] = useState(p.instruments[0]);
+  const [instrument, setInstrument] = useState(p.pack.instruments[0]);
   const [strength, setStrength] = useState("");
   const [temperature, setTemperature] = useState("");
   const [other, setOther] = useState("");
@@ -36,11 +36,9 @@ export function ReadingPad(p: Props) {
   const s = strength.trim() === "" ? Number.NaN : Number(strength.replace(",", "."));
   const t =
     temperature.trim() === "" ? Number.NaN : celsiusOf(degrees, Number(temperature.replace(",", ".")));
-  const interval = Number.isFinite(s) ? strengthInterval(instrument, s) : null;
-  const tolerance = instrument.temperatureTolerance;
   const warmth = Number.isFinite(t) && t >= -10 && t <= 110;
-  const preview =
-    interval && warmth ? judge(p.plan.bands, interval, { low: t - tolerance, high: t + tolerance }) : null;
+  const judged = Number.isFinite(s) && warmth ? judge(p.pack, p.step, instrument.id, s, t) : null;
+  const preview = judged?.outcome;
 
   if (failed && !last.corrected) {
     return (
@@ -90,7 +88,7 @@ export function ReadingPad(p: Props) {
         {say("{0}, planned {1}", p.plan.chemical, p.plan.planned)}
       </p>
       <div className="pad-grid" role="radiogroup" aria-label={say("Instrument")}>
-        {p.instruments.map((i) => (
+        {p.pack.instruments.map((i) => (
           // biome-ignore lint/a11y/useSemanticElements: a large target with two lines of text
           <button
             key={i.id}
@@ -142,7 +140,7 @@ export function ReadingPad(p: Props) {
       <p className={`pad-preview ${preview?.toLowerCase() ?? ""}`} aria-live="polite">
         {preview
           ? say(WORDS[preview])
-          : strength && !interval
+          : strength && (!Number.isFinite(s) || judged?.outside)
             ? say("Strength is a number from 0 to 1,000,000 mg/L.")
             : temperature && !warmth
               ? say("Temperature is a number from -10 to 110 °C.")
@@ -153,11 +151,7 @@ export function ReadingPad(p: Props) {
         type="button"
         disabled={!preview}
         onClick={() => {
-          p.onReading([
-            { name: "instrument", text: instrument.id },
-            { name: "strength", value: s, unit: "mg/L" },
-            { name: "temperature", value: t, unit: "°C" },
-          ]);
+          p.onReading(instrument.id, s, t);
           setStrength("");
           setTemperature("");
         }}

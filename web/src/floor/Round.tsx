@@ -6,8 +6,9 @@ import { api, message, unwrap } from "../api/client";
 import { heard } from "../app/kept";
 import { useSession } from "../app/session";
 import { Closing } from "./Closing";
+import type { Actor, Pack } from "./core";
+import { deviation, trouble } from "./entries";
 import { Frame } from "./Frame";
-import type { Pack } from "./fold";
 import { Locks } from "./Locks";
 import { SettingsDialog } from "./SettingsDialog";
 import { StepView } from "./StepView";
@@ -38,7 +39,8 @@ export default function Round() {
   if (!view.data || !session.data?.name) {
     return <main className="floor floor-state">{say("Loading the round…")}</main>;
   }
-  return <Carry key={round} round={round} view={view.data} who={session.data.name} />;
+  const { name, person, role } = session.data;
+  return <Carry key={round} round={round} view={view.data} actor={{ name, person, role }} />;
 }
 
 /** The machine's sheet, for the picture of where; the last one heard of when there is no signal. */
@@ -52,11 +54,12 @@ function useSheet(machine: string) {
   }).data;
 }
 
-function Carry({ round, view, who }: { round: string; view: View; who: string }) {
+function Carry({ round, view, actor }: { round: string; view: View; actor: Actor }) {
+  const who = actor.name;
   const { pack } = view;
   const say = useSay();
   const session = useSession();
-  const live = useRound(round, view, who, say);
+  const live = useRound(round, view, actor, say);
   const { state } = live;
   const here = useLocation().pathname;
   const [looking, setLooking] = useState<string | null>(null);
@@ -115,7 +118,7 @@ function Carry({ round, view, who }: { round: string; view: View; who: string })
           reader={!mayWork}
           pack={pack}
           live={live}
-          who={who}
+          actor={actor}
           sheet={sheet}
           say={say}
           onTrouble={() => setOpen("trouble")}
@@ -134,21 +137,21 @@ function Carry({ round, view, who }: { round: string; view: View; who: string })
           first={open === "moved" ? "MACHINE_MOVED" : null}
           say={say}
           onClose={() => setOpen(null)}
-          onSay={(figures) => {
+          onSay={(kind, words, item) => {
             const at = state.current ?? pack.steps[pack.steps.length - 1].id;
-            if (live.write(at, "trouble", figures)) {
+            if (live.write(trouble(at, kind, words, item))) {
               setOpen(null);
             }
           }}
           onOtherwise={(reason) => {
-            if (state.current && live.write(state.current, "deviation", [{ name: "reason", text: reason }])) {
+            if (state.current && live.write(deviation(state.current, reason))) {
               setOpen(null);
             }
           }}
         />
       )}
       {open === "locks" && (
-        <Locks round={round} pack={pack} live={live} who={who} say={say} onClose={() => setOpen(null)} />
+        <Locks round={round} pack={pack} live={live} actor={actor} say={say} onClose={() => setOpen(null)} />
       )}
       {open === "settings" && <SettingsDialog onClose={() => setOpen(null)} />}
     </Frame>

@@ -1,17 +1,9 @@
+import { useMemo } from "react";
 import type { Schemas } from "../api/client";
 import { Asks } from "./Asks";
 import { Checks } from "./Checks";
-import {
-  clock,
-  concerned,
-  holds,
-  missingLocks,
-  type Pack,
-  type PackStep,
-  partOf,
-  piecesOf,
-  remaining,
-} from "./fold";
+import { type Actor, atStep, clock, type Pack, type PackStep, running } from "./core";
+import * as entries from "./entries";
 import { Hold } from "./Hold";
 import { OwnLock } from "./OwnLock";
 import { Photo } from "./Photo";
@@ -27,7 +19,7 @@ type Props = {
   reader: boolean;
   pack: Pack;
   live: Round;
-  who: string;
+  actor: Actor;
   sheet: Schemas["SheetView"] | undefined;
   say: Say;
   onTrouble: () => void;
@@ -40,27 +32,18 @@ type Props = {
 export function StepView(p: Props) {
   const { step, live, say, pack } = p;
   const { state } = live;
-  const pieces = piecesOf(state, step);
+  const now = useMemo(
+    () => atStep(pack, state, step.id, live.at, p.actor),
+    [pack, state, step.id, live.at, p.actor],
+  );
+  const times = useMemo(() => running(pack, state), [pack, state]);
+  const pieces = [...step.off, ...step.on].filter((x) => now.pieces.includes(x.key));
   const taking = step.off.length > 0;
   const fitting = pieces.some((x) => x.key.startsWith("fitting:"));
   const moved = pieces.filter((x) => state.off.includes(x.key) === taking);
-  const started = state.timers[step.id];
-  const contactLeft =
-    step.timer?.contact && started !== undefined ? remaining(pack, state, step.id, live.at) : null;
-  const soak = step.waitsFor ? remaining(pack, state, step.waitsFor, live.at) : 0;
-  const readingIn = !step.reading || state.readings[step.id]?.outcome === "IN";
-  const asked = step.asks.filter((a) => holds(state, step, a));
-  const noLock = missingLocks(state, step, p.who);
+  const started = now.contact !== undefined;
   const again = state.redo[step.id];
   const still = p.back || p.reader;
-  const ready =
-    moved.length === pieces.length &&
-    readingIn &&
-    noLock.length === 0 &&
-    (!step.timer?.contact || contactLeft === 0) &&
-    soak === 0 &&
-    asked.length === step.asks.length &&
-    step.checks.every((c) => state.checks[step.id]?.[c.id] === "IN");
   const onlyParts = again ? pack.rework.filter((r) => again.includes(r.item)).map((r) => say(r.name)) : [];
 
   return (
@@ -95,26 +78,28 @@ export function StepView(p: Props) {
           {step.because && <p className="floor-because">{say(step.because)}</p>}
         </section>
         <section className="floor-side" aria-label={say("What to enter")}>
-          {noLock.length > 0 && !still && (
-            <OwnLock pack={pack} energies={noLock} say={say} step={step.id} write={live.write} />
+          {now.missingLocks.length > 0 && !still && (
+            <OwnLock pack={pack} energies={now.missingLocks} say={say} step={step.id} write={live.write} />
           )}
           {step.reading
             ? !still && (
                 <ReadingPad
+                  pack={pack}
+                  step={step.id}
                   plan={step.reading}
-                  instruments={pack.instruments}
                   last={state.readings[step.id]}
                   say={say}
-                  onReading={(f) => live.write(step.id, "reading", f)}
-                  onCorrective={(text) => live.write(step.id, "corrective", [{ name: "text", text }])}
+                  onReading={(by, mgPerL, celsius) =>
+                    live.write(entries.reading(step.id, by, mgPerL, celsius))
+                  }
+                  onCorrective={(text) => live.write(entries.corrective(step.id, text))}
                 />
               )
             : step.asks.length === 0 && <Where sheet={p.sheet} lit={step.where} say={say} />}
           {step.asks.length > 0 && (
             <Asks
-              pack={pack}
               step={step}
-              state={state}
+              now={now}
               still={still}
               say={say}
               write={live.write}
@@ -140,13 +125,13 @@ export function StepView(p: Props) {
                     <button
                       key={x.key}
                       type="button"
-                      className={`piece${tapped ? " tapped" : ""}${concerned(state, step, partOf(x.key)) ? "" : " aside"}`}
+                      className={`piece${tapped ? " tapped" : ""}${now.aside.includes(x.key) ? " aside" : ""}`}
                       aria-pressed={tapped}
                       disabled={still}
                       onClick={() =>
-                        live.write(step.id, state.off.includes(x.key) ? "piece-on" : "piece-off", [
-                          { name: "piece", text: x.key },
-                        ])
+                        live.write(
+                          (state.off.includes(x.key) ? entries.pieceOn : entries.pieceOff)(step.id, x.key),
+                        )
                       }
                     >
                       {tapped ? "✓ " : ""}
@@ -160,20 +145,28 @@ export function StepView(p: Props) {
           {step.checks.length > 0 && !still && (
             <Checks step={step} made={state.checks[step.id] ?? {}} say={say} write={live.write} />
           )}
-          {step.timer?.contact && !still && readingIn && started === undefined && (
-            <button className="floor-btn" type="button" onClick={() => live.write(step.id, "timer-started")}>
+          {step.timer?.contact && !still && now.in && !started && (
+            <button
+              className="floor-btn"
+              type="button"
+              onClick={() => live.write(entries.timerStarted(step.id))}
+            >
               {say("The last surface is wet: start {0} s", step.timer.seconds)}
             </button>
           )}
-          {step.timer?.contact && !still && started !== undefined && (
-            <button className="floor-btn" type="button" onClick={() => live.write(step.id, "contact-broken")}>
+          {step.timer?.contact && !still && started && (
+            <button
+              className="floor-btn"
+              type="button"
+              onClick={() => live.write(entries.contactBroken(step.id))}
+            >
               {say("It dried: start anew")}
             </button>
           )}
         </section>
       </div>
       <div className="floor-strip">
-        <Timers pack={pack} state={state} at={live.at} say={say} />
+        <Timers running={times} at={live.at} say={say} />
         {live.refusal && (
           <p className="floor-refusal" role="alert">
             {live.refusal}
@@ -198,15 +191,15 @@ export function StepView(p: Props) {
         ) : (
           <Hold
             label={
-              contactLeft
-                ? say("Keep wet, {0}", clock(contactLeft))
-                : soak > 0
-                  ? say("Soaking, {0}", clock(soak))
-                  : label(say, { pieces, moved, taking, readingIn, asked, step })
+              now.contact
+                ? say("Keep wet, {0}", clock(now.contact))
+                : now.soaking > 0
+                  ? say("Soaking, {0}", clock(now.soaking))
+                  : label(say, { pieces, moved, taking, readingIn: now.in, asked: now.holds, step })
             }
-            ready={ready && !p.reader}
+            ready={now.ready && !p.reader}
             disabled={p.reader}
-            onDone={() => live.write(step.id, "step-done")}
+            onDone={() => live.write(entries.stepDone(step.id))}
           />
         )}
       </footer>
@@ -219,7 +212,7 @@ type Labelled = {
   moved: Schemas["Piece"][];
   taking: boolean;
   readingIn: boolean;
-  asked: Schemas["Ask"][];
+  asked: string[];
   step: PackStep;
 };
 

@@ -1,21 +1,18 @@
 import { useEffect, useRef } from "react";
-import { clock, type Pack, remaining, type State } from "./fold";
+import { clock, type Running } from "./core";
 import { useSettings } from "./settings";
 import type { Say } from "./texts";
 
 /** What runs on over steps: soaks, cooling, drying, contact. It calls once when a time is up. */
-export function Timers({ pack, state, at, say }: { pack: Pack; state: State; at: number; say: Say }) {
+export function Timers({ running: all, at, say }: { running: Running[]; at: number; say: Say }) {
   const settings = useSettings();
-  const running = Object.keys(state.timers)
-    .map((id) => ({ id, step: pack.steps.find((s) => s.id === id) }))
-    .filter((t) => t.step?.timer && !collected(pack, state, t.id))
-    .map((t) => ({
-      id: t.id,
-      name: t.step?.timer?.name ?? "",
-      left: remaining(pack, state, t.id, at),
-      // Begun anew it is another one, and calls again.
-      run: `${t.id} ${state.timers[t.id]}`,
-    }));
+  const running = all.map((t) => ({
+    id: t.step,
+    name: t.name,
+    left: Math.max(0, t.ends - at),
+    // Begun anew it is another one, and calls again.
+    run: `${t.step} ${t.ends}`,
+  }));
   const over = running.filter((t) => t.left === 0).map((t) => t.run);
   const called = useRef(new Set(over));
   useEffect(() => {
@@ -43,17 +40,6 @@ export function Timers({ pack, state, at, say }: { pack: Pack; state: State; at:
       </span>
     </>
   );
-}
-
-/** A soak is over for the eye once the step that waits for it is done; contact once its own step is. */
-function collected(pack: Pack, state: State, id: string): boolean {
-  const own = pack.steps.find((s) => s.id === id);
-  const after = pack.steps.find((s) => s.waitsFor === id);
-  return own?.timer?.contact
-    ? state.done.includes(id)
-    : after !== undefined
-      ? state.done.includes(after.id)
-      : state.current === undefined;
 }
 
 /** Two tones, low enough to be heard over water. */

@@ -2,7 +2,7 @@
 import { screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { english, show } from "../testing/page";
-import type { Pack, State } from "./fold";
+import type { Pack, State } from "./core";
 import { Trouble } from "./Trouble";
 
 const PACK = {
@@ -47,10 +47,7 @@ describe("something is wrong", () => {
     await user.clear(words);
     await user.type(words, " cut finger ");
     await user.click(write());
-    expect(onSay).toHaveBeenCalledWith([
-      { name: "trouble", text: "INJURY" },
-      { name: "text", text: "cut finger" },
-    ]);
+    expect(onSay).toHaveBeenCalledWith("INJURY", "cut finger", undefined);
   });
 
   it("wants the part where a part is meant, and one only", async () => {
@@ -63,7 +60,7 @@ describe("something is wrong", () => {
     await user.click(screen.getByRole("button", { name: "Tray" }));
     expect(screen.getByRole("button", { name: "Blade" }).getAttribute("aria-pressed")).toBe("false");
     await user.click(again);
-    expect(onSay.mock.calls[0][0][1]).toEqual({ name: "item", text: "tray" });
+    expect(onSay).toHaveBeenCalledWith("FAILED", "soil", "tray");
   });
 
   it("goes back to the choice, and out", async () => {

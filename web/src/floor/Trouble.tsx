@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Dialog } from "../app/Dialog";
-import type { EntryValue, Pack, State } from "./fold";
+import type { Pack, State } from "./core";
 import type { Say } from "./texts";
 
 type Props = {
@@ -9,7 +9,7 @@ type Props = {
   first: string | null;
   say: Say;
   onClose: () => void;
-  onSay: (figures: EntryValue[]) => void;
+  onSay: (kind: string, words: string, item?: string) => void;
   onOtherwise: (reason: string) => void;
 };
 
@@ -88,13 +88,7 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
           type="button"
           disabled={words.trim().length < 3 || (needsPart && item === "")}
           onClick={() =>
-            plan
-              ? onSay([
-                  { name: "trouble", text: plan.kind },
-                  ...(needsPart ? [{ name: "item", text: item }] : []),
-                  { name: "text", text: words.trim() },
-                ])
-              : onOtherwise(words.trim())
+            plan ? onSay(plan.kind, words.trim(), needsPart ? item : undefined) : onOtherwise(words.trim())
           }
         >
           {plan?.about === "A_PART_TO_REDO"

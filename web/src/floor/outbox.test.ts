@@ -2,7 +2,8 @@ import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { ApiProblem, Offline } from "../api/client";
 import { heard } from "../app/kept";
-import { entry, flush, note, waiting } from "./outbox";
+import { stepDone } from "./entries";
+import { asSent, flush, note, waiting } from "./outbox";
 
 type Body = { entries: { step: string; kind: string }[]; sentAt: number };
 
@@ -56,7 +57,7 @@ async function flushed(who = "Maren") {
   return all;
 }
 
-const write = (step: string, who = "Maren") => note(round, who, entry("hash", step, "step-done", []));
+const write = (step: string, who = "Maren") => note({ round, who, sent: asSent("hash", stepDone(step)) });
 const steps = async () => (await waiting(round)).map((w) => w.sent.step);
 
 describe("the outbox of a tablet", () => {

@@ -1,6 +1,6 @@
 import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { db, type Waiting } from "../app/kept";
-import type { EntryValue } from "./fold";
+import type { EntryValue, Made } from "./core";
 
 export type Sent = Schemas["SentEntry"];
 export type RoundState = Schemas["RoundState"];
@@ -24,8 +24,8 @@ export async function waiting(round: string): Promise<Waiting[]> {
   return (await db()).getAllFromIndex("entries", "round", round);
 }
 
-export async function note(round: string, who: string, sent: Sent): Promise<void> {
-  await (await db()).add("entries", { round, who, sent });
+export async function note(kept: Waiting): Promise<void> {
+  await (await db()).add("entries", kept);
 }
 
 /** A new id; `randomUUID` is missing where the page did not come over a secure connection. */
@@ -47,16 +47,8 @@ export function device(): string {
   return id;
 }
 
-export function entry(packHash: string, step: string, kind: string, figures: EntryValue[]): Sent {
-  return {
-    id: newId(),
-    packHash,
-    step,
-    kind,
-    figures,
-    device: device(),
-    tabletTime: tabletNow(),
-  };
+export function asSent(packHash: string, made: Made): Sent {
+  return { id: newId(), packHash, ...made, device: device(), tabletTime: tabletNow() };
 }
 
 /** Sends one entry that has to be signed; that takes a connection. */

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
-import { ApiProblem, api, message, Offline, type Schemas, unwrap } from "../api/client";
+import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { recall, remember } from "../app/kept";
 import { useLive } from "../app/live";
-import { type EntryValue, fold, type Made, OutOfDomain, Refusal, type State, settled } from "./fold";
+import { type Actor, type Made, next, onTop, type State } from "./core";
 import {
   answered,
   crossedOff,
@@ -13,7 +13,7 @@ import {
   sentElsewhere,
   written,
 } from "./known";
-import { entry, flush, note, type RoundState, tabletNow, waiting } from "./outbox";
+import { asSent, flush, note, type RoundState, tabletNow, waiting } from "./outbox";
 import { bounced, type Press, press } from "./press";
 import { REFUSALS, type Say } from "./texts";
 
@@ -40,7 +40,7 @@ export async function loadRound(round: string): Promise<View> {
 export type Round = {
   state: State;
   server: RoundState;
-  /** Epoch seconds by the server's clock. */
+  /** Epoch milliseconds by the server's clock. */
   at: number;
   kept: number;
   keptOfOthers: string[];
@@ -48,12 +48,13 @@ export type Round = {
   refusal: string | null;
   setRefusal: (text: string | null) => void;
   /** Takes an entry in here and now; false when it does not fit, and then the refusal says why. */
-  write: (step: string, kind: string, figures?: EntryValue[]) => boolean;
+  write: (made: Made) => boolean;
   take: (state: RoundState) => void;
 };
 
 /** A round that goes on with or without the server: what is waiting is folded onto what the server has said. */
-export function useRound(round: string, view: View, who: string, say: Say): Round {
+export function useRound(round: string, view: View, actor: Actor, say: Say): Round {
+  const who = actor.name;
   const { pack } = view;
   const known = useRef(knownAtFirst(view.state, tabletNow()));
   const [version, redraw] = useReducer((n: number) => n + 1, 0);
@@ -130,42 +131,41 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
 
   const fresh = useCallback(() => {
     const { server, queue, skew } = known.current;
-    let s = server.progress;
-    for (const w of queue) {
-      try {
-        s = fold(pack, s, w.sent as Made, (w.sent.tabletTime + skew) / 1000, w.who);
-      } catch {
-        // It does not fit any more; the server will say so and keep it.
-      }
-    }
-    return settled(pack, s);
+    return queue.length === 0
+      ? server.progress
+      : onTop(
+          pack,
+          server.progress,
+          queue.map((w) => ({
+            entry: w.sent as Made,
+            at: w.sent.tabletTime + skew,
+            actor: { name: w.who, person: w.person, role: w.role },
+          })),
+        );
   }, [pack]);
   const state = useMemo(fresh, [fresh, version]);
   const { server, queue, skew } = known.current;
 
   const last = useRef<Press | null>(null);
-  const write: Round["write"] = (step, kind, figures = []) => {
-    const pressed = press(step, kind, figures, tabletNow());
-    const sent = entry(known.current.server.packHash, step, kind, figures);
-    try {
-      fold(pack, fresh(), sent as Made, (sent.tabletTime + known.current.skew) / 1000, who);
-    } catch (e) {
-      if (bounced(last.current, pressed)) {
-        return false;
+  const write: Round["write"] = (made) => {
+    const pressed = press(made, tabletNow());
+    const sent = asSent(known.current.server.packHash, made);
+    const answer = next(pack, fresh(), made, sent.tabletTime + known.current.skew, actor);
+    if (!answer.state) {
+      if (!bounced(last.current, pressed)) {
+        setRefusal(
+          answer.refused
+            ? say(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map((w) => say(w)))
+            : say("This figure is outside what the instrument can show."),
+        );
       }
-      setRefusal(
-        e instanceof Refusal
-          ? say(REFUSALS[e.why] ?? e.why, ...e.with.map((w) => say(w)))
-          : e instanceof OutOfDomain
-            ? say("This figure is outside what the instrument can show.")
-            : message(e),
-      );
       return false;
     }
     last.current = pressed;
     setRefusal(null);
-    know(written(known.current, { round, who, sent }));
-    void note(round, who, sent).then(() => {
+    const kept = { round, who, person: actor.person, role: actor.role, sent };
+    know(written(known.current, kept));
+    void note(kept).then(() => {
       known.current = noted(known.current, sent.id);
       return push();
     });
@@ -176,7 +176,7 @@ export function useRound(round: string, view: View, who: string, say: Say): Roun
   return {
     state,
     server,
-    at: (now + skew) / 1000,
+    at: now + skew,
     kept: queue.length,
     keptOfOthers: others,
     lost,

@@ -83,9 +83,7 @@ describe("the board", () => {
   });
 
   it("names who is locked on where", async () => {
-    page([
-      machine("A1", "CLEANING", { locks: [{ who: "Pell", lock: "17", energy: "drive", at: NOW / 1000 }] }),
-    ]);
+    page([machine("A1", "CLEANING", { locks: [{ who: "Pell", lock: "17", energy: "drive", at: NOW }] })]);
     expect((await screen.findByText("Pell")).closest("li")?.textContent).toBe(
       "Pell, lock 17, on A1 drive, since 23:00",
     );

@@ -193,8 +193,7 @@ function LocksOn({ machines }: { machines: Machine[] }) {
         <ul>
           {locks.map((l) => (
             <li key={`${l.machine} ${l.energy} ${l.lock}`}>
-              <strong>{l.who}</strong>, lock {l.lock}, on {l.machine} {l.energy}, since{" "}
-              {clock.time(l.at * 1000)}
+              <strong>{l.who}</strong>, lock {l.lock}, on {l.machine} {l.energy}, since {clock.time(l.at)}
             </li>
           ))}
         </ul>

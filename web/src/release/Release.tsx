@@ -91,13 +91,13 @@ function Known({ v }: { v: View }) {
       <ul>
         {v.troubles.map((t) => (
           <li key={`${t.at} ${t.text}`}>
-            {clock.time(t.at * 1000)} {t.kind.toLowerCase().replaceAll("_", " ")}
+            {clock.time(t.at)} {t.kind.toLowerCase().replaceAll("_", " ")}
             {t.item ? ` (${v.parts.find((p) => p.item === t.item)?.name ?? t.item})` : ""}: {t.text}, {t.who}
           </li>
         ))}
         {v.differences.map((d) => (
           <li key={d.entry}>
-            {clock.time(d.at * 1000)} {d.who} entered what does not fit: {d.why}
+            {clock.time(d.at)} {d.who} entered what does not fit: {d.why}
           </li>
         ))}
         {v.deviated.length > 0 && (

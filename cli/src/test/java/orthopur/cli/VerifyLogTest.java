@@ -19,7 +19,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import orthopur.formats.EntryEnvelope;
-import orthopur.roundpack.EntryValue;
+import orthopur.round.EntryValue;
 
 /** The log is walked from outside, and any changed byte is found. */
 class VerifyLogTest {

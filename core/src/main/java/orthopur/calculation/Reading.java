@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import orthopur.mixing.Interval;
+import orthopur.mixing.Strip;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
@@ -77,25 +78,17 @@ final class Reading implements Calculation {
         if (steps.size() < 2) {
             throw refused("A strip has at least two colours.");
         }
-        int at = steps.indexOf(value);
-        if (at >= 0) {
-            double low = at == 0 ? value : (steps.get(at - 1) + value) / 2;
-            double high =
-                    at == steps.size() - 1
-                            ? Double.POSITIVE_INFINITY
-                            : (value + steps.get(at + 1)) / 2;
-            return new Interval(low, high);
+        try {
+            return Strip.means(steps, value);
+        } catch (OutOfRange e) {
+            throw new RefusedInput(
+                    "value",
+                    "The strip shows " + detail + "; " + Show.number(value) + " is not on it.",
+                    Show.number(steps.getFirst())
+                            + " to "
+                            + Show.number(steps.getLast())
+                            + " mg/L");
         }
-        for (int k = 1; k < steps.size(); k++) {
-            if (value > steps.get(k - 1) && value < steps.get(k)) {
-                // Seen between two colours: it can be anything between them.
-                return new Interval(steps.get(k - 1), steps.get(k));
-            }
-        }
-        throw new RefusedInput(
-                "value",
-                "The strip shows " + detail + "; " + Show.number(value) + " is not on it.",
-                Show.number(steps.getFirst()) + " to " + Show.number(steps.getLast()) + " mg/L");
     }
 
     private static double[] range(String text) {

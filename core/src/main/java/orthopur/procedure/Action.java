@@ -2,6 +2,7 @@ package orthopur.procedure;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Pressure;
@@ -15,7 +16,15 @@ import orthopur.quantity.Volume;
  */
 public sealed interface Action {
 
-    /** The trade's word for it. */
+    /** What it is called in stored files; it never changes with the words shown. */
+    default String name() {
+        return getClass()
+                .getSimpleName()
+                .replaceAll("(?<=.)([A-Z])", "-$1")
+                .toLowerCase(Locale.ROOT);
+    }
+
+    /** How it is called on the floor. */
     default String verb() {
         return switch (this) {
             case Prepare a -> "Prepare";

@@ -11,7 +11,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import orthopur.quantity.Show;
-import orthopur.roundpack.ReleaseSite;
+import orthopur.round.ReleaseSite;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.PackStep;
@@ -91,9 +91,7 @@ public record ReleasePlan(List<ReleaseSite> sites) {
     /** Parts that this kind of round sanitizes: oiling the slide makes nothing to swab. */
     private static Set<String> sanitizedIn(RoundPack pack) {
         Set<String> parts = new HashSet<>();
-        pack.steps().stream()
-                .filter(s -> s.reading() != null || s.verb().equals("Circulate"))
-                .forEach(s -> parts.addAll(s.where()));
+        pack.steps().stream().filter(PackStep::sanitizes).forEach(s -> parts.addAll(s.where()));
         return parts;
     }
 

@@ -153,7 +153,8 @@ public final class PackCompiler {
                 handsOnMachine(a),
                 a instanceof Action.Prepare p ? p.things() : List.of(),
                 where(a),
-                a instanceof Action.Circulate c ? flows(c) : Map.of());
+                a instanceof Action.Circulate c ? flows(c) : Map.of(),
+                a.name());
     }
 
     /** Whether hands go to the machine itself: a part at the sink is out of its reach. */

@@ -3,6 +3,7 @@ package orthopur.roundpack;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import orthopur.mixing.Interval;
+import orthopur.mixing.Strip;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.roundpack.RoundPack.Instrument;
@@ -10,7 +11,6 @@ import orthopur.roundpack.RoundPack.ReadingBand;
 
 /**
  * The generic interpreter of a reading: is the whole interval that it can mean inside the bands?
- * The tablet has the same few lines; golden vectors hold both to the same answers.
  */
 public final class ReadingJudge {
     private ReadingJudge() {}
@@ -23,32 +23,33 @@ public final class ReadingJudge {
     }
 
     /**
-     * What a strip or a display can mean. A strip reads by half-steps: between the mark below and
-     * the mark above.
+     * What a strip or a display can mean.
      *
-     * @throws OutOfRange for a value that is negative or not a number, or not a mark of the strip
+     * @throws OutOfRange for a value that is negative or not a number, or not on the strip
      */
     public static Interval strength(Instrument instrument, double value) {
         if (!(value >= 0 && value <= 1_000_000)) {
             throw new OutOfRange("strength", Show.number(value), "0 to 1,000,000 mg/L");
         }
+        return instrument.steps().isEmpty()
+                ? Interval.around(value, instrument.tolerance())
+                : Strip.means(instrument.steps(), value);
+    }
+
+    /**
+     * Rounds from before one could say that a strip shows something between two marks took marks
+     * only.
+     *
+     * @throws OutOfRange for a value that is not a mark of the strip
+     */
+    public static void mark(Instrument instrument, double value) {
         List<Double> marks = instrument.steps();
-        if (marks.isEmpty()) {
-            return Interval.around(value, instrument.tolerance());
-        }
-        int i = marks.indexOf(value);
-        if (i < 0) {
+        if (!marks.isEmpty() && !marks.contains(value)) {
             throw new OutOfRange(
                     "strength",
                     Show.number(value) + " on this strip",
                     "one of its marks: " + shown(marks));
         }
-        double low = i == 0 ? marks.get(0) : (marks.get(i - 1) + marks.get(i)) / 2;
-        double high =
-                i == marks.size() - 1
-                        ? Double.POSITIVE_INFINITY
-                        : (marks.get(i) + marks.get(i + 1)) / 2;
-        return new Interval(low, high);
     }
 
     /** Judges both intervals together, boundaries inclusive. */

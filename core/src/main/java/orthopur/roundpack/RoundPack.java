@@ -1,7 +1,9 @@
 package orthopur.roundpack;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Action;
@@ -62,6 +64,8 @@ public record RoundPack(
      * @param things what to fetch
      * @param where parts to light in the picture
      * @param flows which way each passage is flushed, by its id
+     * @param action stable name of what is done, as in stored procedures; null in packs from before
+     *     that was kept
      */
     public record PackStep(
             String id,
@@ -83,10 +87,29 @@ public record RoundPack(
             boolean hands,
             List<String> things,
             List<String> where,
-            Map<String, Action.Flow> flows) {
+            Map<String, Action.Flow> flows,
+            @Nullable String action) {
+        private static final Set<String> CLEAN =
+                Set.of("wash", "sanitize", "circulate", "run-program");
+
         public PackStep {
             asks = asks == null ? List.of() : List.copyOf(asks);
             flows = flows == null ? Map.of() : flows;
+        }
+
+        /** Whether a machine is cleaner for it. */
+        public boolean cleans() {
+            return CLEAN.contains(act());
+        }
+
+        /** Whether it sanitizes what it works on. */
+        public boolean sanitizes() {
+            return reading != null || act().equals("circulate");
+        }
+
+        /** Packs from before the name was kept have the verb that was shown, which it was then. */
+        private String act() {
+            return action == null ? verb.toLowerCase(Locale.ROOT).replace(' ', '-') : action;
         }
     }
 
@@ -115,6 +138,14 @@ public record RoundPack(
             FLOW,
             CHASED,
             WARM;
+
+            /** Whether it is a place on the path of an energy. */
+            public boolean ofEnergy() {
+                return switch (this) {
+                    case UNPLUG, ISOLATE, LOCK, TAG, RELIEVE, PROVE, UNLOCK, RESTORE -> true;
+                    default -> false;
+                };
+            }
 
             /** Whether it holds because locks are on or off rather than because it was said. */
             public boolean byLocks() {

@@ -55,7 +55,10 @@ class ReadingJudgeTest {
         assertEquals(new Interval(75, 150), ReadingJudge.strength(strip, 100));
         assertEquals(0, ReadingJudge.strength(strip, 0).low());
         assertTrue(Double.isInfinite(ReadingJudge.strength(strip, 200).high()));
-        assertThrows(OutOfRange.class, () -> ReadingJudge.strength(strip, 120));
+        // Seen between two marks it can be anything between them, on the tablet as at the desk.
+        assertEquals(new Interval(100, 200), ReadingJudge.strength(strip, 120));
+        assertThrows(OutOfRange.class, () -> ReadingJudge.strength(strip, 201));
+        assertThrows(OutOfRange.class, () -> ReadingJudge.mark(strip, 120));
     }
 
     @Test

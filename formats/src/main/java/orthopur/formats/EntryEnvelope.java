@@ -1,12 +1,13 @@
 package orthopur.formats;
 
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import orthopur.roundpack.Actor;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.EntryValue;
-import orthopur.roundpack.Role;
-import orthopur.roundpack.Written;
+import orthopur.round.Actor;
+import orthopur.round.Entry;
+import orthopur.round.EntryValue;
+import orthopur.round.Role;
+import orthopur.round.Written;
 
 /**
  * An entry as it is stored and chained. Its shape is dear to change; see the decision about it.
@@ -15,6 +16,8 @@ import orthopur.roundpack.Written;
  * @param tabletTime,serverTime epoch milliseconds
  * @param at when it was made, by the server's clock; null in entries from before tablets worked
  *     without signal, which were made when they came in
+ * @param who account that made it, as {@link #account}; a name in entries from before that was
+ *     kept, which cannot be taken out of the log any more
  * @param person,role,signed what the fold decides by beside the name; null in entries from before
  *     they were kept. {@code person} is the one whom several accounts may stand for.
  * @param prevHash hash of the entry before it on this site
@@ -41,9 +44,9 @@ public record EntryEnvelope(
         return Json.hash(this);
     }
 
-    /** When it was made, in epoch seconds of the server's clock. */
-    public long seconds() {
-        return (at == null ? serverTime : at) / 1000;
+    /** When it was made, in epoch milliseconds of the server's clock. */
+    public long made() {
+        return at == null ? serverTime : at;
     }
 
     /**
@@ -55,10 +58,45 @@ public record EntryEnvelope(
         return new Written(kind, step, figures).entry();
     }
 
+    /** How the log names an account. Names may change, or be erased when somebody asks for it. */
+    public static String account(long id) {
+        return ACCOUNT + id;
+    }
+
+    /**
+     * The same entry with its maker's name in place of the account; it has another hash.
+     *
+     * @param names by account id, as they are now
+     */
+    public EntryEnvelope named(Map<Long, String> names) {
+        if (!who.startsWith(ACCOUNT)) {
+            return this;
+        }
+        long id = Long.parseLong(who.substring(ACCOUNT.length()));
+        return new EntryEnvelope(
+                this.id,
+                round,
+                packHash,
+                step,
+                kind,
+                figures,
+                names.getOrDefault(id, "account " + id),
+                device,
+                tabletTime,
+                serverTime,
+                at,
+                person,
+                role,
+                signed,
+                prevHash);
+    }
+
     /** Who made it. */
     public Actor actor() {
         return new Actor(who, person == null ? who : person, role, Boolean.TRUE.equals(signed));
     }
+
+    private static final String ACCOUNT = "account:";
 
     /** What the first entry of a site is chained to. */
     public static final String GENESIS = "0".repeat(64);

@@ -9,9 +9,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.EntryValue;
-import orthopur.roundpack.Written;
+import orthopur.round.Entry;
+import orthopur.round.EntryValue;
+import orthopur.round.Written;
 
 /** The envelope: every field is under the hash, every kind is read with its figures and units. */
 class EntryEnvelopeTest {

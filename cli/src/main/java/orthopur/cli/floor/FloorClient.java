@@ -9,6 +9,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import orthopur.round.Actor;
+import orthopur.round.Role;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 
@@ -25,7 +27,7 @@ public final class FloorClient {
                     .connectTimeout(PATIENCE)
                     .build();
     private final String base;
-    private final String who;
+    private final Actor actor;
 
     /**
      * @param base for instance "http://localhost:8080"
@@ -33,16 +35,22 @@ public final class FloorClient {
      */
     public FloorClient(String base, String who, String password) throws IOException {
         this.base = base;
-        this.who = who;
         get("/api/session");
         post(
                 "/api/session",
                 JSON.createObjectNode().put("name", who).put("password", password).toString());
-        get("/api/session");
+        JsonNode session = get("/api/session");
+        actor =
+                new Actor(
+                        session.get("name").asString(),
+                        session.get("person").asString(),
+                        Role.valueOf(session.get("role").asString()),
+                        false);
     }
 
-    public String who() {
-        return who;
+    /** Who is signed in. */
+    public Actor actor() {
+        return actor;
     }
 
     /** An answer that is not 2xx. */

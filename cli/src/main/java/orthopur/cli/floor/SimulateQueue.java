@@ -9,7 +9,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Random;
 import javax.imageio.ImageIO;
-import orthopur.roundpack.Entry;
+import orthopur.round.Entry;
 
 /**
  * {@code simulate queue [--entries N] [--photos N] [--url URL]}: a tablet that was without signal

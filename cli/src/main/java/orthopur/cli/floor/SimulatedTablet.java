@@ -8,13 +8,13 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import orthopur.formats.EntryEnvelope;
-import orthopur.roundpack.Cleaner;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.Progress;
-import orthopur.roundpack.Refused;
+import orthopur.round.Cleaner;
+import orthopur.round.Entry;
+import orthopur.round.Progress;
+import orthopur.round.Refused;
+import orthopur.round.Written;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Trouble;
-import orthopur.roundpack.Written;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -60,11 +60,11 @@ public final class SimulatedTablet {
         packHash = view.at("/state/packHash").asString();
         pack = FloorClient.JSON.treeToValue(view.get("pack"), RoundPack.class);
         progress = new Progress(pack);
-        cleaner = new Cleaner(pack, client.who(), "17");
+        cleaner = new Cleaner(pack, client.actor(), "17");
         for (JsonNode stored : client.get("/api/logbook/" + round + "/entries")) {
             EntryEnvelope e =
                     FloorClient.JSON.treeToValue(stored.get("envelope"), EntryEnvelope.class);
-            progress.accept(e.entry(), e.seconds(), e.actor());
+            progress.accept(e.entry(), e.made(), e.actor());
         }
     }
 
@@ -132,14 +132,14 @@ public final class SimulatedTablet {
      * As written; where a soak or contact has to be waited for, it is done otherwise and says so.
      */
     private Entry step() {
-        long now = System.currentTimeMillis() / 1000;
+        long now = System.currentTimeMillis();
         Cleaner.Move m = cleaner.next(progress.state(), now);
         Entry e = m == null || m.entry() instanceof Entry.RoundClosed ? seen() : m.entry();
         if (m != null && m.waits() > 0 && !progress.state().deviated().contains(e.step())) {
             e = new Entry.Deviation(e.step(), "simulated: not waited for");
         }
         try {
-            progress.accept(e, now, client.who());
+            progress.accept(e, now, client.actor());
         } catch (Refused x) {
             return seen();
         }

@@ -14,8 +14,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import orthopur.roundpack.EntryValue;
-import orthopur.roundpack.Progress;
+import orthopur.round.EntryValue;
+import orthopur.round.State;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Bell;
@@ -87,7 +87,7 @@ class FloorController {
             String startedBy,
             long startedAt,
             int entries,
-            Progress.State progress,
+            State progress,
             List<Replay.Misfit> differences,
             long now) {}
 

@@ -1,6 +1,6 @@
 package orthopur.server.floor;
 
-import orthopur.roundpack.Entry;
+import orthopur.round.Entry;
 
 /** What has to be found before a round is released; the room of the release knows. */
 public interface PlansOfReleases {

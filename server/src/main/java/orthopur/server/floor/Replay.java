@@ -2,14 +2,16 @@ package orthopur.server.floor;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.OutOfRange;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.Progress;
-import orthopur.roundpack.Refused;
+import orthopur.round.Entry;
+import orthopur.round.Progress;
+import orthopur.round.Refused;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.platform.Said;
 
@@ -23,6 +25,7 @@ public final class Replay {
     private final RoundPack pack;
     private final Progress progress;
     private final List<Misfit> differences = new ArrayList<>();
+    private final Set<String> workers = new LinkedHashSet<>();
     private int entries;
 
     public Replay(RoundRecord round, RoundPack pack) {
@@ -34,7 +37,7 @@ public final class Replay {
     /**
      * An entry that was kept and does not count, and why.
      *
-     * @param at epoch seconds
+     * @param at epoch milliseconds
      */
     public record Misfit(String entry, String step, String kind, String who, long at, String why) {}
 
@@ -51,9 +54,10 @@ public final class Replay {
             String why = String.valueOf(x.getMessage());
             entries++;
             if (!(e.entry() instanceof Entry.Afterwards)) {
+                workers.add(e.who());
                 progress.worked(e.actor());
             }
-            differences.add(new Misfit(e.id(), e.step(), e.kind(), e.who(), e.seconds(), why));
+            differences.add(new Misfit(e.id(), e.step(), e.kind(), e.who(), e.made(), why));
             return why;
         }
     }
@@ -63,7 +67,11 @@ public final class Replay {
         if (!round.getPackHash().equals(e.packHash())) {
             throw Said.conflict("The tablet works from another version of this round. Reload it.");
         }
-        progress.accept(e.entry(), e.seconds(), e.actor());
+        Entry entry = e.entry();
+        progress.accept(entry, e.made(), e.actor());
+        if (!(entry instanceof Entry.Afterwards)) {
+            workers.add(e.who());
+        }
         entries++;
     }
 
@@ -82,6 +90,11 @@ public final class Replay {
 
     public Progress progress() {
         return progress;
+    }
+
+    /** Names of those who did work in it; looking and releasing is not work. */
+    public List<String> workers() {
+        return List.copyOf(workers);
     }
 
     public List<Misfit> differences() {

@@ -15,8 +15,8 @@ import org.springframework.stereotype.Repository;
 import orthopur.db.tables.records.FloorEventRecord;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
-import orthopur.roundpack.EntryValue;
-import orthopur.roundpack.Role;
+import orthopur.round.EntryValue;
+import orthopur.round.Role;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
@@ -144,17 +144,6 @@ public class RoundLog {
                 .orderBy(ROUND.CLOSED_AT.desc())
                 .limit(1)
                 .fetchOne(ROUND.ID);
-    }
-
-    /** Everybody who did work in a round; looking and releasing is not work. */
-    public List<String> workers(String round) {
-        return db.selectDistinct(FLOOR_EVENT.WHO)
-                .from(FLOOR_EVENT)
-                .where(FLOOR_EVENT.ROUND_ID.eq(round))
-                .and(
-                        FLOOR_EVENT.KIND.notIn(
-                                "proof", "released", "sent-back", "correction", "release-plan"))
-                .fetch(FLOOR_EVENT.WHO);
     }
 
     /**

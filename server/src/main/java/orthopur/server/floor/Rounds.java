@@ -16,13 +16,13 @@ import orthopur.formats.EntryEnvelope;
 import orthopur.formats.Json;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.EntryValue;
+import orthopur.round.Entry;
+import orthopur.round.EntryValue;
+import orthopur.round.Progress;
+import orthopur.round.Refused;
+import orthopur.round.Written;
 import orthopur.roundpack.PackCompiler;
-import orthopur.roundpack.Progress;
-import orthopur.roundpack.Refused;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.Written;
 import orthopur.rules.lockout.OldEnough;
 import orthopur.runthrough.Run;
 import orthopur.runthrough.RunThrough;
@@ -194,8 +194,9 @@ public class Rounds {
         }
         RoundRecord round = log.round(roundId);
         Replay loaded = new Replay(round, log.pack(round.getPackHash()));
+        Map<Long, String> names = accounts.names();
         for (EntryEnvelope.Chained e : log.entries(roundId)) {
-            loaded.fold(e.envelope());
+            loaded.fold(e.envelope().named(names));
         }
         live.put(roundId, loaded);
         return loaded;
@@ -236,7 +237,7 @@ public class Rounds {
             live.remove(roundId);
             throw e;
         }
-        write(l, written);
+        write(l, written, person);
         return load(roundId);
     }
 
@@ -244,7 +245,7 @@ public class Rounds {
             Replay l, Sent sent, boolean signed, Person person, List<EntryEnvelope> written) {
         String last = written.isEmpty() ? log.lastHash() : written.getLast().hash();
         EntryEnvelope e = envelope(l, sent, signed, person, clock.millis(), last);
-        l.fits(e);
+        l.fits(e.named(Map.of(person.id(), person.name())));
         written.add(e);
     }
 
@@ -290,7 +291,7 @@ public class Rounds {
                     long now = Math.max(clock.millis(), before);
                     long at = Math.clamp(told(s) + ahead, before, now);
                     EntryEnvelope e = envelope(l, s, false, person, at, last);
-                    String why = l.fold(e);
+                    String why = l.fold(e.named(Map.of(person.id(), person.name())));
                     fresh.add(e);
                     here.put(s.id(), s);
                     last = e.hash();
@@ -307,7 +308,7 @@ public class Rounds {
             live.remove(roundId);
             throw x;
         }
-        write(l, fresh);
+        write(l, fresh, person);
         return fates;
     }
 
@@ -407,7 +408,7 @@ public class Rounds {
         if (!sheets.surroundings().site().habits().secondPerson(l.pack().kind())) {
             return;
         }
-        for (String who : log.workers(l.round().getId())) {
+        for (String who : l.workers()) {
             if (accounts.samePerson(who, person.name())) {
                 throw Said.forbidden(
                         who.equals(person.name())
@@ -434,12 +435,12 @@ public class Rounds {
                 String.valueOf(sent.step()),
                 String.valueOf(sent.kind()),
                 List.copyOf(figures(sent)),
-                person.name(),
+                EntryEnvelope.account(person.id()),
                 sent.device() == null ? "unknown" : sent.device(),
                 told(sent),
                 clock.millis(),
                 at,
-                accounts.personOf(person.name()),
+                accounts.personOf(person),
                 person.role(),
                 signed,
                 prev);
@@ -457,7 +458,7 @@ public class Rounds {
     }
 
     /** In one transaction: either all of them are on disk or none. */
-    private void write(Replay l, List<EntryEnvelope> entries) {
+    private void write(Replay l, List<EntryEnvelope> entries, Person by) {
         String id = l.round().getId();
         boolean wasClosed = l.round().getClosedAt() != null;
         boolean closed = l.progress().closed();
@@ -467,7 +468,7 @@ public class Rounds {
                         entries.forEach(log::append);
                         if (closed && !wasClosed) {
                             EntryEnvelope last = entries.getLast();
-                            log.close(id, last.who(), last.serverTime());
+                            log.close(id, by.name(), last.serverTime());
                         } else if (wasClosed && !closed) {
                             log.reopen(id);
                         }

@@ -26,13 +26,14 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.formats.Site;
-import orthopur.roundpack.Entry;
+import orthopur.round.Entry;
+import orthopur.round.Written;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.Written;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
 import orthopur.server.machines.Sheets;
+import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.prints.Paper;
@@ -45,12 +46,14 @@ class LogbookController {
     private final RoundLog log;
     private final Rounds rounds;
     private final Sheets sheets;
+    private final Accounts accounts;
     private final Paper paper;
 
-    LogbookController(RoundLog log, Rounds rounds, Sheets sheets, Paper paper) {
+    LogbookController(RoundLog log, Rounds rounds, Sheets sheets, Accounts accounts, Paper paper) {
         this.log = log;
         this.rounds = rounds;
         this.sheets = sheets;
+        this.accounts = accounts;
         this.paper = paper;
     }
 
@@ -105,11 +108,26 @@ class LogbookController {
         return log.rounds(code, start, end, MOST).stream().map(LogRow::of).toList();
     }
 
-    /** The entries of a round as they are stored, for other programs. */
+    /**
+     * An entry as it is stored, for other programs.
+     *
+     * @param who whose account it is, by the name of today
+     */
+    record Stored(long seq, EntryEnvelope envelope, String hash, String who) {}
+
     @GetMapping("/{round}/entries")
-    List<EntryEnvelope.Chained> entries(@PathVariable String round) {
+    List<Stored> entries(@PathVariable String round) {
         log.round(round);
-        return log.entries(round);
+        Map<Long, String> names = accounts.names();
+        return log.entries(round).stream()
+                .map(
+                        e ->
+                                new Stored(
+                                        e.seq(),
+                                        e.envelope(),
+                                        e.hash(),
+                                        e.envelope().named(names).who()))
+                .toList();
     }
 
     record Correction(String entry, String text, @Nullable String pin) {}
@@ -180,9 +198,10 @@ class LogbookController {
         RecordLines lines = new RecordLines(new Replay(r, pack));
         List<RecordLines.LogEntry> entries = new ArrayList<>();
         boolean whole = true;
+        Map<Long, String> names = accounts.names();
         for (EntryEnvelope.Chained e : log.entries(round)) {
             whole &= e.envelope().hash().equals(e.hash());
-            entries.add(lines.next(e));
+            entries.add(lines.next(e.seq(), e.envelope().named(names)));
         }
         return new RoundReport(
                 LogRow.of(r),

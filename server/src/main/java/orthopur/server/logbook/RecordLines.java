@@ -8,8 +8,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.Show;
-import orthopur.roundpack.EntryValue;
-import orthopur.roundpack.Progress;
+import orthopur.round.EntryValue;
+import orthopur.round.State;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.Replay;
@@ -43,15 +43,14 @@ final class RecordLines {
             String text) {}
 
     /** The next entry of the log, as it is read. */
-    LogEntry next(EntryEnvelope.Chained stored) {
-        EntryEnvelope e = stored.envelope();
+    LogEntry next(long seq, EntryEnvelope e) {
         String why = replay.fold(e);
-        places.put(e.id(), stored.seq());
+        places.put(e.id(), seq);
         PackStep step =
                 pack.steps().stream().filter(s -> s.id().equals(e.step())).findFirst().orElse(null);
         // Kept from another version of the procedure: there is no such step here.
         PackStep named = step == null ? pack.steps().getLast() : step;
-        Progress.ReadingState reading = replay.progress().readings().get(e.step());
+        State.ReadingState reading = replay.progress().readings().get(e.step());
         String weight =
                 why != null
                         ? "difference"
@@ -70,7 +69,7 @@ final class RecordLines {
                             default -> "plain";
                         };
         return new LogEntry(
-                stored.seq(),
+                seq,
                 e.id(),
                 e.at() == null ? e.serverTime() : e.at(),
                 e.tabletTime(),
@@ -87,10 +86,7 @@ final class RecordLines {
     }
 
     private String text(
-            EntryEnvelope e,
-            PackStep step,
-            Progress.@Nullable ReadingState reading,
-            RoundPack pack) {
+            EntryEnvelope e, PackStep step, State.@Nullable ReadingState reading, RoundPack pack) {
         return switch (e.kind()) {
             case "piece-off" -> named(e, "piece", step) + " off";
             case "piece-on" -> named(e, "piece", step) + " on";
@@ -142,7 +138,7 @@ final class RecordLines {
 
     /** Releases from before plans were written down may have gone past theirs; it is not hidden. */
     private String withoutPlan() {
-        Progress.State s = replay.progress().state();
+        State s = replay.progress().state();
         if (s.plan() != null) {
             return "";
         }

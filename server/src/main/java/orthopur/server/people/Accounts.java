@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
@@ -16,7 +17,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.db.tables.records.AccountRecord;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 import orthopur.server.platform.Said;
 
 /** Accounts with password and PIN. Five failures in a row lock an account for ten minutes. */
@@ -125,13 +126,33 @@ public class Accounts {
         return name.equals(other) || personOf(name).equals(personOf(other));
     }
 
-    /** The one person whom an account stands for; several may stand for one. */
-    public String personOf(String account) {
+    private String personOf(String account) {
         return db.select(ACCOUNT.SAME_AS)
                 .from(ACCOUNT)
                 .where(ACCOUNT.NAME.eq(account))
                 .fetchOptional(ACCOUNT.SAME_AS)
                 .orElse(account);
+    }
+
+    /**
+     * Id of the one person whom an account stands for, which is that of their first account:
+     * several accounts may stand for one person, and a name may change.
+     */
+    public String personOf(Person account) {
+        var first = ACCOUNT.as("first");
+        return db.select(first.ID)
+                .from(ACCOUNT)
+                .join(first)
+                .on(first.NAME.eq(ACCOUNT.SAME_AS))
+                .where(ACCOUNT.ID.eq((int) account.id()))
+                .fetchOptional(first.ID)
+                .map(String::valueOf)
+                .orElse(String.valueOf(account.id()));
+    }
+
+    /** Names by account id, as they are now. */
+    public Map<Long, String> names() {
+        return db.selectFrom(ACCOUNT).fetchMap(a -> (long) a.getId(), AccountRecord::getName);
     }
 
     /** Whether somebody who is signed in still belongs to the site. */

@@ -14,7 +14,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.db.tables.records.AccountRecord;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 import orthopur.server.people.PeopleController.ChangedPerson;
 import orthopur.server.people.PeopleController.NewPerson;
 import orthopur.server.people.PeopleController.PersonView;

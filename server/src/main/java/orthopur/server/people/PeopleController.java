@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 import orthopur.server.platform.Said;
 
 /** Accounts of the site, for its supervisor. */

@@ -1,7 +1,7 @@
 package orthopur.server.people;
 
 import java.io.Serializable;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 
 /** Someone who is signed in. */
 public record Person(long id, String name, Role role) implements Serializable {}

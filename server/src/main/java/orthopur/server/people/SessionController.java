@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 
 @RestController
 @RequestMapping("/api/session")
@@ -35,12 +35,17 @@ class SessionController {
 
     /**
      * @param name null while nobody is signed in
+     * @param person the one whom several accounts may stand for
      */
-    record Session(@Nullable String name, @Nullable Role role) {}
+    record Session(@Nullable String name, @Nullable Role role, @Nullable String person) {}
+
+    private Session session(Person person) {
+        return new Session(person.name(), person.role(), accounts.personOf(person));
+    }
 
     @GetMapping
     Session current(@AuthenticationPrincipal Person person) {
-        return person == null ? new Session(null, null) : new Session(person.name(), person.role());
+        return person == null ? new Session(null, null, null) : session(person);
     }
 
     @PostMapping
@@ -61,7 +66,7 @@ class SessionController {
                         List.of(new SimpleGrantedAuthority("ROLE_" + person.role()))));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return new Session(person.name(), person.role());
+        return session(person);
     }
 
     @DeleteMapping

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.TreeSet;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Service;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 
 /** On which machines somebody was shown the work. A supervisor answers for it and needs none. */
 @Service

@@ -22,8 +22,8 @@ import orthopur.drafting.DraftRefused;
 import orthopur.formats.FormatError;
 import orthopur.machine.Problem;
 import orthopur.quantity.OutOfRange;
-import orthopur.roundpack.Refused;
-import orthopur.roundpack.Written;
+import orthopur.round.Refused;
+import orthopur.round.Written;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.MismatchedInputException;
 

@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -16,7 +15,8 @@ import orthopur.db.tables.records.MachineUseRecord;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.machine.MachineSheet;
 import orthopur.quantity.Show;
-import orthopur.roundpack.Progress;
+import orthopur.round.Standing;
+import orthopur.round.State;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
@@ -35,9 +35,6 @@ import orthopur.timing.FoodContactClock;
  */
 @Service
 class Board {
-    private static final Set<String> CLEANS =
-            Set.of("Wash", "Sanitize", "Circulate", "Run program");
-
     private final DSLContext db;
     private final Rounds rounds;
     private final RoundLog log;
@@ -54,16 +51,6 @@ class Board {
         this.bell = bell;
     }
 
-    /** How a machine stands. */
-    enum Standing {
-        IN_USE,
-        DIRTY,
-        CLEANING,
-        WAITING,
-        RELEASED,
-        HELD
-    }
-
     /**
      * @param since,until epoch milliseconds; until when it may be used, or a conditional release
      *     holds
@@ -74,7 +61,7 @@ class Board {
     record Machine(
             String code,
             String name,
-            Standing standing,
+            Standing.Where standing,
             @Nullable Long since,
             @Nullable Long until,
             boolean over,
@@ -85,14 +72,11 @@ class Board {
             @Nullable String phase,
             int done,
             int steps,
-            List<Running> timers,
-            List<Progress.Lock> locks,
+            List<Standing.Running> timers,
+            List<State.Lock> locks,
             int troubles,
             int differences,
             List<String> alarms) {}
-
-    /** A soak or other time that runs; {@code ends} in epoch milliseconds. */
-    record Running(String name, long ends) {}
 
     List<Machine> machines() {
         Map<String, RoundRecord> newest = new HashMap<>();
@@ -117,80 +101,62 @@ class Board {
 
     private Machine machine(
             MachineSheet sheet, @Nullable Replay r, @Nullable MachineUseRecord used) {
-        long now = clock.millis();
-        Long until = null;
-        Long since;
-        String waits;
-        Standing standing;
-        Progress.State s = r == null ? null : r.progress().state();
-        Long released = s == null || s.statusAt() == null ? null : s.statusAt() * 1000;
-        if (r != null && s != null && s.status() == Progress.Status.OPEN) {
-            standing = Standing.CLEANING;
-            since = r.round().getStartedAt();
-            boolean runs = timersOf(r, s).stream().anyMatch(t -> t.ends() > now);
-            waits = runs ? "for a time to run out" : "";
-        } else if (s != null && heldByDanger(s)) {
-            // Whatever it is used for: what came in late may have hurt somebody, or will.
-            standing = Standing.HELD;
-            since = released;
-            waits = "for a new look: a danger was reported after the hand-over";
-        } else if (used != null && (released == null || used.getAt() >= released)) {
-            standing = used.getKind().equals("in-use") ? Standing.IN_USE : Standing.DIRTY;
-            since = used.getAt();
-            waits = standing == Standing.DIRTY ? "to be cleaned: " + used.getNote() : "";
-            if (standing == Standing.IN_USE && sheet.temperatureControlledFood()) {
-                double hours =
-                        new FoodContactClock(sheets.surroundings().context().book())
-                                .hours(sheet.roomTemperature());
-                until = used.getAt() + Math.round(hours * 3_600_000);
-                waits = "to be cleaned by then";
-            }
-        } else if (r == null || s == null) {
-            standing = Standing.DIRTY;
-            since = null;
-            waits = "to be cleaned: nothing is known of it";
-        } else if (s.status() == Progress.Status.WAITING) {
-            standing = Standing.WAITING;
-            since = released;
-            waits = "for somebody else to look and release";
-        } else if (!cleans(r)) {
-            standing = Standing.DIRTY;
-            since = released;
-            waits = "to be cleaned: its last round was no clean";
-        } else {
-            until = s.until() == null ? null : s.until() * 1000;
-            standing = until != null && until < now ? Standing.HELD : Standing.RELEASED;
-            since = released;
-            waits =
-                    standing == Standing.HELD
-                            ? "for its full release: the time is over"
-                            : until == null ? "" : "for its full release";
-        }
-        return row(sheet, r, s, standing, since, until, until != null && until < now, waits);
+        Standing.Round round =
+                r == null
+                        ? null
+                        : new Standing.Round(
+                                r.pack(), r.progress().state(), r.round().getStartedAt());
+        Standing.Use use =
+                used == null
+                        ? null
+                        : new Standing.Use(
+                                used.getKind().equals("in-use"), used.getNote(), used.getAt());
+        Standing stands = Standing.of(round, use, longestUse(sheet), clock.millis());
+        return row(sheet, r, round, stands, words(stands.waits(), use));
     }
 
-    /** Oiling and sharpening are rounds as well, and leave the machine as dirty as it was. */
-    private static boolean cleans(Replay r) {
-        return r.pack().steps().stream().anyMatch(x -> CLEANS.contains(x.verb()));
+    /** Milliseconds after which food that needs cold has to be off it; null without a limit. */
+    private @Nullable Long longestUse(MachineSheet sheet) {
+        if (!sheet.temperatureControlledFood()) {
+            return null;
+        }
+        double hours =
+                new FoodContactClock(sheets.surroundings().context().book())
+                        .hours(sheet.roomTemperature());
+        return Math.round(hours * 3_600_000);
+    }
+
+    private static String words(Standing.Waits waits, Standing.@Nullable Use use) {
+        return switch (waits) {
+            case NOTHING -> "";
+            case A_TIME -> "for a time to run out";
+            case NEW_LOOK -> "for a new look: a danger was reported after the hand-over";
+            case CLEANING -> "to be cleaned: " + (use == null ? "" : use.note());
+            case CLEANING_BY_THEN -> "to be cleaned by then";
+            case FIRST_CLEANING -> "to be cleaned: nothing is known of it";
+            case A_CLEAN -> "to be cleaned: its last round was no clean";
+            case A_LOOK -> "for somebody else to look and release";
+            case FULL_RELEASE -> "for its full release";
+            case OVERDUE_RELEASE -> "for its full release: the time is over";
+        };
     }
 
     private static Machine row(
             MachineSheet sheet,
             @Nullable Replay r,
-            Progress.@Nullable State s,
-            Standing standing,
-            @Nullable Long since,
-            @Nullable Long until,
-            boolean over,
+            Standing.@Nullable Round round,
+            Standing stands,
             String waits) {
+        State s = round == null ? null : round.state();
         PackStep current = r == null ? null : r.progress().current();
+        boolean open = s != null && s.status() == State.Status.OPEN;
         return new Machine(
                 sheet.code(),
                 sheet.name(),
-                standing,
-                since,
-                until,
-                over,
+                stands.where(),
+                stands.since(),
+                stands.until(),
+                stands.over(),
                 waits,
                 r == null ? null : r.round().getId(),
                 r == null ? null : r.pack().title(),
@@ -202,30 +168,22 @@ class Board {
                 current == null ? null : current.phase(),
                 s == null ? 0 : s.done().size(),
                 r == null ? 0 : r.pack().steps().size(),
-                r == null || s == null || standing != Standing.CLEANING
-                        ? List.of()
-                        : timersOf(r, s),
+                round == null || !open ? List.of() : Standing.running(round.pack(), round.state()),
                 s == null ? List.of() : s.locks(),
-                s == null || s.status() == Progress.Status.RELEASED ? 0 : s.troubles().size(),
+                s == null || s.status() == State.Status.RELEASED ? 0 : s.troubles().size(),
                 r == null ? 0 : r.differences().size(),
-                r == null || s == null || (s.status() != Progress.Status.OPEN && !heldByDanger(s))
-                        ? List.of()
-                        : alarms(r, s));
+                r == null || s == null || !(open || s.heldByDanger()) ? List.of() : alarms(r, s));
     }
 
-    private static boolean heldByDanger(Progress.State s) {
-        return s.status() == Progress.Status.WAITING && s.troubles().stream().anyMatch(Board::late);
-    }
-
-    private static boolean late(Progress.TroubleState t) {
+    private static boolean late(State.TroubleState t) {
         return Boolean.TRUE.equals(t.late());
     }
 
     /** A reading that is not in as it stands, and what may have hurt somebody. */
-    private static List<String> alarms(Replay r, Progress.State s) {
+    private static List<String> alarms(Replay r, State s) {
         List<String> all = new ArrayList<>();
         for (PackStep step : r.pack().steps()) {
-            Progress.ReadingState read = s.readings().get(step.id());
+            State.ReadingState read = s.readings().get(step.id());
             if (read != null && read.outcome() != ReadingJudge.Outcome.IN) {
                 all.add(
                         "Step %d: %s mg/L at %s °C is %s. %s"
@@ -241,8 +199,8 @@ class Board {
                                                 : "Nothing was done about it yet."));
             }
         }
-        for (Progress.TroubleState t : s.troubles()) {
-            if (t.kind().hurts() && (s.status() == Progress.Status.OPEN || late(t))) {
+        for (State.TroubleState t : s.troubles()) {
+            if (t.kind().hurts() && (s.status() == State.Status.OPEN || late(t))) {
                 all.add(
                         "%s: %s, said by %s."
                                 .formatted(
@@ -256,28 +214,6 @@ class Board {
             }
         }
         return all;
-    }
-
-    /** Times that still run or are up and not yet answered. */
-    private static List<Running> timersOf(Replay r, Progress.State s) {
-        List<Running> running = new ArrayList<>();
-        for (PackStep step : r.pack().steps()) {
-            Long started = s.timers().get(step.id());
-            boolean collected =
-                    r.pack().steps().stream()
-                            .anyMatch(
-                                    x ->
-                                            step.id().equals(x.waitsFor())
-                                                    && s.done().contains(x.id()));
-            boolean contactOver =
-                    step.timer() != null && step.timer().contact() && s.done().contains(step.id());
-            if (started != null && step.timer() != null && !collected && !contactOver) {
-                running.add(
-                        new Running(
-                                step.timer().name(), (started + step.timer().seconds()) * 1000));
-            }
-        }
-        return running;
     }
 
     /**
@@ -294,11 +230,11 @@ class Board {
         if (!kind.equals("in-use") && !kind.equals("dirty")) {
             throw Said.conflict("A machine is taken into use or made dirty, not \"" + kind + "\".");
         }
-        if (kind.equals("in-use") && m.standing() != Standing.RELEASED) {
+        if (kind.equals("in-use") && m.standing() != Standing.Where.RELEASED) {
             throw Said.conflict(
                     "%s is not released, so production does not start on it.".formatted(code));
         }
-        if (m.standing() == Standing.CLEANING) {
+        if (m.standing() == Standing.Where.CLEANING) {
             throw Said.conflict(code + " is being cleaned.");
         }
         db.insertInto(MACHINE_USE)

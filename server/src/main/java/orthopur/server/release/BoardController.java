@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 

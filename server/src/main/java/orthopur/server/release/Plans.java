@@ -4,7 +4,7 @@ import org.springframework.stereotype.Component;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.release.ReleasePlan;
-import orthopur.roundpack.Entry;
+import orthopur.round.Entry;
 import orthopur.server.floor.PlansOfReleases;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;

@@ -10,8 +10,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.roundpack.Progress;
-import orthopur.roundpack.ReleaseSite;
+import orthopur.round.ReleaseSite;
+import orthopur.round.State;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
@@ -45,13 +45,13 @@ class ReleaseController {
             List<String> workers,
             List<ReleaseSite> plan,
             Map<String, ReleaseSite.Found> found,
-            Map<String, Progress.ProofState> proofs,
+            Map<String, State.ProofState> proofs,
             List<String> missing,
-            List<Progress.TroubleState> troubles,
+            List<State.TroubleState> troubles,
             List<Replay.Misfit> differences,
             List<String> deviated,
             List<RoundPack.ReworkPlan> parts,
-            Progress.Status status,
+            State.Status status,
             @Nullable Long until,
             @Nullable String hindrance) {}
 
@@ -67,7 +67,7 @@ class ReleaseController {
         return log.newest().stream()
                 .filter(r -> r.getClosedAt() != null)
                 .map(r -> rounds.load(r.getId()))
-                .filter(r -> r.progress().status() != Progress.Status.RELEASED)
+                .filter(r -> r.progress().status() != State.Status.RELEASED)
                 .map(r -> view(r, person))
                 .toList();
     }
@@ -103,7 +103,7 @@ class ReleaseController {
 
     private ReleaseView view(Replay r, Person person) {
         List<ReleaseSite> plan = releases.plan(r);
-        Progress.State s = r.progress().state();
+        State s = r.progress().state();
         Map<String, ReleaseSite.Found> found = Releases.found(plan, s);
         return new ReleaseView(
                 r.round().getId(),
@@ -112,7 +112,7 @@ class ReleaseController {
                 r.pack().title(),
                 r.round().getClosedBy(),
                 r.round().getClosedAt(),
-                log.workers(r.round().getId()),
+                r.workers(),
                 plan,
                 found,
                 s.proofs(),

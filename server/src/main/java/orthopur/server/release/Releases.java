@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.Progress;
-import orthopur.roundpack.ReleaseSite;
-import orthopur.roundpack.Written;
+import orthopur.round.Entry;
+import orthopur.round.ReleaseSite;
+import orthopur.round.State;
+import orthopur.round.Written;
 import orthopur.server.floor.PlansOfReleases;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.Rounds;
@@ -33,10 +33,10 @@ class Releases {
     }
 
     /** What was found so far, by the site's id. */
-    static Map<String, ReleaseSite.Found> found(List<ReleaseSite> plan, Progress.State state) {
+    static Map<String, ReleaseSite.Found> found(List<ReleaseSite> plan, State state) {
         Map<String, ReleaseSite.Found> found = new LinkedHashMap<>();
         for (ReleaseSite s : plan) {
-            Progress.ProofState p = state.proofs().get(s.id());
+            State.ProofState p = state.proofs().get(s.id());
             if (p != null) {
                 found.put(
                         s.id(),
@@ -97,7 +97,7 @@ class Releases {
             @Nullable String pin,
             Person person) {
         Replay r = rounds.load(round);
-        Long until = hours == null ? null : rounds.now() / 1000 + hours * 3600L;
+        Long until = hours == null ? null : rounds.now() + hours * 3_600_000L;
         return enter(
                 r,
                 new Entry.Released(last(r), until, condition == null ? null : condition.strip()),

@@ -8,7 +8,7 @@ import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
-import orthopur.roundpack.Role;
+import orthopur.round.Role;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;

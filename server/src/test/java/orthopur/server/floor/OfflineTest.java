@@ -13,8 +13,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.Progress;
+import orthopur.round.Entry;
+import orthopur.round.State;
 import orthopur.roundpack.RoundPack.Trouble;
 import orthopur.server.Client;
 import orthopur.server.ServerTest;
@@ -148,7 +148,7 @@ class OfflineTest {
         JsonNode answer = m.sync(List.of(late));
         assertEquals(Set.of("KEPT"), fates(answer));
         assertTrue(answer.at("/fates/0/why").asString().contains("closed"));
-        assertEquals(Progress.Status.WAITING, rounds.load(m.round).progress().status());
+        assertEquals(State.Status.WAITING, rounds.load(m.round).progress().status());
     }
 
     @Test

@@ -3,12 +3,12 @@ package orthopur.server.floor;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import orthopur.roundpack.Cleaner;
-import orthopur.roundpack.Entry;
-import orthopur.roundpack.EntryValue;
-import orthopur.roundpack.Progress;
+import orthopur.round.Cleaner;
+import orthopur.round.Entry;
+import orthopur.round.EntryValue;
+import orthopur.round.Progress;
+import orthopur.round.Written;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.Written;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import tools.jackson.databind.JsonNode;
@@ -91,18 +91,18 @@ public final class Tablet {
     public List<ObjectNode> asksOf(String step) {
         List<ObjectNode> made = new ArrayList<>();
         while (true) {
-            Cleaner.Move m = cleaner.next(progress.state(), now / 1000);
+            Cleaner.Move m = cleaner.next(progress.state(), now);
             if (m.entry() instanceof Entry.StepDone || !m.entry().step().equals(step)) {
                 return made;
             }
-            progress.accept(m.entry(), now / 1000, who);
+            progress.accept(m.entry(), now, who);
             made.add(sent(m.entry()));
         }
     }
 
     private void step() {
-        Cleaner.Move m = cleaner.next(progress.state(), now / 1000);
-        now += 1000 + m.waits() * 1000;
+        Cleaner.Move m = cleaner.next(progress.state(), now);
+        now += 1000 + m.waits();
         note(m.entry());
     }
 
@@ -116,8 +116,8 @@ public final class Tablet {
                 progress.accept(
                         new Written(v.get("kind").asString(), v.get("step").asString(), figures)
                                 .entry(),
-                        v.get("at").asLong() / 1000,
-                        v.get("who").asString());
+                        v.get("at").asLong(),
+                        e.get("who").asString());
             } catch (tools.jackson.core.JacksonException x) {
                 throw new IllegalStateException(x);
             }
@@ -126,7 +126,7 @@ public final class Tablet {
 
     /** Writes an entry down. */
     public Tablet note(Entry e) {
-        progress.accept(e, now / 1000, who);
+        progress.accept(e, now, who);
         queue.add(sent(e));
         return this;
     }

@@ -1,4 +1,4 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
@@ -14,6 +14,9 @@ import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.quantity.OutOfRange;
+import orthopur.roundpack.PackCompiler;
+import orthopur.roundpack.ReadingJudge;
+import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Instrument;
 import orthopur.testbench.Bench;
 
@@ -25,7 +28,7 @@ class ProgressTest {
 
     private final RoundPack pack = pack();
     private Progress round;
-    private long now = 1_000;
+    private long now = 1_000_000;
     private String who = "Maren";
 
     private static RoundPack pack() {
@@ -87,9 +90,9 @@ class ProgressTest {
         if (s.reading() != null) {
             enter(new Entry.ReadingTaken(s.id(), "probe", 110, 18));
             enter(new Entry.TimerStarted(s.id()));
-            now += 60;
+            now += 60_000;
         }
-        now += s.waitsFor() == null ? 1 : 600;
+        now += s.waitsFor() == null ? 1_000 : 600_000;
         s.checks()
                 .forEach(
                         c ->
@@ -161,7 +164,7 @@ class ProgressTest {
     void aSoakRunsOnAndIsNotCollectedEarly() {
         to("collect");
         assertTrue(refused(new Entry.StepDone("collect")).contains("soak needs another"));
-        now += 600;
+        now += 600_000;
         enter(new Entry.StepDone("collect"));
         assertEquals("wash", round.current().id());
     }
@@ -182,9 +185,9 @@ class ProgressTest {
         assertTrue(refused(new Entry.StepDone("sanitize")).contains("not in"));
         enter(new Entry.ReadingTaken("sanitize", "probe", 106, 18));
         enter(new Entry.TimerStarted("sanitize"));
-        now += 59;
+        now += 59_000;
         assertTrue(refused(new Entry.StepDone("sanitize")).contains("0:01"));
-        now += 1;
+        now += 1_000;
         enter(new Entry.StepDone("sanitize"));
     }
 
@@ -200,7 +203,7 @@ class ProgressTest {
     void contactWithAWeakBucketDoesNotCount() {
         to("sanitize");
         enter(new Entry.TimerStarted("sanitize"));
-        now += 60;
+        now += 60_000;
         enter(new Entry.ReadingTaken("sanitize", "probe", 110, 18));
         assertTrue(refused(new Entry.StepDone("sanitize")).contains("Start the wet contact"));
     }
@@ -217,7 +220,8 @@ class ProgressTest {
                 OutOfRange.class,
                 () -> enter(new Entry.ReadingTaken("sanitize", "probe", 100, 130)));
         assertThrows(
-                OutOfRange.class, () -> enter(new Entry.ReadingTaken("sanitize", "strip", 62, 18)));
+                OutOfRange.class,
+                () -> enter(new Entry.ReadingTaken("sanitize", "strip", 201, 18)));
         assertTrue(round.readings().isEmpty());
     }
 
@@ -427,12 +431,12 @@ class ProgressTest {
         assertTrue(
                 refused(new Entry.SentBack("record", "drum", " "), RUVI).contains("what was done"));
         round.accept(new Entry.SentBack("record", "drum", "310 RLU"), now, RUVI);
-        assertEquals(Progress.Status.OPEN, round.status());
+        assertEquals(State.Status.OPEN, round.status());
         assertTrue(round.state().redo().containsKey("wash"));
 
         handedOver();
         round.accept(LOOKED, now, RUVI);
-        long hour = 3600;
+        long hour = 3_600_000;
         for (long until : new long[] {now, now - 1, now + 24 * hour + 1}) {
             assertTrue(
                     refused(new Entry.Released("record", until, "until the swab is read"), RUVI)
@@ -441,7 +445,7 @@ class ProgressTest {
         long until = now + 24 * hour;
         assertTrue(refused(new Entry.Released("record", until, " "), RUVI).contains("waits for"));
         round.accept(new Entry.Released("record", until, "until the swab is read"), now, RUVI);
-        assertEquals(Progress.Status.CONDITIONAL, round.status());
+        assertEquals(State.Status.CONDITIONAL, round.status());
         round.accept(swab(8), now, RUVI);
         round.accept(RELEASED, now, RUVI);
         assertTrue(
@@ -514,9 +518,9 @@ class ProgressTest {
         round.accept(
                 new Entry.TroubleSaid(
                         "wash", RoundPack.Trouble.Kind.MACHINE_MOVED, null, "by itself"),
-                now - 5000,
+                now - 5_000_000,
                 MAREN);
-        assertEquals(Progress.Status.WAITING, round.status());
+        assertEquals(State.Status.WAITING, round.status());
         assertEquals(now, round.state().statusAt());
         assertTrue(refused(RELEASED, RUVI).contains("still to be found"));
     }
@@ -526,7 +530,7 @@ class ProgressTest {
     void contactBeginsWithItsReadingAtTheEarliest() {
         to("sanitize");
         enter(new Entry.ReadingTaken("sanitize", "probe", 110, 18));
-        round.accept(new Entry.TimerStarted("sanitize"), now - 3600, who);
+        round.accept(new Entry.TimerStarted("sanitize"), now - 3_600_000, who);
         assertEquals(now, round.state().timers().get("sanitize"));
     }
 
@@ -535,9 +539,9 @@ class ProgressTest {
         to("sanitize");
         enter(new Entry.ReadingTaken("sanitize", "probe", 110, 18));
         enter(new Entry.TimerStarted("sanitize"));
-        now += 50;
+        now += 50_000;
         enter(new Entry.ContactBroken("sanitize"));
-        now += 20;
+        now += 20_000;
         assertTrue(refused(new Entry.StepDone("sanitize")).contains("Start the wet contact"));
     }
 

@@ -1,4 +1,4 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 import org.jspecify.annotations.Nullable;
 

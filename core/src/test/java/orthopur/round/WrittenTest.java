@@ -1,4 +1,4 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import orthopur.roundpack.ReleaseSite.Kind;
+import orthopur.round.ReleaseSite.Kind;
 import orthopur.roundpack.RoundPack.Trouble;
 
 /** What is written down is read again as the same entry, and half an entry is none. */

@@ -1,7 +1,8 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import orthopur.roundpack.RoundPack;
 
 /** What a cleaner enters at a step. The envelope around it (who, when, device) is the server's. */
 public sealed interface Entry {
@@ -75,7 +76,7 @@ public sealed interface Entry {
             implements Afterwards {}
 
     /**
-     * @param until epoch seconds, for a release with a time limit; else null
+     * @param until epoch milliseconds, for a release with a time limit; else null
      * @param condition what the limit is for
      */
     record Released(String step, @Nullable Long until, @Nullable String condition)

@@ -1,4 +1,4 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import orthopur.roundpack.Progress.ProofState;
-import orthopur.roundpack.Progress.Status;
-import orthopur.roundpack.Refused.Why;
-import orthopur.roundpack.ReleaseSite.Found;
+import orthopur.round.Refused.Why;
+import orthopur.round.ReleaseSite.Found;
+import orthopur.round.State.ProofState;
+import orthopur.round.State.Status;
 
 /**
  * A round between the hand-over and production: what has to be found is written down, found by
@@ -29,12 +29,27 @@ final class ReleasePhase {
     private final Map<String, ProofState> proofs = new LinkedHashMap<>();
     private @Nullable List<ReleaseSite> plan;
     private boolean secondPerson;
-    private Status status = Status.OPEN;
+    private Status status;
     private @Nullable Long until;
     private @Nullable Long statusAt;
 
-    ReleasePhase(boolean strict) {
+    ReleasePhase(boolean strict, State s) {
         this.strict = strict;
+        workers.addAll(s.workers());
+        proofs.putAll(s.proofs());
+        plan = s.plan();
+        secondPerson = s.secondPerson();
+        status = s.status();
+        until = s.until();
+        statusAt = s.statusAt();
+    }
+
+    List<String> workers() {
+        return List.copyOf(workers);
+    }
+
+    boolean secondPerson() {
+        return secondPerson;
     }
 
     Status status() {
@@ -136,7 +151,7 @@ final class ReleasePhase {
             }
             return;
         }
-        if (e.until() <= at || e.until() > at + LONGEST_HOURS * 3600L) {
+        if (e.until() <= at || e.until() > at + LONGEST_HOURS * 3_600_000L) {
             throw new Refused(Why.TOO_LONG, LONGEST_HOURS);
         }
         if (e.condition() == null || e.condition().strip().length() < SHORTEST_CONDITION) {

@@ -1,4 +1,4 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import orthopur.roundpack.RoundPack;
 
 /**
  * An entry as it is written down: a kind, the step and named figures with their units. Tablets send
@@ -92,7 +93,7 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                     }
                     case Entry.Released e -> {
                         if (e.until() != null) {
-                            f.add(EntryValue.number("until", e.until(), "s"));
+                            f.add(EntryValue.number("until", e.until(), "ms"));
                         }
                         optional(f, "condition", e.condition());
                         yield "released";
@@ -160,9 +161,7 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                             find("value").map(EntryValue::unit).orElse(null),
                             text("outcome").equals("passed"));
             case "released" -> {
-                Double until = valueOrNull("until");
-                yield new Entry.Released(
-                        step, until == null ? null : until.longValue(), textOrNull("condition"));
+                yield new Entry.Released(step, until(), textOrNull("condition"));
             }
             case "correction" -> new Entry.Correction(step, text("entry"), text("text"));
             case "sent-back" -> new Entry.SentBack(step, text("item"), text("reason"));
@@ -253,6 +252,15 @@ public record Written(String kind, String step, List<EntryValue> figures) {
             }
         }
         throw new NotAnEntry("There is no trouble of kind \"" + name + "\".");
+    }
+
+    /** Older entries say it in seconds. */
+    private @Nullable Long until() {
+        EntryValue f = find("until").orElse(null);
+        if (f == null || f.value() == null) {
+            return null;
+        }
+        return Math.round(f.value() * ("s".equals(f.unit()) ? 1000 : 1));
     }
 
     private Optional<EntryValue> find(String name) {

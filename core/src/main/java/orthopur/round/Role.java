@@ -1,4 +1,4 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 /** What a person does on this site. */
 public enum Role {

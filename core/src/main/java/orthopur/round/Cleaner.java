@@ -1,10 +1,12 @@
-package orthopur.roundpack;
+package orthopur.round;
 
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import orthopur.roundpack.ReadingJudge;
+import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.Instrument;
@@ -18,13 +20,20 @@ import orthopur.roundpack.RoundPack.ReadingBand;
  */
 public final class Cleaner {
     private final RoundPack pack;
-    private final String who;
+    private final Actor who;
     private final String lock;
 
     /**
      * @param lock number on this person's lock
      */
     public Cleaner(RoundPack pack, String who, String lock) {
+        this(pack, Actor.named(who), lock);
+    }
+
+    /**
+     * @param lock number on this person's lock
+     */
+    public Cleaner(RoundPack pack, Actor who, String lock) {
         this.pack = pack;
         this.who = who;
         this.lock = lock;
@@ -33,17 +42,17 @@ public final class Cleaner {
     /**
      * What comes next.
      *
-     * @param waits seconds that have to pass first: a soak, a contact
+     * @param waits milliseconds that have to pass first: a soak, a contact
      */
     public record Move(Entry entry, long waits) {}
 
     /**
      * The next entry, or null once the round is handed over.
      *
-     * @param now epoch seconds
+     * @param now epoch milliseconds
      */
-    public @Nullable Move next(Progress.State s, long now) {
-        if (s.status() != Progress.Status.OPEN) {
+    public @Nullable Move next(State s, long now) {
+        if (s.status() != State.Status.OPEN) {
             return null;
         }
         PackStep step =
@@ -77,7 +86,7 @@ public final class Cleaner {
                 contact ? Math.max(waits, rest(s, step.id(), now)) : waits);
     }
 
-    private @Nullable Entry ownLock(Progress.State s, PackStep step) {
+    private @Nullable Entry ownLock(State s, PackStep step) {
         Set<String> energies = new TreeSet<>();
         s.locks().forEach(l -> energies.add(l.energy()));
         for (String e : energies) {
@@ -88,14 +97,14 @@ public final class Cleaner {
         return null;
     }
 
-    private Progress.@Nullable Lock own(Progress.State s, String energy) {
+    private State.@Nullable Lock own(State s, String energy) {
         return s.locks().stream()
-                .filter(l -> l.energy().equals(energy) && l.who().equals(who))
+                .filter(l -> l.energy().equals(energy) && l.isOf(who))
                 .findFirst()
                 .orElse(null);
     }
 
-    private static @Nullable Entry piece(Progress.State s, PackStep step) {
+    private static @Nullable Entry piece(State s, PackStep step) {
         List<String> only = s.redo().get(step.id());
         for (Piece p : step.off()) {
             boolean concerned = only == null || only.contains(p.key().replaceAll("#.*", ""));
@@ -111,10 +120,10 @@ public final class Cleaner {
         return null;
     }
 
-    private @Nullable Entry ask(Progress.State s, PackStep step) {
+    private @Nullable Entry ask(State s, PackStep step) {
         List<String> said = s.confirmed().getOrDefault(step.id(), List.of());
         for (Ask a : step.asks()) {
-            Progress.Lock own = own(s, a.item());
+            State.Lock own = own(s, a.item());
             switch (a.kind()) {
                 case LOCK -> {
                     if (own == null) {
@@ -136,9 +145,9 @@ public final class Cleaner {
         return null;
     }
 
-    private @Nullable Entry figures(Progress.State s, PackStep step) {
+    private @Nullable Entry figures(State s, PackStep step) {
         if (step.reading() != null) {
-            Progress.ReadingState last = s.readings().get(step.id());
+            State.ReadingState last = s.readings().get(step.id());
             if (last != null && last.outcome() != ReadingJudge.Outcome.IN && !last.corrected()) {
                 return new Entry.CorrectiveAction(step.id(), "Mixed anew by the label.");
             }
@@ -171,7 +180,7 @@ public final class Cleaner {
         return new Entry.ReadingTaken(step.id(), display.id(), middle, band.fromCelsius() + 2);
     }
 
-    private long rest(Progress.State s, String step, long now) {
+    private long rest(State s, String step, long now) {
         Long started = s.timers().get(step);
         if (started == null) {
             return 0;
@@ -181,7 +190,7 @@ public final class Cleaner {
                 .filter(x -> x.id().equals(step))
                 .map(PackStep::timer)
                 .filter(Objects::nonNull)
-                .mapToLong(t -> Math.max(0, end + t.seconds()))
+                .mapToLong(t -> Math.max(0, end + t.seconds() * 1000))
                 .findFirst()
                 .orElse(0);
     }

@@ -1,0 +1,198 @@
+package orthopur.round;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import orthopur.mixing.Interval;
+import orthopur.quantity.OutOfRange;
+import orthopur.quantity.Show;
+import orthopur.quantity.Temperature;
+import orthopur.round.Refused.Why;
+import orthopur.round.State.ReadingState;
+import orthopur.roundpack.ReadingAdvice;
+import orthopur.roundpack.ReadingJudge;
+import orthopur.roundpack.ReadingJudge.Outcome;
+import orthopur.roundpack.RoundPack;
+import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.roundpack.RoundPack.ReadingPlan;
+
+/**
+ * Solutions: what was read, and how long something has been in them. Times in epoch milliseconds.
+ */
+final class Contact {
+    private final RoundPack pack;
+    private final Course course;
+    private final Map<String, Long> timers;
+    private final Map<String, ReadingState> readings;
+
+    Contact(RoundPack pack, Course course, State s) {
+        this.pack = pack;
+        this.course = course;
+        this.timers = new TreeMap<>(s.timers());
+        this.readings = new TreeMap<>(s.readings());
+    }
+
+    Map<String, Long> timers() {
+        return new TreeMap<>(timers);
+    }
+
+    Map<String, ReadingState> readings() {
+        return new TreeMap<>(readings);
+    }
+
+    void start(PackStep step, long at) {
+        if (step.timer() == null) {
+            throw new Refused(Why.NO_TIMER, step.number());
+        }
+        // Starting twice (a double tap, a resend) must not shorten or lengthen the time.
+        timers.putIfAbsent(step.id(), notBeforeTheReading(step, at));
+    }
+
+    /** Contact with a solution counts from its reading on, whatever a tablet's clock says. */
+    private long notBeforeTheReading(PackStep step, long at) {
+        ReadingState read = pack.format() >= 1 ? readings.get(step.id()) : null;
+        return read == null ? at : Math.max(at, read.at());
+    }
+
+    void broken(PackStep step) {
+        if (step.timer() == null || !step.timer().contact()) {
+            throw new Refused(Why.NO_TIMER, step.number());
+        }
+        timers.remove(step.id());
+    }
+
+    void reading(PackStep step, Entry.ReadingTaken e, long at) {
+        ReadingPlan plan = step.reading();
+        if (plan == null) {
+            throw new Refused(Why.NO_READING, step.number());
+        }
+        Instrument instrument =
+                pack.instruments().stream()
+                        .filter(i -> i.id().equals(e.instrument()))
+                        .findFirst()
+                        .orElseThrow(() -> new Refused(Why.NO_INSTRUMENT, e.instrument()));
+        double celsius = Temperature.ofCelsius(e.temperature()).celsius();
+        if (celsius < -10 || celsius > 110) {
+            throw new OutOfRange(
+                    "temperature", Show.number(celsius) + " °C", "-10 to 110 °C for a solution");
+        }
+        if (pack.format() < 1) {
+            ReadingJudge.mark(instrument, e.strength());
+        }
+        Interval strength = ReadingJudge.strength(instrument, e.strength());
+        double t = instrument.temperatureTolerance();
+        Interval temperature = new Interval(celsius - t, celsius + t);
+        Outcome outcome = ReadingJudge.judge(plan.bands(), strength, temperature);
+        ReadingState before = readings.get(step.id());
+        if (before != null && before.outcome() != Outcome.IN && !before.corrected()) {
+            throw new Refused(Why.SAY_FIRST);
+        }
+        String advice = ReadingAdvice.of(plan, outcome, strength, temperature);
+        readings.put(
+                step.id(), new ReadingState(e.strength(), celsius, outcome, advice, false, at));
+        // Contact with a solution that was not in does not count.
+        timers.remove(step.id());
+    }
+
+    void corrective(PackStep step, Entry.CorrectiveAction e) {
+        ReadingState last = readings.get(step.id());
+        if (last == null || last.outcome() == Outcome.IN) {
+            throw new Refused(Why.NOTHING_TO_CORRECT, step.number());
+        }
+        if (e.text().isBlank()) {
+            throw new Refused(Why.SAY_WHAT);
+        }
+        readings.put(
+                step.id(),
+                new ReadingState(
+                        last.strength(),
+                        last.temperature(),
+                        last.outcome(),
+                        last.advice(),
+                        true,
+                        last.at()));
+    }
+
+    /** What this step collects has soaked for long enough. */
+    void soaked(PackStep step, long at) {
+        long left = soaking(step, at);
+        if (left > 0) {
+            throw new Refused(Why.SOAKING, clock(left));
+        }
+    }
+
+    /** Milliseconds until what this step collects has soaked for long enough. */
+    long soaking(PackStep step, long at) {
+        return step.waitsFor() == null ? 0 : remaining(step.waitsFor(), at);
+    }
+
+    /** Milliseconds of wet contact that are left; null while it has not begun. */
+    @Nullable Long left(PackStep step, long at) {
+        boolean wet =
+                step.timer() != null && step.timer().contact() && timers.containsKey(step.id());
+        return wet ? Long.valueOf(remaining(step.id(), at)) : null;
+    }
+
+    boolean isIn(PackStep step) {
+        ReadingState last = readings.get(step.id());
+        return step.reading() == null || (last != null && last.outcome() == Outcome.IN);
+    }
+
+    /** The solution of this step was read and is in. */
+    void readIn(PackStep step) {
+        if (step.reading() == null) {
+            return;
+        }
+        ReadingState last = readings.get(step.id());
+        if (last == null) {
+            throw new Refused(Why.READ_FIRST);
+        }
+        if (last.outcome() != Outcome.IN) {
+            throw new Refused(Why.NOT_IN);
+        }
+    }
+
+    /** The wet contact of this step lasted. */
+    void lasted(PackStep step, long at) {
+        if (step.timer() == null || !step.timer().contact()) {
+            return;
+        }
+        if (!timers.containsKey(step.id())) {
+            throw new Refused(Why.START_CONTACT);
+        }
+        if (remaining(step.id(), at) > 0) {
+            throw new Refused(Why.KEEP_WET, clock(remaining(step.id(), at)));
+        }
+    }
+
+    /** What runs on once a step is done starts with its end. */
+    void runsOn(PackStep step, long at) {
+        if (step.timer() != null && !step.timer().contact()) {
+            timers.putIfAbsent(step.id(), at);
+        }
+    }
+
+    void forget(List<String> steps) {
+        steps.forEach(timers::remove);
+        steps.forEach(readings::remove);
+    }
+
+    private long remaining(String stepId, long at) {
+        RoundPack.Timer timer = course.step(stepId).timer();
+        Long started = timers.get(stepId);
+        if (timer == null) {
+            return 0;
+        }
+        long lasts = timer.seconds() * 1000;
+        return started == null ? lasts : Math.max(0, started + lasts - at);
+    }
+
+    /** Minutes and seconds, the last one begun. */
+    private static String clock(long millis) {
+        long seconds = (millis + 999) / 1000;
+        long rest = seconds % 60;
+        return seconds / 60 + (rest < 10 ? ":0" : ":") + rest;
+    }
+}

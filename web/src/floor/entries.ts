@@ -1,0 +1,51 @@
+import type { EntryValue, Made } from "./core";
+
+/*
+ * What a cleaner enters, each kind made in one place. The core reads these names; a figure has its unit.
+ */
+
+const made = (kind: string, step: string, ...figures: EntryValue[]): Made => ({ kind, step, figures });
+const text = (name: string, value: string): EntryValue => ({ name, text: value });
+
+export const pieceOff = (step: string, piece: string) => made("piece-off", step, text("piece", piece));
+export const pieceOn = (step: string, piece: string) => made("piece-on", step, text("piece", piece));
+export const timerStarted = (step: string) => made("timer-started", step);
+export const contactBroken = (step: string) => made("contact-broken", step);
+export const corrective = (step: string, what: string) => made("corrective", step, text("text", what));
+export const confirmed = (step: string, ask: string) => made("confirmed", step, text("ask", ask));
+export const deviation = (step: string, reason: string) => made("deviation", step, text("reason", reason));
+export const stepDone = (step: string) => made("step-done", step);
+export const roundClosed = (step: string) => made("round-closed", step);
+
+/** Strength in mg/L as shown, temperature in °C. */
+export const reading = (step: string, instrument: string, strength: number, celsius: number) =>
+  made(
+    "reading",
+    step,
+    text("instrument", instrument),
+    { name: "strength", value: strength, unit: "mg/L" },
+    { name: "temperature", value: celsius, unit: "°C" },
+  );
+
+/** Without a value it was looked at and found right. */
+export const check = (step: string, id: string, value?: number, unit?: string) =>
+  made("check", step, text("check", id), ...(value === undefined ? [] : [{ name: "value", value, unit }]));
+
+export const lockOn = (step: string, energy: string, number: string) =>
+  made("lock-on", step, text("energy", energy), text("lock", number));
+
+/** With a reason it is another's, taken off by the supervisor, signed. */
+export const lockOff = (step: string, energy: string, number: string, reason?: string) =>
+  made(
+    "lock-off",
+    step,
+    text("energy", energy),
+    text("lock", number),
+    ...(reason ? [text("reason", reason)] : []),
+  );
+
+export const trouble = (step: string, kind: string, words: string, item?: string) =>
+  made("trouble", step, text("trouble", kind), ...(item ? [text("item", item)] : []), text("text", words));
+
+export const photo = (step: string, sha256: string, what: string) =>
+  made("photo", step, text("sha256", sha256), text("what", what));

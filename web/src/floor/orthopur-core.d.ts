@@ -1,0 +1,13 @@
+/** The core's own fold and reading judge, compiled to JavaScript; see the module `browser`. */
+declare module "orthopur-core/round.js" {
+  /** A round over one pack. States go in as objects and come out as JSON text. */
+  export type CompiledRound = {
+    start(): string;
+    next(state: object, entry: object, at: number, actor: object): string;
+    onTop(state: object, entries: object): string;
+    atStep(state: object, step: string, at: number, actor: object): string;
+    running(state: object): string;
+    judge(step: string, instrument: string, strength: number, celsius: number): string;
+  };
+  export function over(pack: object): CompiledRound;
+}
