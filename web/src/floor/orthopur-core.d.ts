@@ -11,3 +11,10 @@ declare module "orthopur-core/round.js" {
   };
   export function over(pack: object): CompiledRound;
 }
+
+/** All calculations of the core, compiled; answers come as JSON text in the form of the server's. */
+declare module "orthopur-core/calculator.js" {
+  export type CompiledCalculator = { compute(name: string, inputs: object): string };
+  export function by(version: string, figures: object): CompiledCalculator;
+  export function list(): string;
+}

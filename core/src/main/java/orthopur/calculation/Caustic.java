@@ -2,6 +2,7 @@ package orthopur.calculation;
 
 import java.util.List;
 import orthopur.mixing.Measure;
+import orthopur.quantity.Show;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
 
@@ -61,8 +62,13 @@ final class Caustic implements Calculation {
         }
         return w.assume("Percent by mass. The label comes first.")
                 .formula(
-                        "%s L × %s kg/L × %s %% ÷ (%s %% × %s kg/L) = %s mL",
-                        volume.litres(), rho, wanted, stock, rhoStock, litres * 1000);
+                        "%s L × %s kg/L × %s ÷ (%s × %s kg/L) = %s mL",
+                        volume.litres(),
+                        rho,
+                        Show.number(wanted) + " %",
+                        Show.number(stock) + " %",
+                        rhoStock,
+                        litres * 1000);
     }
 
     private static double density(CalcInputs in, String key, double percent) {

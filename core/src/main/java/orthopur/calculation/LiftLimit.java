@@ -48,7 +48,7 @@ final class LiftLimit implements Calculation {
                                             in.choice("coupling", "good", "fair", "poor")
                                                     .toUpperCase(Locale.ROOT)),
                                     in.number("frequency", "/min", 0, 60),
-                                    in.read("duration", UnitText::duration).toSeconds() / 3600.0),
+                                    in.read("duration", UnitText::duration).getSeconds() / 3600.0),
                             book);
         } catch (OutOfRange e) {
             throw new RefusedInput(e.quantity(), String.valueOf(e.getMessage()), e.allowed());

@@ -75,7 +75,7 @@ final class Limit implements Calculation {
         if (a.ceiling() != null) {
             also.put("ceiling", new Amount(a.ceiling().mgPerL(), "mg/L"));
         }
-        also.put("contact", new Amount(a.contact().toSeconds(), "s"));
+        also.put("contact", new Amount(a.contact().getSeconds(), "s"));
         also.put("change", changes(a, use, book));
         if (!a.missing().isEmpty()) {
             also.put("missing", a.missing());
@@ -148,7 +148,7 @@ final class Limit implements Calculation {
             verdict = "cannot-tell";
         }
         Map<String, Object> also = new LinkedHashMap<>();
-        also.put("contact", new Amount(time.toSeconds(), "s"));
+        also.put("contact", new Amount(time.getSeconds(), "s"));
         return new CalcAnswer(
                 name(),
                 in.asGiven(),

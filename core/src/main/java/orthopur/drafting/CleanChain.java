@@ -418,7 +418,7 @@ final class CleanChain {
                 words
                         + Words.solution(use.chemical().name(), x)
                         + ", read before use; keep wet for "
-                        + (use.contact() == null ? 60 : use.contact().toSeconds())
+                        + (use.contact() == null ? 60 : use.contact().getSeconds())
                         + " seconds",
                 null,
                 null,

@@ -209,7 +209,7 @@ final class SolutionFaults {
         Duration needed = c.label().contact();
         if (needed != null) {
             for (double f : SHARES) {
-                long seconds = (long) Math.floor(needed.toSeconds() * f);
+                long seconds = (long) Math.floor(needed.getSeconds() * f);
                 out.changed(
                         "weaken",
                         seconds + " s of contact",
@@ -575,7 +575,7 @@ final class SolutionFaults {
                         new Action.Soak(
                                 a.items(),
                                 a.solution(),
-                                Duration.ofSeconds((long) (needed.toSeconds() * f))),
+                                Duration.ofSeconds((long) (needed.getSeconds() * f))),
                         "S15");
             }
         }

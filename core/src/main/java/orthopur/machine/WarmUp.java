@@ -15,7 +15,7 @@ import orthopur.quantity.Temperature;
 public record WarmUp(Duration time, @Nullable Temperature to, @Nullable String discard) {
     /** "20 minutes, to 230 °C" */
     public String shown() {
-        return Show.number(time.toSeconds() / 60.0)
+        return Show.number(time.getSeconds() / 60.0)
                 + " minutes"
                 + (to == null ? "" : ", to " + to.shown());
     }

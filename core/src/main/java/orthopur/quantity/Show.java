@@ -19,7 +19,7 @@ public final class Show {
 
     /** A length of time in its largest whole unit: "60 s" stays in seconds below two minutes. */
     public static String duration(Duration d) {
-        long seconds = d.toSeconds();
+        long seconds = d.getSeconds();
         if (seconds >= 120 && seconds % 60 == 0) {
             return seconds / 60 + " min";
         }

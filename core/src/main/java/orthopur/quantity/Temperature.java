@@ -18,7 +18,7 @@ public record Temperature(double celsius) implements Comparable<Temperature> {
     public static Temperature ofFahrenheit(double value) {
         OutOfRange.check("temperature", value, -459.67, 1_832, "-459.67 to 1,832 °F");
         // Rounded to a billionth so that 75.2 °F is exactly 24 °C at an inclusive boundary.
-        return new Temperature(Math.max(-273.15, Math.rint((value - 32) / 1.8 * 1e9) / 1e9));
+        return new Temperature(Math.max(-273.15, Math.floor((value - 32) / 1.8 * 1e9 + 0.5) / 1e9));
     }
 
     public boolean atLeast(Temperature other) {

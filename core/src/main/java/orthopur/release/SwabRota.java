@@ -1,10 +1,8 @@
 package orthopur.release;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Random;
 
 /**
  * Which sites are swabbed in which round: each once in so many rounds, the riskiest first, in an
@@ -22,11 +20,23 @@ public final class SwabRota {
      * @param seed that mixes sites of equal risk
      */
     public SwabRota(List<Site> sites, int rounds, long seed) {
-        List<Site> mixed = new ArrayList<>(sites);
-        Collections.shuffle(mixed, new Random(seed));
-        mixed.sort(Comparator.comparingDouble((Site s) -> -s.risk()));
-        this.order = mixed.stream().map(Site::name).toList();
+        List<Integer> mixed = new ArrayList<>();
+        for (int i = 0; i < sites.size(); i++) {
+            mixed.add(i);
+        }
+        mixed.sort(
+                Comparator.comparingDouble((Integer i) -> -sites.get(i).risk())
+                        .thenComparingLong(i -> scattered(seed + i)));
+        this.order = mixed.stream().map(i -> sites.get(i).name()).toList();
         this.rounds = rounds;
+    }
+
+    /** SplitMix64; the library's dice fall otherwise in a browser. */
+    private static long scattered(long n) {
+        long z = n * 0x9E3779B97F4A7C15L;
+        z = (z ^ (z >>> 30)) * 0xBF58476D1CE4E5B9L;
+        z = (z ^ (z >>> 27)) * 0x94D049BB133111EBL;
+        return z ^ (z >>> 31);
     }
 
     /** How many are swabbed in a round. */

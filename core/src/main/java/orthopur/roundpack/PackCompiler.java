@@ -278,7 +278,7 @@ public final class PackCompiler {
     }
 
     private static long seconds(Duration d) {
-        return d.toSeconds();
+        return d.getSeconds();
     }
 
     /** The latest soak that holds any of these. */

@@ -93,7 +93,7 @@ class RoundVectorsTest {
                 entry = whatComesToMind(pack, round.state(), dice);
             }
             boolean signs = Progress.signed(entry) && dice.nextInt(4) > 0;
-            played.add(enter(round, entry, now, signs ? signing(who) : who, i % 25 == 0));
+            played.add(enter(round, entry, now, signs ? signing(who) : who, i % 100 == 0));
         }
         for (Entry e : after(pack)) {
             played.add(enter(round, e, ++now, RUVI, true));

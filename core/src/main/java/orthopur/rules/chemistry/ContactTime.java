@@ -49,7 +49,7 @@ public final class ContactTime implements Rule {
         Findings.Report r =
                 out.report(INFO)
                         .items(m.surfaceIds(m.exposed()))
-                        .number("needed", needed.toSeconds(), "s")
+                        .number("needed", needed.getSeconds(), "s")
                         .says(
                                 message,
                                 "A sanitizer needs its time; a surface that dries early is not sanitized.")
@@ -72,7 +72,7 @@ public final class ContactTime implements Rule {
                                                                         needed,
                                                                         u.step().readings())))));
         if (stated != null) {
-            r.number("stated", stated.toSeconds(), "s");
+            r.number("stated", stated.getSeconds(), "s");
         }
     }
 

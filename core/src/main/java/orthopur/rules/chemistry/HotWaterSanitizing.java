@@ -38,7 +38,7 @@ public final class HotWaterSanitizing extends BookRule {
                 .items(m.surfaceIds(m.exposed()))
                 .number("temperature", stated.celsius(), "°C")
                 .number("least temperature", least.celsius(), "°C")
-                .number("least time", time.toSeconds(), "s")
+                .number("least time", time.getSeconds(), "s")
                 .says(
                         "Step %d sanitizes with water at %s for %s; at least %s for %s."
                                 .formatted(

@@ -27,7 +27,7 @@ public final class ProgramRun extends BookRule {
         }
         out.report(info)
                 .items(m.surfaceIds(m.named()))
-                .number("earliest end", least.toSeconds(), "s")
+                .number("earliest end", least.getSeconds(), "s")
                 .says(
                         "Step %d runs %s for %s; it ends after %s at the earliest."
                                 .formatted(
