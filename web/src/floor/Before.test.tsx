@@ -1,8 +1,10 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { MAREN, NO_SIGNAL, Problem, show, WAITS } from "../testing/page";
 import Before from "./Before";
+
+vi.mock("../app/live", () => ({ useLive: () => "live" }));
 
 const VIEW = {
   procedure: "saw",
@@ -30,8 +32,28 @@ const VIEW = {
   minutes: 74.6,
 };
 
+type Body = { entries: { id: string; figures: { value?: number }[]; tabletTime: number }[] };
+const EMPTY = { newest: [], entries: 0, now: 1_800_000_000_000 };
+const REFUSED = { fates: [{ id: "x", fate: "REFUSED", why: "Not by you." }] };
+const counts = (body: Body) => body.entries.map((e) => e.figures[2].value);
+
+/** A server that takes it and says so. */
+const takes = (body: Body) => ({
+  fates: body.entries.map((e) => ({ id: e.id, fate: "TAKEN" })),
+  state: {
+    ...EMPTY,
+    entries: body.entries.length,
+    newest: body.entries.slice(-1).map((entry) => ({ entry, who: "Maren", person: "2", at: 1 })),
+  },
+});
+
 const page = (answers: object) =>
-  show(<Before />, { "GET /api/session": MAREN, ...answers }, "/floor/start/saw", "/floor/start/:procedure");
+  show(
+    <Before />,
+    { "GET /api/session": MAREN, "GET /api/stream": EMPTY, ...answers },
+    "/floor/start/saw",
+    "/floor/start/:procedure",
+  );
 const view = (more = {}) => ({ "GET /api/floor/saw": { ...VIEW, ...more } });
 const start = () => screen.findByRole("button", { name: "Start the round" });
 
@@ -88,18 +110,38 @@ describe("before the first step", () => {
   });
 
   it("counts none first, since that is what one has to say most", async () => {
-    const { user, sent } = page({ ...view(), "PUT /api/machines/QK-SW1/spares/blade": {} });
+    const { user, sent } = page({ ...view(), "POST /api/stream/queue": takes });
     await user.click(await screen.findByRole("button", { name: "Saw blade more" }));
-    await waitFor(() => expect(sent[0].body).toEqual({ count: 0 }));
+    await waitFor(() => expect(sent.length).toBe(1));
+    expect(sent[0].body).toMatchObject({
+      entries: [{ kind: "spares-counted", figures: [{ text: "QK-SW1" }, { text: "blade" }, { value: 0 }] }],
+    });
+    expect(screen.getByLabelText("Saw blade in stock").textContent).toBe("0");
   });
 
-  it("keeps the old count when the new one is not taken", async () => {
+  it("counts on without signal, and sends it all in order once there is some", async () => {
+    let signal = false;
+    const { user, sent } = page({
+      ...view(),
+      "POST /api/stream/queue": (body: Body) => (signal ? takes(body) : NO_SIGNAL),
+    });
+    const more = await screen.findByRole("button", { name: "Guide more" });
+    await user.click(more);
+    await user.click(more);
+    expect(screen.getByLabelText("Guide in stock").textContent).toBe("3");
+    signal = true;
+    await user.click(more);
+    await waitFor(() => expect(counts(sent.at(-1)?.body as Body)).toEqual([2, 3, 4]));
+    expect(screen.getByLabelText("Guide in stock").textContent).toBe("4");
+  });
+
+  it("says why the server did not take a count, and shows the old one", async () => {
     const { user } = page({
       ...view(),
-      "PUT /api/machines/QK-SW1/spares/guide": new Problem(422, "0 to 999."),
+      "POST /api/stream/queue": (body: Body) => ({ ...takes(body), ...REFUSED, state: EMPTY }),
     });
     await user.click(await screen.findByRole("button", { name: "Guide more" }));
-    expect((await screen.findByRole("alert")).textContent).toBe("0 to 999.");
+    expect((await screen.findByRole("alert")).textContent).toBe("Not by you.");
     expect(screen.getByLabelText("Guide in stock").textContent).toBe("1");
   });
 

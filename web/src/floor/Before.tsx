@@ -1,10 +1,13 @@
 import "./floor.css";
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { heard } from "../app/kept";
 import { useClock, useSession } from "../app/session";
+import { sparesCounted } from "./entries";
 import { Frame } from "./Frame";
 import { type Say, useSay } from "./texts";
+import { type SiteStream, sparesOf, useSiteStream } from "./useSiteStream";
 
 const MOST = 999;
 
@@ -16,8 +19,13 @@ export default function Before() {
   const navigate = useNavigate();
   const view = useQuery({
     queryKey: ["before", procedure],
-    queryFn: () => unwrap(api.GET("/api/floor/{procedure}", { params: { path: { procedure } } })),
+    queryFn: () =>
+      heard(`before:${procedure}`, () =>
+        unwrap(api.GET("/api/floor/{procedure}", { params: { path: { procedure } } })),
+      ),
   });
+  const { name = "", person, role } = session.data ?? {};
+  const site = useSiteStream({ name, person, role }, say);
   const start = useMutation({
     mutationFn: () => unwrap(api.POST("/api/rounds", { body: { procedure } })),
     onSuccess: (round) => navigate(`/floor/${round.state.id}`, { replace: true }),
@@ -70,7 +78,7 @@ export default function Before() {
                   <h2>{say("Spares of wear parts: count them")}</h2>
                   <ul className="spares">
                     {v.spares.map((s) => (
-                      <Spare key={s.part} machine={v.machine} spare={s} say={say} procedure={procedure} />
+                      <Spare key={s.part} machine={v.machine} spare={s} site={site} say={say} />
                     ))}
                   </ul>
                 </>
@@ -89,6 +97,11 @@ export default function Before() {
             {start.isError && (
               <p className="floor-refusal" role="alert">
                 {message(start.error)}
+              </p>
+            )}
+            {site.refusal && (
+              <p className="floor-refusal" role="alert">
+                {site.refusal}
               </p>
             )}
             {!v.openRound && v.whyNot && <p className="floor-refusal">{v.whyNot}</p>}
@@ -135,53 +148,44 @@ function List({ of, none, say }: { of: string[]; none: string; say: Say }) {
   );
 }
 
-type SpareProps = { machine: string; procedure: string; spare: Schemas["Spare"]; say: Say };
+type SpareProps = { machine: string; spare: Schemas["Spare"]; site: SiteStream; say: Say };
 
-/** How many lie there; each tap is written down. */
-function Spare({ machine, procedure, spare, say }: SpareProps) {
-  const queries = useQueryClient();
+/** How many lie there; each tap is written down, with or without signal. */
+function Spare({ machine, spare, site, say }: SpareProps) {
   const clock = useClock();
-  const count = useMutation({
-    mutationFn: (n: number) =>
-      unwrap(
-        api.PUT("/api/machines/{code}/spares/{part}", {
-          params: { path: { code: machine, part: spare.part } },
-          body: { count: n },
-        }),
-      ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["before", procedure] }),
-  });
-  const known = count.isPending ? count.variables : spare.count;
+  const counted = sparesOf(site.newest, machine, spare.part);
+  // A count from before it was an entry of the log comes with the view.
+  const known = counted ?? (spare.at ? { count: spare.count, at: spare.at, who: spare.who } : undefined);
+  const lacking = spare.replaced > (known?.count ?? 0);
   const name = say(spare.name);
-  const to = (n: number) => count.mutate(Math.min(MOST, Math.max(0, n)));
+  const to = (n: number) => site.write(sparesCounted(machine, spare.part, Math.min(MOST, Math.max(0, n))));
   return (
-    <li className={spare.lacking ? "lacking" : ""}>
+    <li className={lacking ? "lacking" : ""}>
       <span>
         {name}
         <small>
-          {spare.lacking
+          {lacking
             ? say("This round puts in {0} new.", spare.replaced)
-            : spare.at
-              ? say("counted {0} by {1}", clock.day(spare.at), spare.who ?? "")
+            : known
+              ? say("counted {0} by {1}", clock.day(known.at), known.who ?? "")
               : say("not counted yet")}
         </small>
-        {count.isError && <small role="alert">{message(count.error)}</small>}
       </span>
       <button
         className="floor-btn"
         type="button"
         aria-label={say("{0} less", name)}
-        disabled={!known}
-        onClick={() => to((known ?? 0) - 1)}
+        disabled={!known?.count}
+        onClick={() => to((known?.count ?? 0) - 1)}
       >
         −
       </button>
-      <output aria-label={say("{0} in stock", name)}>{known ?? "?"}</output>
+      <output aria-label={say("{0} in stock", name)}>{known?.count ?? "?"}</output>
       <button
         className="floor-btn"
         type="button"
         aria-label={say("{0} more", name)}
-        onClick={() => to((known ?? -1) + 1)}
+        onClick={() => to((known?.count ?? -1) + 1)}
       >
         +
       </button>

@@ -1,4 +1,4 @@
-import { type CompiledRound, over } from "orthopur-core/round.js";
+import { type CompiledRound, over, siteOnTop, siteRefuses } from "orthopur-core/floor.js";
 import type { Schemas } from "../api/client";
 
 /*
@@ -79,6 +79,20 @@ export const judge = (
   strength: number,
   celsius: number,
 ): Judged => JSON.parse(round(pack).judge(step, instrument, strength, celsius));
+
+/** The newest entry about one thing of the site. */
+export type Known = Schemas["Stated"];
+
+/** What waits here for the site on top of what the server has said of it. */
+export const siteNow = (newest: Known[], entries: { entry: Made; at: number; actor: Actor }[]): Known[] =>
+  JSON.parse(siteOnTop(newest, entries)).newest;
+
+/** Why an entry for the site may not be made: by whom, or which figure. */
+export const refusedForSite = (
+  e: Made,
+  at: number,
+  actor: Actor,
+): { refused?: string; with?: string[]; outside?: string } => JSON.parse(siteRefuses(e, at, actor));
 
 /** What an energy is called where it is locked. */
 export function energyName(pack: Pack, energy: string): string {

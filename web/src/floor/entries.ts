@@ -49,3 +49,11 @@ export const trouble = (step: string, kind: string, words: string, item?: string
 
 export const photo = (step: string, sha256: string, what: string) =>
   made("photo", step, text("sha256", sha256), text("what", what));
+
+/** For the site, at no step. */
+export const sparesCounted = (machine: string, part: string, count: number) =>
+  made("spares-counted", "", text("machine", machine), text("part", part), {
+    name: "count",
+    value: count,
+    unit: "pieces",
+  });

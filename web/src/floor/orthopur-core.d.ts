@@ -1,5 +1,5 @@
 /** The core's own fold and reading judge, compiled to JavaScript; see the module `browser`. */
-declare module "orthopur-core/round.js" {
+declare module "orthopur-core/floor.js" {
   /** A round over one pack. States go in as objects and come out as JSON text. */
   export type CompiledRound = {
     start(): string;
@@ -10,6 +10,8 @@ declare module "orthopur-core/round.js" {
     judge(step: string, instrument: string, strength: number, celsius: number): string;
   };
   export function over(pack: object): CompiledRound;
+  export function siteOnTop(newest: object, entries: object): string;
+  export function siteRefuses(entry: object, at: number, actor: object): string;
 }
 
 /** All calculations of the core, compiled; answers come as JSON text in the form of the server's. */

@@ -4,6 +4,7 @@ import type { EntryValue, Made } from "./core";
 
 export type Sent = Schemas["SentEntry"];
 export type RoundState = Schemas["RoundState"];
+export type SiteView = Schemas["View"];
 export type { EntryValue };
 
 /*
@@ -57,7 +58,13 @@ export async function send(round: string, sent: Sent): Promise<RoundState> {
 }
 
 /** What became of entries that were sent: they are off the list, the state counts them, and the server says this. */
-export type Crossed = (ids: string[], state: RoundState, told: string[]) => void;
+export type Crossed<S> = (ids: string[], state: S, told: string[]) => void;
+
+type Queue = Schemas["Queue"];
+type Delivered<S> = { fates: Schemas["Taken"][]; state: S };
+
+/** In place of a round, for entries that belong to none. */
+export const SITE = "site";
 
 let turn: Promise<unknown> = Promise.resolve();
 
@@ -65,25 +72,45 @@ let turn: Promise<unknown> = Promise.resolve();
  * Sends what this person has waiting, in order, and crosses off what the server has. Without signal, or
  * signed out, or with the server in trouble, everything stays and is sent again.
  */
-export function flush(round: string, who: string, crossed: Crossed): Promise<void> {
-  const mine = turn.then(() => flushNow(round, who, crossed));
+export function flush(round: string, who: string, crossed: Crossed<RoundState>): Promise<void> {
+  const path = { id: round };
+  return inTurn(() =>
+    flushNow(
+      round,
+      who,
+      (body) => unwrap(api.POST("/api/rounds/{id}/queue", { params: { path }, body })),
+      crossed,
+    ),
+  );
+}
+
+/** The same for what was entered for the site. */
+export function flushSite(who: string, crossed: Crossed<SiteView>): Promise<void> {
+  return inTurn(() =>
+    flushNow(SITE, who, (body) => unwrap(api.POST("/api/stream/queue", { body })), crossed),
+  );
+}
+
+/** One after the other, so that nothing is sent twice and nothing overtakes. */
+function inTurn(send: () => Promise<void>): Promise<void> {
+  const mine = turn.then(send);
   turn = mine.catch(() => undefined);
   return mine;
 }
 
-async function flushNow(round: string, who: string, crossed: Crossed) {
+async function flushNow<S>(
+  stream: string,
+  who: string,
+  deliver: (body: Queue) => Promise<Delivered<S>>,
+  crossed: Crossed<S>,
+) {
   for (;;) {
-    const own = (await waiting(round)).filter((w) => w.who === who).slice(0, AT_ONCE);
+    const own = (await waiting(stream)).filter((w) => w.who === who).slice(0, AT_ONCE);
     if (own.length === 0) {
       return;
     }
     await sendPhotos(own);
-    const answer = await unwrap(
-      api.POST("/api/rounds/{id}/queue", {
-        params: { path: { id: round } },
-        body: { entries: own.map((w) => w.sent), sentAt: tabletNow() },
-      }),
-    );
+    const answer = await deliver({ entries: own.map((w) => w.sent), sentAt: tabletNow() });
     const done = (await db()).transaction("entries", "readwrite");
     await Promise.all([...own.map((w) => done.store.delete(w.seq ?? -1)), done.done]);
     crossed(

@@ -44,8 +44,8 @@ const SITE = {
   },
 };
 
-export const MAREN = { name: "Maren Oyelaran", role: "CREW" };
-export const ILSE = { name: "Ilse Varga", role: "SUPERVISOR" };
+export const MAREN = { name: "Maren Oyelaran", role: "CREW", person: "2" };
+export const ILSE = { name: "Ilse Varga", role: "SUPERVISOR", person: "1" };
 
 /** The site with other ways. */
 export const siteWith = (ways: object) => ({ ...SITE, ways: { ...SITE.ways, ...ways } });

@@ -26,6 +26,7 @@ class CompiledCodeTest {
     private static final List<String> COMPILED =
             List.of(
                     "round",
+                    "sitestream",
                     "roundpack",
                     "mixing",
                     "quantity",

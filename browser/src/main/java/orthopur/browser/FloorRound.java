@@ -32,8 +32,7 @@ public final class FloorRound {
     }
 
     /** A round over this pack. */
-    @JSExport
-    public static FloorRound over(JSObject pack) {
+    static FloorRound over(JSObject pack) {
         return new FloorRound(PackTree.read(new Tree(pack)));
     }
 
@@ -190,7 +189,7 @@ public final class FloorRound {
         return to.toString();
     }
 
-    private static Written entry(Tree t) {
+    static Written entry(Tree t) {
         List<EntryValue> figures =
                 t.list(
                         "figures",
@@ -203,7 +202,7 @@ public final class FloorRound {
         return new Written(t.text("kind"), t.text("step"), figures);
     }
 
-    private static Actor actor(Tree t) {
+    static Actor actor(Tree t) {
         String role = t.textOrNull("role");
         String name = t.text("name");
         String person = t.textOrNull("person");

@@ -9,6 +9,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
 import orthopur.round.EntryValue;
@@ -87,7 +88,7 @@ final class VerifyLog {
                 r.getLong("seq"),
                 new EntryEnvelope(
                         r.getString("id"),
-                        r.getString("round_id"),
+                        Objects.requireNonNullElse(r.getString("round_id"), EntryEnvelope.SITE),
                         r.getString("pack_hash"),
                         r.getString("step_id"),
                         r.getString("kind"),

@@ -2,6 +2,7 @@ package orthopur.calculation;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -45,8 +46,9 @@ public final class CalcInputs {
         }
     }
 
+    /** All of them, in the order in which they were given. */
     public Map<String, String> asGiven() {
-        return Map.copyOf(values);
+        return Collections.unmodifiableMap(values);
     }
 
     public boolean has(String key) {

@@ -76,7 +76,7 @@ public final class Refused extends IllegalArgumentException {
     private final Why why;
     private final transient List<String> with;
 
-    Refused(Why why, Object... with) {
+    public Refused(Why why, Object... with) {
         super(why.sentence.formatted(with));
         this.why = why;
         this.with = java.util.Arrays.stream(with).map(String::valueOf).toList();

@@ -13,8 +13,6 @@ import orthopur.roundpack.RoundPack;
  * it so, and the log keeps it so.
  */
 public record Written(String kind, String step, List<EntryValue> figures) {
-    private static final int LONGEST = 2000;
-
     public Written {
         figures = List.copyOf(figures);
     }
@@ -23,7 +21,7 @@ public record Written(String kind, String step, List<EntryValue> figures) {
     public static final class NotAnEntry extends IllegalArgumentException {
         private static final long serialVersionUID = 1L;
 
-        NotAnEntry(String message) {
+        public NotAnEntry(String message) {
             super(message);
         }
     }
@@ -263,39 +261,27 @@ public record Written(String kind, String step, List<EntryValue> figures) {
         return Math.round(f.value() * ("s".equals(f.unit()) ? 1000 : 1));
     }
 
+    private Figures read() {
+        return new Figures(figures);
+    }
+
     private Optional<EntryValue> find(String name) {
-        return figures.stream().filter(f -> name.equals(f.name())).findFirst();
+        return read().find(name);
     }
 
     private @Nullable Double valueOrNull(String name) {
-        return find(name).map(EntryValue::value).orElse(null);
+        return read().numberOrNull(name);
     }
 
     private @Nullable String textOrNull(String name) {
-        return find(name).isEmpty() ? null : text(name);
+        return read().textOrNull(name);
     }
 
     private String text(String name) {
-        String text = find(name).map(EntryValue::text).orElse(null);
-        if (text == null) {
-            throw new NotAnEntry("The entry does not say its " + name + ".");
-        }
-        if (text.length() > LONGEST) {
-            throw new NotAnEntry(
-                    "The %s has %d characters; allowed are %d."
-                            .formatted(name, text.length(), LONGEST));
-        }
-        return text;
+        return read().text(name);
     }
 
     private double value(String name, String unit) {
-        EntryValue f = find(name).orElse(null);
-        if (f == null || f.value() == null) {
-            throw new NotAnEntry("The entry does not say its " + name + ".");
-        }
-        if (!unit.equals(f.unit())) {
-            throw new NotAnEntry("The " + name + " has to be in " + unit + ".");
-        }
-        return f.value();
+        return read().value(name, unit);
     }
 }

@@ -12,6 +12,7 @@ import orthopur.round.Written;
 /**
  * An entry as it is stored and chained. Its shape is dear to change; see the decision about it.
  *
+ * @param round its id; {@link #SITE} for what belongs to none
  * @param id made by the tablet; sending it twice enters it once
  * @param tabletTime,serverTime epoch milliseconds
  * @param at when it was made, by the server's clock; null in entries from before tablets worked
@@ -55,7 +56,24 @@ public record EntryEnvelope(
      * @throws Written.NotAnEntry when the kind is unknown or one of its figures is missing
      */
     public Entry entry() {
-        return new Written(kind, step, figures).entry();
+        return written().entry();
+    }
+
+    /** What it says, whatever stream it is of. */
+    public Written written() {
+        return new Written(kind, step, figures.stream().map(EntryEnvelope::printable).toList());
+    }
+
+    /** What no screen and no paper can show is a mark in its place; the log keeps it as it came. */
+    private static EntryValue printable(EntryValue f) {
+        String text = f.text();
+        return text == null
+                ? f
+                : new EntryValue(
+                        f.name(),
+                        f.value(),
+                        f.unit(),
+                        text.replaceAll("[\\p{Cntrl}&&[^\n\t]]", "\uFFFD"));
     }
 
     /** How the log names an account. Names may change, or be erased when somebody asks for it. */
@@ -95,6 +113,9 @@ public record EntryEnvelope(
     public Actor actor() {
         return new Actor(who, person == null ? who : person, role, Boolean.TRUE.equals(signed));
     }
+
+    /** In place of a round, for entries that belong to none. */
+    public static final String SITE = "site";
 
     private static final String ACCOUNT = "account:";
 

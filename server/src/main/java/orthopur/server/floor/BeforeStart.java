@@ -2,7 +2,6 @@ package orthopur.server.floor;
 
 import static orthopur.db.Tables.SPARE_COUNT;
 
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -11,7 +10,6 @@ import java.util.Map;
 import java.util.Set;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import orthopur.db.tables.records.SpareCountRecord;
 import orthopur.machine.Configuration;
@@ -27,20 +25,21 @@ import orthopur.server.people.Person;
 import orthopur.server.people.Training;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
+import orthopur.sitestream.SiteEntry;
+import orthopur.sitestream.SiteState;
+import orthopur.sitestream.SiteState.Known;
 
 /**
  * What has to be known before the first screw is turned: who may, with what on, with which spares.
  */
 @Service
 class BeforeStart {
-    private static final int MOST_SPARES = 999;
-
     private final DSLContext db;
     private final Procedures procedures;
     private final Rounds rounds;
     private final Sheets sheets;
     private final Training training;
-    private final Clock clock;
+    private final SiteEntries entries;
 
     BeforeStart(
             DSLContext db,
@@ -48,13 +47,13 @@ class BeforeStart {
             Rounds rounds,
             Sheets sheets,
             Training training,
-            Clock clock) {
+            SiteEntries entries) {
         this.db = db;
         this.procedures = procedures;
         this.rounds = rounds;
         this.sheets = sheets;
         this.training = training;
-        this.clock = clock;
+        this.entries = entries;
     }
 
     /**
@@ -152,10 +151,15 @@ class BeforeStart {
                 .orderBy(SPARE_COUNT.SEQ)
                 .fetch()
                 .forEach(c -> counted.put(c.getPart(), c));
+        SiteState site = entries.state();
         List<Spare> all = new ArrayList<>();
         for (Part p : Configuration.fitted(sheet).of(sheet).parts()) {
             if (p.fitting().wearCheck() != null || replaced.contains(p.id())) {
-                SpareCountRecord c = counted.get(p.id());
+                Known c = newer(counted.get(p.id()), site.spares(sheet.code(), p.id()));
+                Integer count =
+                        c != null && c.entry() instanceof SiteEntry.SparesCounted e
+                                ? Integer.valueOf(e.count())
+                                : null;
                 int needed = replaced.contains(p.id()) ? p.count() : 0;
                 all.add(
                         new Spare(
@@ -163,40 +167,22 @@ class BeforeStart {
                                 p.name(),
                                 p.fitting().wearCheck(),
                                 needed,
-                                c == null ? null : c.getCount(),
-                                c == null ? null : c.getAt(),
-                                c == null ? null : c.getWho(),
-                                needed > (c == null ? 0 : c.getCount())));
+                                count,
+                                c == null ? null : c.at(),
+                                c == null ? null : c.who(),
+                                needed > (count == null ? 0 : count)));
             }
         }
         return all;
     }
 
-    /**
-     * Writes down how many spares of a part were counted.
-     *
-     * @param count 0 to {@value #MOST_SPARES}
-     * @throws Said when there is no such part, or the number is outside
-     */
-    void counted(String machine, String part, int count, Person person) {
-        if (!person.role().carriesOut()) {
-            throw Said.forbidden("Only crew and supervisors count spares.");
+    /** Counts from before they were entries of the log stand in a table of their own. */
+    private static @Nullable Known newer(@Nullable SpareCountRecord older, @Nullable Known entry) {
+        if (older == null || (entry != null && entry.at() >= older.getAt())) {
+            return entry;
         }
-        MachineSheet sheet = sheets.newest(machine);
-        if (sheet.parts().stream().noneMatch(p -> p.id().equals(part))) {
-            throw Said.notFound(machine + " has no part " + part + ".");
-        }
-        if (count < 0 || count > MOST_SPARES) {
-            throw new Said(
-                    HttpStatus.UNPROCESSABLE_ENTITY,
-                    "The count of spares is a whole number from 0 to " + MOST_SPARES + ".");
-        }
-        db.insertInto(SPARE_COUNT)
-                .set(SPARE_COUNT.MACHINE, machine)
-                .set(SPARE_COUNT.PART, part)
-                .set(SPARE_COUNT.COUNT, count)
-                .set(SPARE_COUNT.WHO, person.name())
-                .set(SPARE_COUNT.AT, clock.millis())
-                .execute();
+        SiteEntry counted =
+                new SiteEntry.SparesCounted(older.getMachine(), older.getPart(), older.getCount());
+        return new Known(counted, older.getWho(), older.getWho(), older.getAt());
     }
 }

@@ -8,10 +8,8 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import orthopur.round.EntryValue;
@@ -28,10 +26,13 @@ class FloorController {
     private final Rounds rounds;
     private final Procedures procedures;
     private final BeforeStart before;
+    private final SiteEntries site;
     private final Bell bell;
 
-    FloorController(Rounds rounds, Procedures procedures, BeforeStart before, Bell bell) {
+    FloorController(
+            Rounds rounds, Procedures procedures, BeforeStart before, SiteEntries site, Bell bell) {
         this.before = before;
+        this.site = site;
         this.rounds = rounds;
         this.procedures = procedures;
         this.bell = bell;
@@ -72,7 +73,7 @@ class FloorController {
      */
     record Queue(List<SentEntry> entries, long sentAt) {}
 
-    record QueueAnswer(List<Rounds.Taken> fates, RoundState state) {}
+    record QueueAnswer(List<Intake.Taken> fates, RoundState state) {}
 
     /**
      * @param entries how many entries the log holds; of two answers that crossed on the way, the
@@ -118,19 +119,6 @@ class FloorController {
         return before.view(procedure, person);
     }
 
-    /** How many spares of a wear part were counted. */
-    record Counted(int count) {}
-
-    @PutMapping("/machines/{code}/spares/{part}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void counted(
-            @PathVariable String code,
-            @PathVariable String part,
-            @RequestBody Counted in,
-            @AuthenticationPrincipal Person person) {
-        before.counted(code, part, in.count(), person);
-    }
-
     @PostMapping("/rounds")
     RoundView start(@RequestBody Start in, @AuthenticationPrincipal Person person) {
         return view(rounds.start(in.procedure(), person));
@@ -155,12 +143,27 @@ class FloorController {
             @PathVariable String id,
             @RequestBody Queue in,
             @AuthenticationPrincipal Person person) {
-        if (in.entries() == null) {
-            throw new Said(HttpStatus.BAD_REQUEST, "entries: a list of entries is expected.");
-        }
-        List<Rounds.Sent> sent = in.entries().stream().map(FloorController::sent).toList();
-        List<Rounds.Taken> fates = rounds.takeIn(id, sent, in.sentAt(), person);
+        List<Intake.Taken> fates = rounds.takeIn(id, entries(in), in.sentAt(), person);
         return new QueueAnswer(fates, state(rounds.load(id)));
+    }
+
+    record SiteQueueAnswer(List<Intake.Taken> fates, SiteEntries.View state) {}
+
+    /** What was entered for the site beside its rounds. */
+    @GetMapping("/stream")
+    SiteEntries.View site() {
+        return site.view();
+    }
+
+    @PostMapping("/stream/entries")
+    SiteEntries.View enterForSite(
+            @RequestBody SentEntry in, @AuthenticationPrincipal Person person) {
+        return site.enter(sent(in), in.pin(), person);
+    }
+
+    @PostMapping("/stream/queue")
+    SiteQueueAnswer queueForSite(@RequestBody Queue in, @AuthenticationPrincipal Person person) {
+        return new SiteQueueAnswer(site.takeIn(entries(in), in.sentAt(), person), site.view());
     }
 
     /** Rings when something on the floor changed. */
@@ -169,11 +172,18 @@ class FloorController {
         return bell.listen();
     }
 
-    private static Rounds.Sent sent(@Nullable SentEntry in) {
-        if (in == null) {
-            return new Rounds.Sent("", "", "", "", null, null, null);
+    private static List<Intake.Sent> entries(Queue in) {
+        if (in.entries() == null) {
+            throw new Said(HttpStatus.BAD_REQUEST, "entries: a list of entries is expected.");
         }
-        return new Rounds.Sent(
+        return in.entries().stream().map(FloorController::sent).toList();
+    }
+
+    private static Intake.Sent sent(@Nullable SentEntry in) {
+        if (in == null) {
+            return new Intake.Sent("", "", "", "", null, null, null);
+        }
+        return new Intake.Sent(
                 in.id(),
                 in.packHash(),
                 in.step(),

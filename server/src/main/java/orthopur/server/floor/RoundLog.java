@@ -25,6 +25,9 @@ import tools.jackson.core.type.TypeReference;
 /** Rounds, their packs and their entries in the database. */
 @Repository
 public class RoundLog {
+    /** In place of a round, for entries that belong to none. */
+    static final String SITE = EntryEnvelope.SITE;
+
     private final DSLContext db;
     private final StoredJson json;
 
@@ -81,10 +84,13 @@ public class RoundLog {
         return json.read(document, RoundPack.class);
     }
 
-    /** The entries of a round in the order in which they were taken in. */
+    /** The entries of a round, or of the site, in the order in which they were taken in. */
     public List<EntryEnvelope.Chained> entries(String round) {
         return db.selectFrom(FLOOR_EVENT)
-                .where(FLOOR_EVENT.ROUND_ID.eq(round))
+                .where(
+                        round.equals(SITE)
+                                ? FLOOR_EVENT.ROUND_ID.isNull()
+                                : FLOOR_EVENT.ROUND_ID.eq(round))
                 .orderBy(FLOOR_EVENT.SEQ)
                 .fetch(this::stored);
     }
@@ -110,7 +116,7 @@ public class RoundLog {
     void append(EntryEnvelope e) {
         db.insertInto(FLOOR_EVENT)
                 .set(FLOOR_EVENT.ID, e.id())
-                .set(FLOOR_EVENT.ROUND_ID, e.round())
+                .set(FLOOR_EVENT.ROUND_ID, e.round().equals(SITE) ? null : e.round())
                 .set(FLOOR_EVENT.PACK_HASH, e.packHash())
                 .set(FLOOR_EVENT.STEP_ID, e.step())
                 .set(FLOOR_EVENT.KIND, e.kind())
@@ -229,7 +235,7 @@ public class RoundLog {
                 r.getSeq(),
                 new EntryEnvelope(
                         r.getId(),
-                        r.getRoundId(),
+                        r.getRoundId() == null ? SITE : r.getRoundId(),
                         r.getPackHash(),
                         r.getStepId(),
                         r.getKind(),

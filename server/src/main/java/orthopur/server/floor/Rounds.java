@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,9 +16,7 @@ import orthopur.formats.Json;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.round.Entry;
-import orthopur.round.EntryValue;
 import orthopur.round.Progress;
-import orthopur.round.Refused;
 import orthopur.round.Written;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
@@ -27,6 +24,7 @@ import orthopur.rules.lockout.OldEnough;
 import orthopur.runthrough.Run;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.SheetIndex;
+import orthopur.server.floor.Intake.Sent;
 import orthopur.server.machines.LastServices;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
@@ -42,8 +40,6 @@ import orthopur.server.procedures.Procedures;
  */
 @Service
 public class Rounds {
-    static final int MOST_AT_ONCE = 2000;
-
     private final RoundLog log;
     private final Procedures procedures;
     private final Sheets sheets;
@@ -54,6 +50,7 @@ public class Rounds {
     private final LastServices lastServices;
     private final Bell bell;
     private final PlansOfReleases plans;
+    private final Intake intake;
     private final Map<String, Replay> live = new HashMap<>();
 
     Rounds(
@@ -66,7 +63,8 @@ public class Rounds {
             TransactionTemplate transaction,
             LastServices lastServices,
             Bell bell,
-            PlansOfReleases plans) {
+            PlansOfReleases plans,
+            Intake intake) {
         this.log = log;
         this.procedures = procedures;
         this.sheets = sheets;
@@ -77,42 +75,7 @@ public class Rounds {
         this.lastServices = lastServices;
         this.bell = bell;
         this.plans = plans;
-    }
-
-    /** An entry as a tablet sends it. */
-    public record Sent(
-            String id,
-            String packHash,
-            String step,
-            String kind,
-            @Nullable List<EntryValue> figures,
-            @Nullable String device,
-            @Nullable Long tabletTime) {
-        /** An entry that is made at the desk, now. */
-        public static Sent atTheDesk(Replay round, Written entry, long now) {
-            return new Sent(
-                    UUID.randomUUID().toString(),
-                    round.round().getPackHash(),
-                    entry.step(),
-                    entry.kind(),
-                    entry.figures(),
-                    "desk",
-                    now);
-        }
-    }
-
-    /** What became of an entry that was sent. */
-    record Taken(String id, Fate fate, @Nullable String why) {
-        enum Fate {
-            /** It counts. */
-            TAKEN,
-            /** It had come before. */
-            KNOWN,
-            /** It is in the log and does not count. */
-            KEPT,
-            /** It is no entry of this round at all. */
-            REFUSED
-        }
+        this.intake = intake;
     }
 
     /** Starts a round, or hands back the one that is open at this machine. */
@@ -210,47 +173,46 @@ public class Rounds {
      */
     public synchronized Replay enter(
             String roundId, Sent sent, @Nullable String pin, Person person) {
-        Replay l = load(roundId);
-        Entry entry = entry(sent);
-        if (known(roundId, sent)) {
-            return l;
-        }
-        permitted(l, entry, person);
-        Progress.byRole(entry, person.name(), person.role());
-        boolean signed = Progress.signed(entry);
-        if (signed) {
-            accounts.sign(person, pin);
-        }
-        List<EntryEnvelope> written = new ArrayList<>();
-        try {
-            boolean looks =
-                    entry instanceof Entry.Afterwards && !(entry instanceof Entry.Correction);
-            if (looks && l.progress().closed() && l.progress().state().plan() == null) {
-                // Handed over before plans were written down: now it is.
-                count(l, planned(l), false, person, written);
+        synchronized (intake) {
+            Replay l = load(roundId);
+            Door door = new Door(l);
+            if (intake.known(door, sent)) {
+                return l;
             }
-            count(l, sent, signed, person, written);
-            if (entry instanceof Entry.RoundClosed) {
-                count(l, planned(l), false, person, written);
+            Entry entry = sent.written().entry();
+            door.admit(sent.written(), person, false);
+            boolean signed = Progress.signed(entry);
+            if (signed) {
+                accounts.sign(person, pin);
             }
-        } catch (RuntimeException e) {
-            live.remove(roundId);
-            throw e;
+            List<EntryEnvelope> written = new ArrayList<>();
+            try {
+                boolean looks =
+                        entry instanceof Entry.Afterwards && !(entry instanceof Entry.Correction);
+                if (looks && l.progress().closed() && l.progress().state().plan() == null) {
+                    // Handed over before plans were written down: now it is.
+                    intake.count(door, planned(l), false, person, written);
+                }
+                intake.count(door, sent, signed, person, written);
+                if (entry instanceof Entry.RoundClosed) {
+                    intake.count(door, planned(l), false, person, written);
+                }
+            } catch (RuntimeException e) {
+                live.remove(roundId);
+                throw e;
+            }
+            write(l, written, person);
+            return load(roundId);
         }
-        write(l, written, person);
-        return load(roundId);
-    }
-
-    private void count(
-            Replay l, Sent sent, boolean signed, Person person, List<EntryEnvelope> written) {
-        String last = written.isEmpty() ? log.lastHash() : written.getLast().hash();
-        EntryEnvelope e = envelope(l, sent, signed, person, clock.millis(), last);
-        l.fits(e.named(Map.of(person.id(), person.name())));
-        written.add(e);
     }
 
     private Sent planned(Replay l) {
-        return Sent.atTheDesk(l, Written.of(plans.of(l)), clock.millis());
+        return atTheDesk(l, plans.of(l));
+    }
+
+    /** An entry that is made at the desk, now. */
+    public Sent atTheDesk(Replay round, Entry entry) {
+        return Sent.atTheDesk(round.round().getPackHash(), Written.of(entry), clock.millis());
     }
 
     /**
@@ -258,121 +220,62 @@ public class Rounds {
      * an entry of this round is lost: what does not fit any more is kept and shown.
      *
      * @param sentAt what the tablet's clock says now, so that a wrong one does no harm
-     * @throws Said when more than {@value #MOST_AT_ONCE} come at once
+     * @throws Said when too many come at once
      */
-    synchronized List<Taken> takeIn(String roundId, List<Sent> sent, long sentAt, Person person) {
-        if (sent.size() > MOST_AT_ONCE) {
-            throw Said.conflict(
-                    "%d entries came at once; allowed are %d."
-                            .formatted(sent.size(), MOST_AT_ONCE));
-        }
-        Replay l = load(roundId);
-        long ahead = clock.millis() - sentAt;
-        List<Taken> fates = new ArrayList<>();
-        List<EntryEnvelope> fresh = new ArrayList<>();
-        Map<String, Sent> here = new HashMap<>();
-        String last = log.lastHash();
-        long before = l.round().getStartedAt();
-        try {
-            for (Sent s : sent) {
-                try {
-                    Entry entry = entry(s);
-                    Sent twice = here.get(s.id());
-                    if (twice == null ? known(roundId, s) : same(twice, s)) {
-                        fates.add(new Taken(s.id(), Taken.Fate.KNOWN, null));
-                        continue;
-                    }
-                    Progress.byRole(entry, person.name(), person.role());
-                    if (entry instanceof Entry.Afterwards || Progress.signed(entry)) {
-                        throw Said.conflict("This has to be signed; that takes a connection.");
-                    }
-                    permitted(l, entry, person);
-                    // The server's clock may have been put back since the round began.
-                    long now = Math.max(clock.millis(), before);
-                    long at = Math.clamp(told(s) + ahead, before, now);
-                    EntryEnvelope e = envelope(l, s, false, person, at, last);
-                    String why = l.fold(e.named(Map.of(person.id(), person.name())));
-                    fresh.add(e);
-                    here.put(s.id(), s);
-                    last = e.hash();
-                    before = at;
-                    fates.add(
-                            new Taken(
-                                    s.id(), why == null ? Taken.Fate.TAKEN : Taken.Fate.KEPT, why));
-                } catch (Said | Refused | Written.NotAnEntry x) {
-                    fates.add(new Taken(s.id(), Taken.Fate.REFUSED, x.getMessage()));
-                }
+    synchronized List<Intake.Taken> takeIn(
+            String roundId, List<Sent> sent, long sentAt, Person person) {
+        synchronized (intake) {
+            Replay l = load(roundId);
+            Intake.Fresh fresh;
+            try {
+                fresh = intake.takeIn(new Door(l), sent, sentAt, person);
+            } catch (RuntimeException x) {
+                // What is not on disk did not happen.
+                live.remove(roundId);
+                throw x;
             }
-        } catch (RuntimeException x) {
-            // What is not on disk did not happen.
-            live.remove(roundId);
-            throw x;
+            write(l, fresh.entries(), person);
+            return fresh.fates();
         }
-        write(l, fresh, person);
-        return fates;
     }
 
-    /**
-     * The entry that is sent.
-     *
-     * @throws Said or {@link Written.NotAnEntry} when it is none: nothing about it is taken for
-     *     granted
-     */
-    private static Entry entry(Sent s) {
-        if (s.id() == null || s.id().isBlank() || s.id().length() > 64) {
-            throw Said.conflict("An entry has an id of 1 to 64 characters.");
-        }
-        told(s);
-        List<EntryValue> figures = figures(s);
-        if (figures.stream().anyMatch(Objects::isNull)) {
-            throw Said.conflict("A figure of this entry is empty.");
-        }
-        printable(s, figures);
-        return new Written(String.valueOf(s.kind()), String.valueOf(s.step()), figures).entry();
-    }
+    /** The way into a round. */
+    private final class Door implements Intake.Stream {
+        private final Replay round;
 
-    private static List<EntryValue> figures(Sent s) {
-        return s.figures() == null ? List.of() : s.figures();
-    }
+        Door(Replay round) {
+            this.round = round;
+        }
 
-    private static long told(Sent s) {
-        if (s.tabletTime() == null) {
-            throw Said.conflict("An entry says when it was made, by the tablet's clock.");
+        @Override
+        public String id() {
+            return round.round().getId();
         }
-        return s.tabletTime();
-    }
 
-    /**
-     * Whether it is in the log already.
-     *
-     * @throws Said when another entry has its id
-     */
-    private boolean known(String roundId, Sent s) {
-        EntryEnvelope there = log.entry(s.id()).map(EntryEnvelope.Chained::envelope).orElse(null);
-        if (there == null) {
-            return false;
+        @Override
+        public long since() {
+            return round.round().getStartedAt();
         }
-        if (!there.round().equals(roundId)) {
-            throw Said.conflict("An entry of this id belongs to another round.");
-        }
-        if (!there.kind().equals(s.kind())
-                || !there.step().equals(s.step())
-                || !there.figures().equals(figures(s))) {
-            throw otherContent();
-        }
-        return true;
-    }
 
-    private static boolean same(Sent one, Sent other) {
-        if (!Objects.equals(one, other)) {
-            throw otherContent();
+        @Override
+        public void admit(Written written, Person person, boolean late) {
+            Entry entry = written.entry();
+            Progress.byRole(entry, person.name(), person.role());
+            if (late && (entry instanceof Entry.Afterwards || Progress.signed(entry))) {
+                throw Said.conflict("This has to be signed; that takes a connection.");
+            }
+            permitted(round, entry, person);
         }
-        return true;
-    }
 
-    private static Said otherContent() {
-        return Said.conflict(
-                "An entry of this id says something else already; it is in the log as it came first.");
+        @Override
+        public void fits(EntryEnvelope e) {
+            round.fits(e);
+        }
+
+        @Override
+        public @Nullable String fold(EntryEnvelope e) {
+            return round.fold(e);
+        }
     }
 
     /** What the fold cannot know: the age of a person, and what else goes on at the machine. */
@@ -423,37 +326,6 @@ public class Rounds {
     private static void mayRelease(Person person) {
         if (!person.role().releases()) {
             throw Said.forbidden("Only quality and supervisors release.");
-        }
-    }
-
-    private EntryEnvelope envelope(
-            Replay l, Sent sent, boolean signed, Person person, long at, String prev) {
-        return new EntryEnvelope(
-                sent.id(),
-                l.round().getId(),
-                String.valueOf(sent.packHash()),
-                String.valueOf(sent.step()),
-                String.valueOf(sent.kind()),
-                List.copyOf(figures(sent)),
-                EntryEnvelope.account(person.id()),
-                sent.device() == null ? "unknown" : sent.device(),
-                told(sent),
-                clock.millis(),
-                at,
-                accounts.personOf(person),
-                person.role(),
-                signed,
-                prev);
-    }
-
-    /** Text that a screen or a print cannot show is refused before it is in the log for good. */
-    private static void printable(Sent sent, List<EntryValue> figures) {
-        List<String> texts = new ArrayList<>(List.of(String.valueOf(sent.device())));
-        figures.forEach(f -> texts.add(f.name() + f.text() + f.unit()));
-        for (String text : texts) {
-            if (text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\t')) {
-                throw Said.conflict("A text of this entry holds a control character.");
-            }
         }
     }
 

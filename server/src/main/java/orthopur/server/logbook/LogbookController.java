@@ -27,7 +27,6 @@ import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.formats.Site;
 import orthopur.round.Entry;
-import orthopur.round.Written;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
@@ -148,11 +147,9 @@ class LogbookController {
         Replay r = rounds.load(round);
         String last = r.pack().steps().getLast().id();
         boolean known = r.pack().steps().stream().anyMatch(s -> s.id().equals(wrong.step()));
-        Written entry =
-                Written.of(
-                        new Entry.Correction(
-                                known ? wrong.step() : last, in.entry(), in.text().strip()));
-        rounds.enter(round, Rounds.Sent.atTheDesk(r, entry, rounds.now()), in.pin(), person);
+        Entry entry =
+                new Entry.Correction(known ? wrong.step() : last, in.entry(), in.text().strip());
+        rounds.enter(round, rounds.atTheDesk(r, entry), in.pin(), person);
         return one(round);
     }
 

@@ -8,8 +8,10 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.Show;
-import orthopur.round.EntryValue;
+import orthopur.round.Entry;
+import orthopur.round.ReleaseSite;
 import orthopur.round.State;
+import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.Replay;
@@ -51,23 +53,8 @@ final class RecordLines {
         // Kept from another version of the procedure: there is no such step here.
         PackStep named = step == null ? pack.steps().getLast() : step;
         State.ReadingState reading = replay.progress().readings().get(e.step());
-        String weight =
-                why != null
-                        ? "difference"
-                        : switch (e.kind()) {
-                            case "reading" ->
-                                    reading != null && reading.outcome().name().equals("IN")
-                                            ? "reading-in"
-                                            : "reading-out";
-                            case "corrective", "deviation", "trouble", "correction" -> e.kind();
-                            case "round-closed", "released", "sent-back" -> "signature";
-                            case "proof" ->
-                                    value(e, "outcome").equals("passed")
-                                            ? "reading-in"
-                                            : "reading-out";
-                            case "lock-on", "lock-off" -> "lock";
-                            default -> "plain";
-                        };
+        Entry entry = e.entry();
+        String weight = why != null ? "difference" : weight(entry, reading);
         return new LogEntry(
                 seq,
                 e.id(),
@@ -78,62 +65,84 @@ final class RecordLines {
                 weight,
                 step == null ? 0 : step.number(),
                 step == null ? "a step of another version" : title(step),
-                text(e, named, reading, pack) + (why == null ? "" : " – does not count: " + why));
+                text(entry, named, reading) + (why == null ? "" : " – does not count: " + why));
     }
 
     private static String title(PackStep step) {
         return step.title().equals(step.verb()) ? step.verb() : step.verb() + ": " + step.title();
     }
 
-    private String text(
-            EntryEnvelope e, PackStep step, State.@Nullable ReadingState reading, RoundPack pack) {
-        return switch (e.kind()) {
-            case "piece-off" -> named(e, "piece", step) + " off";
-            case "piece-on" -> named(e, "piece", step) + " on";
-            case "timer-started" -> "timer started";
-            case "reading" ->
+    private static String weight(Entry entry, State.@Nullable ReadingState reading) {
+        return switch (entry) {
+            case Entry.ReadingTaken e ->
+                    reading != null && reading.outcome() == ReadingJudge.Outcome.IN
+                            ? "reading-in"
+                            : "reading-out";
+            case Entry.CorrectiveAction e -> "corrective";
+            case Entry.Deviation e -> "deviation";
+            case Entry.TroubleSaid e -> "trouble";
+            case Entry.Correction e -> "correction";
+            case Entry.RoundClosed e -> "signature";
+            case Entry.Released e -> "signature";
+            case Entry.SentBack e -> "signature";
+            case Entry.Proof e -> e.passed() ? "reading-in" : "reading-out";
+            case Entry.LockMoved e -> "lock";
+            default -> "plain";
+        };
+    }
+
+    private String text(Entry entry, PackStep step, State.@Nullable ReadingState reading) {
+        return switch (entry) {
+            case Entry.PieceMoved e -> piece(e.piece(), step) + (e.off() ? " off" : " on");
+            case Entry.TimerStarted e -> "timer started";
+            case Entry.ReadingTaken e ->
                     "%s mg/L at %s °C with %s. %s"
                             .formatted(
-                                    number(e, "strength"),
-                                    number(e, "temperature"),
-                                    instrument(e, pack),
+                                    Show.number(e.strength()),
+                                    Show.number(e.temperature()),
+                                    instrument(e.instrument()),
                                     reading == null ? "" : reading.advice());
-            case "contact-broken" -> "it dried; contact starts anew";
-            case "confirmed" -> confirmed(e, step);
-            case "lock-on" -> "lock %s on %s".formatted(value(e, "lock"), energy(e, pack));
-            case "lock-off" ->
-                    "lock %s off %s".formatted(value(e, "lock"), energy(e, pack))
-                            + (value(e, "reason").isEmpty()
-                                    ? ""
-                                    : ", another's, by the supervisor: " + value(e, "reason"));
-            case "trouble" -> trouble(e, pack);
-            case "photo" -> "photo: " + value(e, "what");
-            case "proof" ->
-                    "%s: %s%s".formatted(value(e, "site"), value(e, "outcome"), measured(e));
-            case "release-plan" ->
-                    "to be found before the release: "
-                            + e.figures().stream()
-                                    .filter(f -> f.name().equals("name"))
-                                    .map(f -> String.valueOf(f.text()))
-                                    .collect(Collectors.joining("; "));
-            case "released" ->
-                    (value(e, "condition").isEmpty()
-                                    ? "released for production"
-                                    : "released for a time: " + value(e, "condition"))
-                            + withoutPlan();
-            case "round-closed" -> "closed and signed";
-            case "correction" ->
-                    "correction of entry %d: %s"
+            case Entry.ContactBroken e -> "it dried; contact starts anew";
+            case Entry.Confirmed e -> confirmed(e.ask(), step);
+            case Entry.LockMoved e -> lock(e);
+            case Entry.TroubleSaid e -> trouble(e);
+            case Entry.PhotoTaken e -> "photo: " + e.what();
+            case Entry.Proof e ->
+                    "%s: %s%s"
                             .formatted(
-                                    places.getOrDefault(value(e, "entry"), 0L), value(e, "text"));
-            case "sent-back" ->
-                    "sent back: " + partName(value(e, "item"), pack) + ", " + value(e, "reason");
-            case "corrective" -> "done about it: " + value(e, "text");
-            case "check" -> "checked: " + checkName(e, step) + measured(e);
-            case "deviation" -> "otherwise than written: " + value(e, "reason");
-            case "step-done" -> "done";
-            default -> e.kind();
+                                    e.site(),
+                                    e.passed() ? "passed" : "failed",
+                                    measured(e.value(), e.unit()));
+            case Entry.ReleasePlanned e ->
+                    "to be found before the release: "
+                            + e.sites().stream()
+                                    .map(ReleaseSite::name)
+                                    .collect(Collectors.joining("; "));
+            case Entry.Released e ->
+                    (e.condition() == null || e.condition().isEmpty()
+                                    ? "released for production"
+                                    : "released for a time: " + e.condition())
+                            + withoutPlan();
+            case Entry.RoundClosed e -> "closed and signed";
+            case Entry.Correction e ->
+                    "correction of entry %d: %s"
+                            .formatted(places.getOrDefault(e.entry(), 0L), e.text());
+            case Entry.SentBack e -> "sent back: " + partName(e.item()) + ", " + e.reason();
+            case Entry.CorrectiveAction e -> "done about it: " + e.text();
+            case Entry.CheckMade e ->
+                    "checked: " + checkName(e.check(), step) + measured(e.value(), null);
+            case Entry.Deviation e -> "otherwise than written: " + e.reason();
+            case Entry.StepDone e -> "done";
         };
+    }
+
+    private String lock(Entry.LockMoved e) {
+        return "lock %s %s %s%s"
+                .formatted(
+                        e.lock(),
+                        e.on() ? "on" : "off",
+                        energy(e.energy()),
+                        e.reason() == null ? "" : ", another's, by the supervisor: " + e.reason());
     }
 
     /** Releases from before plans were written down may have gone past theirs; it is not hidden. */
@@ -148,9 +157,9 @@ final class RecordLines {
                         + String.join(", ", s.proofs().keySet());
     }
 
-    private static String confirmed(EntryEnvelope e, PackStep step) {
+    private static String confirmed(String ask, PackStep step) {
         return step.asks().stream()
-                .filter(a -> a.id().equals(value(e, "ask")))
+                .filter(a -> a.id().equals(ask))
                 .map(
                         a ->
                                 (a.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ')
@@ -158,33 +167,30 @@ final class RecordLines {
                                                 + a.name())
                                         .strip())
                 .findFirst()
-                .orElse(value(e, "ask"));
+                .orElse(ask);
     }
 
-    private static String energy(EntryEnvelope e, RoundPack pack) {
+    private String energy(String id) {
         return pack.steps().stream()
                 .flatMap(s -> s.asks().stream())
-                .filter(a -> a.kind().byLocks() && a.item().equals(value(e, "energy")))
+                .filter(a -> a.kind().byLocks() && a.item().equals(id))
                 .map(RoundPack.Ask::name)
                 .findFirst()
-                .orElse(value(e, "energy"));
+                .orElse(id);
     }
 
-    private static String trouble(EntryEnvelope e, RoundPack pack) {
+    private String trouble(Entry.TroubleSaid e) {
         String title =
                 pack.troubles().stream()
-                        .filter(t -> t.kind().name().equals(value(e, "trouble")))
+                        .filter(t -> t.kind() == e.kind())
                         .map(RoundPack.Trouble::title)
                         .findFirst()
-                        .orElse(value(e, "trouble"));
-        String item = value(e, "item");
-        return title
-                + (item.isEmpty() ? "" : " (" + partName(item, pack) + ")")
-                + ": "
-                + value(e, "text");
+                        .orElse(e.kind().name());
+        String item = e.item();
+        return title + (item == null ? "" : " (" + partName(item) + ")") + ": " + e.text();
     }
 
-    private static String partName(String item, RoundPack pack) {
+    private String partName(String item) {
         return pack.rework().stream()
                 .filter(r -> r.item().equals(item))
                 .map(RoundPack.ReworkPlan::name)
@@ -192,8 +198,7 @@ final class RecordLines {
                 .orElse(item);
     }
 
-    private static String checkName(EntryEnvelope e, PackStep step) {
-        String id = value(e, "check");
+    private static String checkName(String id, PackStep step) {
         return step.checks().stream()
                 .filter(c -> c.id().equals(id))
                 .map(RoundPack.CheckPlan::name)
@@ -201,8 +206,7 @@ final class RecordLines {
                 .orElse(id);
     }
 
-    private static String instrument(EntryEnvelope e, RoundPack pack) {
-        String id = value(e, "instrument");
+    private String instrument(String id) {
         return pack.instruments().stream()
                 .filter(i -> i.id().equals(id))
                 .map(RoundPack.Instrument::name)
@@ -210,8 +214,7 @@ final class RecordLines {
                 .orElse(id);
     }
 
-    private static String named(EntryEnvelope e, String name, PackStep step) {
-        String key = value(e, name);
+    private static String piece(String key, PackStep step) {
         return Stream.concat(step.off().stream(), step.on().stream())
                 .filter(p -> p.key().equals(key))
                 .map(RoundPack.Piece::name)
@@ -219,27 +222,9 @@ final class RecordLines {
                 .orElse(key);
     }
 
-    private static String value(EntryEnvelope e, String name) {
-        return e.figures().stream()
-                .filter(f -> f.name().equals(name) && f.text() != null)
-                .map(EntryValue::text)
-                .findFirst()
-                .orElse("");
-    }
-
-    private static String number(EntryEnvelope e, String name) {
-        return e.figures().stream()
-                .filter(f -> f.name().equals(name) && f.value() != null)
-                .map(f -> Show.number(f.value()))
-                .findFirst()
-                .orElse("?");
-    }
-
-    private static String measured(EntryEnvelope e) {
-        return e.figures().stream()
-                .filter(f -> f.name().equals("value") && f.value() != null)
-                .map(f -> ": " + Show.number(f.value()) + " " + (f.unit() == null ? "" : f.unit()))
-                .findFirst()
-                .orElse("");
+    private static String measured(@Nullable Double value, @Nullable String unit) {
+        return value == null
+                ? ""
+                : (": " + Show.number(value) + " " + (unit == null ? "" : unit)).stripTrailing();
     }
 }

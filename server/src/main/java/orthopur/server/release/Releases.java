@@ -8,7 +8,6 @@ import org.springframework.stereotype.Service;
 import orthopur.round.Entry;
 import orthopur.round.ReleaseSite;
 import orthopur.round.State;
-import orthopur.round.Written;
 import orthopur.server.floor.PlansOfReleases;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.Rounds;
@@ -112,8 +111,7 @@ class Releases {
     }
 
     private Replay enter(Replay r, Entry entry, @Nullable String pin, Person person) {
-        Rounds.Sent sent = Rounds.Sent.atTheDesk(r, Written.of(entry), rounds.now());
-        return rounds.enter(r.round().getId(), sent, pin, person);
+        return rounds.enter(r.round().getId(), rounds.atTheDesk(r, entry), pin, person);
     }
 
     private static String last(Replay r) {

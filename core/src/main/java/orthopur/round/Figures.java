@@ -1,0 +1,58 @@
+package orthopur.round;
+
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import orthopur.round.Written.NotAnEntry;
+
+/** The figures of an entry, read by name and compared with their units. */
+public record Figures(List<EntryValue> all) {
+    private static final int LONGEST = 2000;
+
+    /** The first figure of this name. */
+    public Optional<EntryValue> find(String name) {
+        return all.stream().filter(f -> name.equals(f.name())).findFirst();
+    }
+
+    /** A bare number, or null where it is not said. */
+    public @Nullable Double numberOrNull(String name) {
+        return find(name).map(EntryValue::value).orElse(null);
+    }
+
+    /**
+     * @throws NotAnEntry when it is too long
+     */
+    public @Nullable String textOrNull(String name) {
+        return find(name).isEmpty() ? null : text(name);
+    }
+
+    /**
+     * @throws NotAnEntry when it is not said, or too long
+     */
+    public String text(String name) {
+        String text = find(name).map(EntryValue::text).orElse(null);
+        if (text == null) {
+            throw new NotAnEntry("The entry does not say its " + name + ".");
+        }
+        if (text.length() > LONGEST) {
+            throw new NotAnEntry(
+                    "The %s has %d characters; allowed are %d."
+                            .formatted(name, text.length(), LONGEST));
+        }
+        return text;
+    }
+
+    /**
+     * @throws NotAnEntry when it is not said, or in another unit
+     */
+    public double value(String name, String unit) {
+        EntryValue f = find(name).orElse(null);
+        if (f == null || f.value() == null) {
+            throw new NotAnEntry("The entry does not say its " + name + ".");
+        }
+        if (!unit.equals(f.unit())) {
+            throw new NotAnEntry("The " + name + " has to be in " + unit + ".");
+        }
+        return f.value();
+    }
+}

@@ -1,0 +1,181 @@
+package orthopur.sitestream;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import orthopur.round.EntryValue;
+import orthopur.round.Figures;
+import orthopur.round.Written;
+import orthopur.round.Written.NotAnEntry;
+
+/** Something that is entered for the site and belongs to no round. */
+public sealed interface SiteEntry {
+    /** What it is about; the newest entry about one thing holds. */
+    String about();
+
+    /**
+     * A solution was made.
+     *
+     * @param vessel id of the vessel that it is in
+     * @param chemical id of the product
+     * @param litres of solution
+     * @param mgPerL as read, or as planned where nothing was read yet; null where it has no
+     *     strength of its own
+     */
+    record BucketMade(String vessel, String chemical, double litres, @Nullable Double mgPerL)
+            implements SiteEntry {
+        @Override
+        public String about() {
+            return "bucket/" + vessel;
+        }
+    }
+
+    /** Spares of a wear part were counted. */
+    record SparesCounted(String machine, String part, int count) implements SiteEntry {
+        @Override
+        public String about() {
+            return "spares/" + machine + "/" + part;
+        }
+    }
+
+    /**
+     * A product in stock was measured.
+     *
+     * @param unit "L", "kg" or "pieces"
+     */
+    record StockCounted(String chemical, double amount, String unit) implements SiteEntry {
+        /** How stock is told. */
+        public static final List<String> UNITS = List.of("L", "kg", "pieces");
+
+        @Override
+        public String about() {
+            return "stock/" + chemical;
+        }
+    }
+
+    /**
+     * Product was taken out of a machine and is kept.
+     *
+     * @param until epoch milliseconds until when it may be used; null where the sheet names none
+     */
+    record ProductKept(String machine, String what, String place, @Nullable Long until)
+            implements SiteEntry {
+        @Override
+        public String about() {
+            return "kept/" + machine;
+        }
+    }
+
+    /** Somebody stands for something with their PIN: thermometers checked, a list gone through. */
+    record Signed(String what, String text) implements SiteEntry {
+        @Override
+        public String about() {
+            return "signed/" + what;
+        }
+    }
+
+    /** The entry written down; it belongs to no step. */
+    static Written write(SiteEntry entry) {
+        List<EntryValue> f = new ArrayList<>();
+        String kind =
+                switch (entry) {
+                    case BucketMade e -> {
+                        f.add(text("vessel", e.vessel()));
+                        f.add(text("chemical", e.chemical()));
+                        f.add(number("volume", e.litres(), "L"));
+                        if (e.mgPerL() != null) {
+                            f.add(number("strength", e.mgPerL(), "mg/L"));
+                        }
+                        yield "bucket-made";
+                    }
+                    case SparesCounted e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("part", e.part()));
+                        f.add(number("count", e.count(), "pieces"));
+                        yield "spares-counted";
+                    }
+                    case StockCounted e -> {
+                        f.add(text("chemical", e.chemical()));
+                        f.add(number("amount", e.amount(), e.unit()));
+                        yield "stock-counted";
+                    }
+                    case ProductKept e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("what", e.what()));
+                        f.add(text("place", e.place()));
+                        if (e.until() != null) {
+                            f.add(number("until", e.until(), "ms"));
+                        }
+                        yield "product-kept";
+                    }
+                    case Signed e -> {
+                        f.add(text("what", e.what()));
+                        f.add(text("text", e.text()));
+                        yield "signed";
+                    }
+                };
+        return new Written(kind, "", f);
+    }
+
+    /**
+     * The entry that is written.
+     *
+     * @throws NotAnEntry when the kind is unknown or one of its figures is missing or in another
+     *     unit
+     */
+    static SiteEntry read(Written written) {
+        Figures f = new Figures(written.figures());
+        return switch (written.kind()) {
+            case "bucket-made" ->
+                    new BucketMade(
+                            f.text("vessel"),
+                            f.text("chemical"),
+                            f.value("volume", "L"),
+                            f.find("strength").isEmpty()
+                                    ? null
+                                    : Double.valueOf(f.value("strength", "mg/L")));
+            case "spares-counted" ->
+                    new SparesCounted(
+                            f.text("machine"),
+                            f.text("part"),
+                            whole("count", f.value("count", "pieces")));
+            case "stock-counted" -> {
+                String unit = f.find("amount").map(EntryValue::unit).orElse("");
+                if (unit == null || !StockCounted.UNITS.contains(unit)) {
+                    throw new NotAnEntry(
+                            "The amount has to be in "
+                                    + String.join(", ", StockCounted.UNITS)
+                                    + ".");
+                }
+                yield new StockCounted(f.text("chemical"), f.value("amount", unit), unit);
+            }
+            case "product-kept" ->
+                    new ProductKept(
+                            f.text("machine"),
+                            f.text("what"),
+                            f.text("place"),
+                            f.find("until").isEmpty()
+                                    ? null
+                                    : Long.valueOf((long) f.value("until", "ms")));
+            case "signed" -> new Signed(f.text("what"), f.text("text"));
+            default ->
+                    throw new NotAnEntry(
+                            "There is no entry of kind \"" + written.kind() + "\" for a site.");
+        };
+    }
+
+    private static int whole(String name, double value) {
+        if (value != Math.floor(value)) {
+            throw new NotAnEntry("The " + name + " is a whole number.");
+        }
+        return (int) value;
+    }
+
+    private static EntryValue text(String name, String text) {
+        return new EntryValue(name, null, null, text);
+    }
+
+    private static EntryValue number(String name, double value, String unit) {
+        return new EntryValue(name, value, unit, null);
+    }
+}

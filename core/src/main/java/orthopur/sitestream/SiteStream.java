@@ -1,0 +1,118 @@
+package orthopur.sitestream;
+
+import java.util.Map;
+import java.util.TreeMap;
+import orthopur.quantity.OutOfRange;
+import orthopur.quantity.Show;
+import orthopur.round.Actor;
+import orthopur.round.Refused;
+import orthopur.round.Refused.Why;
+import orthopur.sitestream.SiteState.Known;
+
+/**
+ * The fold of a site's stream. An entry that does not fit is refused with a plain sentence and
+ * changes nothing. What comes in late does not hide what was entered after it.
+ */
+public final class SiteStream {
+    private static final int MOST_SPARES = 999;
+    private static final double MOST_LITRES = 100_000;
+    private static final double MOST_STOCK = 1_000_000;
+    private static final double MOST_MG_PER_L = 1_000_000;
+
+    private final Map<String, Known> newest;
+
+    /** A stream that goes on from where it stands. */
+    public SiteStream(SiteState from) {
+        this.newest = new TreeMap<>(from.newest());
+    }
+
+    public SiteState state() {
+        return new SiteState(new TreeMap<>(newest));
+    }
+
+    /**
+     * Takes an entry in.
+     *
+     * @param at epoch milliseconds
+     * @throws Refused when this person may not make it, or it is not signed and has to be
+     * @throws OutOfRange for a figure outside its domain
+     */
+    public void accept(SiteEntry entry, long at, Actor actor) {
+        permitted(entry, actor);
+        inRange(entry);
+        Known there = newest.get(entry.about());
+        if (there == null || there.at() <= at) {
+            newest.put(entry.about(), new Known(entry, actor.name(), actor.person(), at));
+        }
+    }
+
+    /** Whether an entry has to be signed with the PIN of the one who makes it. */
+    public static boolean signed(SiteEntry entry) {
+        return entry instanceof SiteEntry.Signed;
+    }
+
+    /** Auditors read; quality signs and counts, and makes no bucket. */
+    private static void permitted(SiteEntry entry, Actor actor) {
+        if (actor.role() == null) {
+            throw new Refused(Why.NOT_YOURS, actor.name(), "people of the site");
+        }
+        boolean may =
+                switch (entry) {
+                    case SiteEntry.BucketMade e -> actor.role().carriesOut();
+                    case SiteEntry.ProductKept e -> actor.role().carriesOut();
+                    default -> actor.role().carriesOut() || actor.role().releases();
+                };
+        if (!may) {
+            throw new Refused(Why.NOT_YOURS, actor.name(), "crew and supervisors");
+        }
+        if (signed(entry) && !actor.signed()) {
+            throw new Refused(Why.NOT_SIGNED);
+        }
+    }
+
+    private static void inRange(SiteEntry entry) {
+        switch (entry) {
+            case SiteEntry.BucketMade e -> {
+                named("vessel", e.vessel());
+                named("chemical", e.chemical());
+                within("volume", e.litres(), 0.001, MOST_LITRES, "L");
+                if (e.mgPerL() != null) {
+                    within("strength", e.mgPerL(), 0, MOST_MG_PER_L, "mg/L");
+                }
+            }
+            case SiteEntry.SparesCounted e -> {
+                named("machine", e.machine());
+                named("part", e.part());
+                within("count", e.count(), 0, MOST_SPARES, "pieces");
+            }
+            case SiteEntry.StockCounted e -> {
+                named("chemical", e.chemical());
+                within("amount", e.amount(), 0, MOST_STOCK, e.unit());
+            }
+            case SiteEntry.ProductKept e -> {
+                named("machine", e.machine());
+                named("what", e.what());
+                named("place", e.place());
+            }
+            case SiteEntry.Signed e -> {
+                named("what", e.what());
+                named("text", e.text());
+            }
+        }
+    }
+
+    private static void named(String field, String text) {
+        if (text.isBlank()) {
+            throw new OutOfRange(field, "nothing", "a few words or a name");
+        }
+    }
+
+    private static void within(String field, double value, double least, double most, String unit) {
+        if (!(value >= least && value <= most)) {
+            throw new OutOfRange(
+                    field,
+                    Show.number(value),
+                    "%s to %s %s".formatted(Show.number(least), Show.number(most), unit));
+        }
+    }
+}
