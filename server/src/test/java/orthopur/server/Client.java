@@ -1,6 +1,7 @@
 package orthopur.server;
 
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
@@ -89,6 +90,10 @@ public final class Client {
     /** Sends bytes as they are. */
     public Answer putBytes(String path, String type, byte[] content) {
         return send(put(path).contentType(type).content(content), null);
+    }
+
+    public Answer delete_(String path, String body) {
+        return send(delete(path), body);
     }
 
     public Answer put_(String path, String body) {

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,9 +17,11 @@ import orthopur.round.EntryValue;
 import orthopur.round.State;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.people.Person;
+import orthopur.server.people.SignedIn;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
+import orthopur.server.tablets.Tablets;
 
 @RestController
 @RequestMapping("/api")
@@ -27,12 +30,19 @@ class FloorController {
     private final Procedures procedures;
     private final BeforeStart before;
     private final SiteEntries site;
+    private final Tablets tablets;
     private final Bell bell;
 
     FloorController(
-            Rounds rounds, Procedures procedures, BeforeStart before, SiteEntries site, Bell bell) {
+            Rounds rounds,
+            Procedures procedures,
+            BeforeStart before,
+            SiteEntries site,
+            Tablets tablets,
+            Bell bell) {
         this.before = before;
         this.site = site;
+        this.tablets = tablets;
         this.rounds = rounds;
         this.procedures = procedures;
         this.bell = bell;
@@ -133,8 +143,9 @@ class FloorController {
     RoundState enter(
             @PathVariable String id,
             @RequestBody SentEntry in,
+            @CookieValue(name = SignedIn.TABLET, required = false) @Nullable String tablet,
             @AuthenticationPrincipal Person person) {
-        return state(rounds.enter(id, sent(in), in.pin(), person));
+        return state(rounds.enter(id, sent(in, known(tablet)), in.pin(), person));
     }
 
     /** Takes in what a tablet has written down; nothing of it is lost. */
@@ -142,8 +153,10 @@ class FloorController {
     QueueAnswer queue(
             @PathVariable String id,
             @RequestBody Queue in,
+            @CookieValue(name = SignedIn.TABLET, required = false) @Nullable String tablet,
             @AuthenticationPrincipal Person person) {
-        List<Intake.Taken> fates = rounds.takeIn(id, entries(in), in.sentAt(), person);
+        List<Intake.Taken> fates =
+                rounds.takeIn(id, entries(in, known(tablet)), in.sentAt(), person);
         return new QueueAnswer(fates, state(rounds.load(id)));
     }
 
@@ -157,13 +170,19 @@ class FloorController {
 
     @PostMapping("/stream/entries")
     SiteEntries.View enterForSite(
-            @RequestBody SentEntry in, @AuthenticationPrincipal Person person) {
-        return site.enter(sent(in), in.pin(), person);
+            @RequestBody SentEntry in,
+            @CookieValue(name = SignedIn.TABLET, required = false) @Nullable String tablet,
+            @AuthenticationPrincipal Person person) {
+        return site.enter(sent(in, known(tablet)), in.pin(), person);
     }
 
     @PostMapping("/stream/queue")
-    SiteQueueAnswer queueForSite(@RequestBody Queue in, @AuthenticationPrincipal Person person) {
-        return new SiteQueueAnswer(site.takeIn(entries(in), in.sentAt(), person), site.view());
+    SiteQueueAnswer queueForSite(
+            @RequestBody Queue in,
+            @CookieValue(name = SignedIn.TABLET, required = false) @Nullable String tablet,
+            @AuthenticationPrincipal Person person) {
+        return new SiteQueueAnswer(
+                site.takeIn(entries(in, known(tablet)), in.sentAt(), person), site.view());
     }
 
     /** Rings when something on the floor changed. */
@@ -172,14 +191,19 @@ class FloorController {
         return bell.listen();
     }
 
-    private static List<Intake.Sent> entries(Queue in) {
+    /** What the site calls this device; null where it is none of the site's. */
+    private @Nullable String known(@Nullable String token) {
+        return tablets.of(token).map(Tablets.Tablet::name).orElse(null);
+    }
+
+    private static List<Intake.Sent> entries(Queue in, @Nullable String tablet) {
         if (in.entries() == null) {
             throw new Said(HttpStatus.BAD_REQUEST, "entries: a list of entries is expected.");
         }
-        return in.entries().stream().map(FloorController::sent).toList();
+        return in.entries().stream().map(e -> sent(e, tablet)).toList();
     }
 
-    private static Intake.Sent sent(@Nullable SentEntry in) {
+    private static Intake.Sent sent(@Nullable SentEntry in, @Nullable String tablet) {
         if (in == null) {
             return new Intake.Sent("", "", "", "", null, null, null);
         }
@@ -189,7 +213,7 @@ class FloorController {
                 in.step(),
                 in.kind(),
                 in.figures(),
-                in.device(),
+                tablet == null ? in.device() : tablet,
                 in.tabletTime());
     }
 

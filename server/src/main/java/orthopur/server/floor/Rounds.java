@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
@@ -29,6 +30,7 @@ import orthopur.server.machines.LastServices;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.people.Renamed;
 import orthopur.server.people.Training;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
@@ -390,6 +392,11 @@ public class Rounds {
 
     public long now() {
         return clock.millis();
+    }
+
+    @TransactionalEventListener
+    void renamed(Renamed who) {
+        forget();
     }
 
     /** Forgets what it keeps of the log in memory; it is read anew. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.OutOfRange;
@@ -14,6 +15,7 @@ import orthopur.round.Written;
 import orthopur.server.floor.Intake.Sent;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.people.Renamed;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
 import orthopur.sitestream.SiteEntry;
@@ -186,8 +188,15 @@ public class SiteEntries {
         return live;
     }
 
+    @TransactionalEventListener
+    void renamed(Renamed who) {
+        forget();
+    }
+
     /** Forgets what it keeps of the log in memory; it is read anew. */
     void forget() {
-        live = null;
+        synchronized (intake) {
+            live = null;
+        }
     }
 }

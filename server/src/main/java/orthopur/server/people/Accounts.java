@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
@@ -119,6 +120,32 @@ public class Accounts {
             throw Said.forbidden(a.getName() + " has left and signs nothing any more.");
         }
         prove(a, pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
+    }
+
+    /** Somebody who may stand at a machine. */
+    public record Named(long account, String name, Role role) {}
+
+    /** Who carries out or looks, in the order of names. */
+    public List<Named> onTheFloor() {
+        return db.selectFrom(ACCOUNT)
+                .where(ACCOUNT.LEFT_AT.isNull().and(ACCOUNT.ROLE.ne(Role.AUDITOR.name())))
+                .orderBy(ACCOUNT.NAME)
+                .fetch(a -> new Named(a.getId(), a.getName(), Role.valueOf(a.getRole())));
+    }
+
+    /**
+     * Signs somebody in by PIN, on a device that the site knows.
+     *
+     * @throws Said when the PIN is wrong, the account is locked, or there is none
+     */
+    @Transactional(noRollbackFor = Said.class)
+    public Person byPin(long account, @Nullable String pin) {
+        AccountRecord a =
+                db.selectFrom(ACCOUNT)
+                        .where(ACCOUNT.ID.eq((int) account).and(ACCOUNT.LEFT_AT.isNull()))
+                        .fetchOptional()
+                        .orElseThrow(() -> wrong("The PIN is wrong."));
+        return prove(a, pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
     }
 
     /** Whether two accounts are one person, as the supervisor has said when making the second. */

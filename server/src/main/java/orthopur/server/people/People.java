@@ -1,14 +1,26 @@
 package orthopur.server.people;
 
 import static orthopur.db.Tables.ACCOUNT;
+import static orthopur.db.Tables.MACHINE_USE;
+import static orthopur.db.Tables.PHOTO;
+import static orthopur.db.Tables.ROUND;
 import static orthopur.db.Tables.SHEET;
+import static orthopur.db.Tables.SPARE_COUNT;
+import static orthopur.db.Tables.STEP_COMMENT;
+import static orthopur.db.Tables.TABLET;
+import static orthopur.db.Tables.TRAINING;
 
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Table;
+import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -35,6 +47,7 @@ class People {
     private final SiteLog log;
     private final Clock clock;
     private final Training training;
+    private final ApplicationEventPublisher events;
 
     People(
             DSLContext db,
@@ -42,13 +55,15 @@ class People {
             PasswordEncoder encoder,
             SiteLog log,
             Clock clock,
-            Training training) {
+            Training training,
+            ApplicationEventPublisher events) {
         this.db = db;
         this.accounts = accounts;
         this.encoder = encoder;
         this.log = log;
         this.clock = clock;
         this.training = training;
+        this.events = events;
     }
 
     List<PersonView> all() {
@@ -71,9 +86,7 @@ class People {
     public PersonView create(NewPerson in, Person by) {
         String name = in.name() == null ? "" : in.name().strip();
         List<String> wrong = new ArrayList<>();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            wrong.add("The name has 1 to " + LONGEST_NAME + " letters.");
-        }
+        named(name, wrong);
         if (in.role() == null) {
             wrong.add("Choose a role.");
         }
@@ -108,6 +121,8 @@ class People {
                 in.pin() == null ? "0000" : in.pin(),
                 in.adultFrom(),
                 wrong);
+        String name = in.name() == null ? a.getName() : in.name().strip();
+        named(name, wrong);
         String same = samePerson(a.getName(), in.sameAs(), wrong);
         List<String> machines = in.trainedOn() == null ? training.of(id) : in.trainedOn();
         known(machines, wrong);
@@ -120,6 +135,10 @@ class People {
         refuse(wrong);
         accounts.sign(by, in.signature());
         String before = said(a);
+        String called = a.getName();
+        if (!name.equals(called)) {
+            rename(a, name);
+        }
         a.setRole(in.role().name());
         a.setAdultFrom(in.adultFrom() == null ? null : in.adultFrom().toString());
         a.setSameAs(same);
@@ -143,10 +162,46 @@ class People {
                 "person " + a.getName(),
                 before,
                 said(a)
+                        + (called.equals(a.getName()) ? "" : ", called otherwise before")
                         + (in.password() == null ? "" : ", new password")
                         + (in.pin() == null ? "" : ", new PIN"),
                 by.name());
         return view(a);
+    }
+
+    private static void named(String name, List<String> wrong) {
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            wrong.add("The name has 1 to " + LONGEST_NAME + " letters.");
+        }
+    }
+
+    /**
+     * Another name, wherever the old one stands outside of the log. Entries of the log name the
+     * account, so they show the new one; those from before that was kept hold the name as it was,
+     * under their hashes.
+     */
+    private void rename(AccountRecord a, String name) {
+        String old = a.getName();
+        if (db.fetchExists(
+                ACCOUNT, ACCOUNT.NAME.equalIgnoreCase(name).and(ACCOUNT.ID.ne(a.getId())))) {
+            throw Said.conflict("There is an account of " + name + " already.");
+        }
+        for (Field<String> f :
+                List.of(
+                        ACCOUNT.SAME_AS,
+                        ROUND.STARTED_BY,
+                        ROUND.CLOSED_BY,
+                        MACHINE_USE.WHO,
+                        SPARE_COUNT.WHO,
+                        TRAINING.SAID_BY,
+                        STEP_COMMENT.WHO,
+                        PHOTO.TAKEN_BY,
+                        TABLET.ENROLLED_BY)) {
+            Table<?> table = ((TableField<?, String>) f).getTable();
+            db.update(Objects.requireNonNull(table)).set(f, name).where(f.eq(old)).execute();
+        }
+        a.setName(name);
+        events.publishEvent(new Renamed(a.getId()));
     }
 
     private void known(List<String> machines, List<String> wrong) {

@@ -58,11 +58,12 @@ class PeopleController {
             String signature) {}
 
     /**
-     * What an account is to be; a secret or a training that is absent stays.
+     * What an account is to be; a name, a secret or a training that is absent stays.
      *
      * @param signature PIN of the supervisor who changes it
      */
     record ChangedPerson(
+            @Nullable String name,
             Role role,
             @Nullable LocalDate adultFrom,
             @Nullable String sameAs,

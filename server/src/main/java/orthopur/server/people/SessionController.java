@@ -3,70 +3,43 @@ package orthopur.server.people;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.round.Role;
 
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
     private final Accounts accounts;
-    private final SecurityContextRepository contexts;
+    private final SignedIn signedIn;
 
-    SessionController(Accounts accounts, SecurityContextRepository contexts) {
+    SessionController(Accounts accounts, SignedIn signedIn) {
         this.accounts = accounts;
-        this.contexts = contexts;
+        this.signedIn = signedIn;
     }
 
     record SignIn(String name, String password) {}
 
-    /**
-     * @param name null while nobody is signed in
-     * @param person the one whom several accounts may stand for
-     */
-    record Session(@Nullable String name, @Nullable Role role, @Nullable String person) {}
-
-    private Session session(Person person) {
-        return new Session(person.name(), person.role(), accounts.personOf(person));
-    }
-
     @GetMapping
-    Session current(@AuthenticationPrincipal Person person) {
-        return person == null ? new Session(null, null, null) : session(person);
+    SignedIn.Session current(@AuthenticationPrincipal @Nullable Person person) {
+        return signedIn.of(person);
     }
 
     @PostMapping
-    Session signIn(
+    SignedIn.Session signIn(
             @RequestBody SignIn in, HttpServletRequest request, HttpServletResponse response) {
         Person person =
                 accounts.signIn(
                         in.name() == null ? "" : in.name(),
                         in.password() == null ? "" : in.password());
-        // A session made before sign-in must not live on after it.
-        request.getSession();
-        request.changeSessionId();
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(
-                UsernamePasswordAuthenticationToken.authenticated(
-                        person,
-                        null,
-                        List.of(new SimpleGrantedAuthority("ROLE_" + person.role()))));
-        SecurityContextHolder.setContext(context);
-        contexts.saveContext(context, request, response);
-        return session(person);
+        return signedIn.as(person, request, response);
     }
 
     @DeleteMapping

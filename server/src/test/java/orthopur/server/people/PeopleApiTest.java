@@ -64,6 +64,39 @@ class PeopleApiTest {
         assertTrue(person("Oda Brill").get("left").asBoolean());
     }
 
+    /** The log names accounts, so a name that is taken back is gone from the records. */
+    @Test
+    void anotherNameStandsInTheRecordsAndTheChainStaysWhole() {
+        make("Ansa Koll", "tarn-ferry-3", "3333", "null");
+        JsonNode round = ilse.post_("/api/rounds", "{\"procedure\":\"qk-ov1-daily\"}").body();
+        String id = round.at("/state/id").asString();
+        String entry =
+                """
+                {"id":"ansa-1","packHash":"%s","step":"%s","kind":"trouble","tabletTime":1,"figures":[
+                 {"name":"trouble","text":"INTERRUPTED"},{"name":"text","text":"called away"}]}"""
+                        .formatted(
+                                round.at("/state/packHash").asString(),
+                                round.at("/pack/steps/0/id").asString());
+        Client ansa = new Client(mvc, "Ansa Koll", "tarn-ferry-3");
+        assertEquals(200, ansa.post_("/api/rounds/" + id + "/entries", entry).status());
+        assertEquals(
+                200,
+                change("Ansa Koll", "\"name\":\"Former 7\",\"role\":\"CREW\",\"left\":true")
+                        .status());
+        String record = ilse.read("/api/logbook/" + id).body().toString();
+        assertTrue(record.contains("Former 7") && !record.contains("Ansa"), record);
+        assertFalse(ilse.read("/api/rounds/" + id).body().toString().contains("Ansa"));
+        assertFalse(
+                ilse.read("/api/logbook/" + id + "/entries").body().toString().contains("Ansa"));
+        assertTrue(ilse.read("/api/logbook/integrity").body().get("whole").asBoolean());
+        assertEquals(
+                409,
+                change("Former 7", "\"name\":\"Ilse Varga\",\"role\":\"CREW\",\"left\":true")
+                        .status());
+        assertEquals(
+                422, change("Former 7", "\"name\":\" \",\"role\":\"CREW\",\"left\":true").status());
+    }
+
     @Test
     void aNewPasswordAndPinReplaceTheOldOnesAndAreNotInTheLog() {
         make("Lio Fenn", "tarn-ferry-1", "1111", "null");

@@ -1,0 +1,57 @@
+package orthopur.server.people;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.stereotype.Component;
+import orthopur.round.Role;
+
+/** Opens the session of somebody who has proven who they are. */
+@Component
+public class SignedIn {
+    /** The cookie by which an enrolled tablet is known. */
+    public static final String TABLET = "orthopur-tablet";
+
+    private final Accounts accounts;
+    private final SecurityContextRepository contexts;
+
+    SignedIn(Accounts accounts, SecurityContextRepository contexts) {
+        this.accounts = accounts;
+        this.contexts = contexts;
+    }
+
+    /**
+     * @param name null while nobody is signed in
+     * @param person the one whom several accounts may stand for
+     */
+    public record Session(@Nullable String name, @Nullable Role role, @Nullable String person) {}
+
+    /** What is said of who is signed in. */
+    public Session of(@Nullable Person person) {
+        return person == null
+                ? new Session(null, null, null)
+                : new Session(person.name(), person.role(), accounts.personOf(person));
+    }
+
+    /** From now on this session is theirs. */
+    public Session as(Person person, HttpServletRequest request, HttpServletResponse response) {
+        // A session made before sign-in must not live on after it.
+        request.getSession();
+        request.changeSessionId();
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(
+                UsernamePasswordAuthenticationToken.authenticated(
+                        person,
+                        null,
+                        List.of(new SimpleGrantedAuthority("ROLE_" + person.role()))));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        return of(person);
+    }
+}
