@@ -12,7 +12,8 @@ export default defineConfig({
     react(),
     // The page itself is kept on the device; what it shows and what is entered is kept in its own store.
     VitePWA({
-      registerType: "autoUpdate",
+      // A new version waits until nothing is going on; see app/update.ts.
+      registerType: "prompt",
       injectRegister: false,
       manifest: {
         name: "Orthopur",

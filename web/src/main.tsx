@@ -2,12 +2,12 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@mantine/core/styles.css";
 import "@mantine/core/styles/default-css-variables.css";
 import "./tokens.css";
-import { registerSW } from "virtual:pwa-register";
 import { createTheme, MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { App } from "./app/App";
+import { keepUpToDate } from "./app/update";
 
 const theme = createTheme({ fontFamily: "var(--mantine-font-family)", primaryColor: "dark" });
 const queries = new QueryClient({
@@ -18,7 +18,7 @@ const queries = new QueryClient({
   },
 });
 
-registerSW({ immediate: true });
+void keepUpToDate();
 
 const root = document.getElementById("root");
 if (root) {

@@ -1,8 +1,9 @@
-import { lazy, Suspense } from "react";
+import { lazy, Suspense, useEffect } from "react";
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from "react-router";
 import { message } from "../api/client";
 import { Shell } from "./Shell";
 import { useSession } from "./session";
+import { moveOn } from "./update";
 
 const SignIn = lazy(() => import("../signin/SignIn"));
 const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
@@ -47,6 +48,8 @@ function SignedIn() {
 }
 
 function Lazy() {
+  const { pathname } = useLocation();
+  useEffect(() => moveOn(pathname), [pathname]);
   return (
     <Suspense fallback={<main className="page-state">Loading…</main>}>
       <Outlet />

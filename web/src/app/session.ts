@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, unwrap } from "../api/client";
-import { heard } from "./kept";
+import { type QueryClient, useQuery } from "@tanstack/react-query";
+import { api, type Schemas, unwrap } from "../api/client";
+import { heard, remember } from "./kept";
 
 /** Who is signed in; `name` is absent while nobody is. */
 export function useSession() {
@@ -9,6 +9,13 @@ export function useSession() {
     queryFn: () => heard("session", () => unwrap(api.GET("/api/session"))),
     staleTime: 60_000,
   });
+}
+
+/** Somebody else is signed in from now on, on this page and when it is opened again without signal. */
+export async function signedIn(queries: QueryClient, session: Schemas["Session"]) {
+  await remember("session", session);
+  queries.setQueryData(["session"], session);
+  await queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== "session" });
 }
 
 export function useSite() {

@@ -8,6 +8,7 @@ import { sparesCounted } from "./entries";
 import { Frame } from "./Frame";
 import { type Say, useSay } from "./texts";
 import { type SiteStream, sparesOf, useSiteStream } from "./useSiteStream";
+import { Who } from "./WhoGoesOn";
 
 const MOST = 999;
 
@@ -36,7 +37,7 @@ export default function Before() {
     <Frame>
       <header className="floor-head">
         <h1>{v ? `${v.machine} ${say(v.title)}` : say("Before you start")}</h1>
-        <span>{session.data?.name}</span>
+        <Who say={say} />
         <span className="floor-grow" />
         <Link className="floor-leave" to="/floor">
           {say("Machines")}

@@ -7,6 +7,7 @@ import { useClock, useSession } from "../app/session";
 import { Shape, STANDING, type Standing } from "../release/Standing";
 import { Frame } from "./Frame";
 import { type Say, useSay } from "./texts";
+import { Who } from "./WhoGoesOn";
 
 /** What has to be done first comes first: what goes on, what is dirty, the rest. */
 const DUE: Record<Standing, number> = { CLEANING: 0, DIRTY: 1, HELD: 2, WAITING: 3, IN_USE: 4, RELEASED: 5 };
@@ -36,7 +37,7 @@ export default function FloorPick() {
     <Frame>
       <header className="floor-head">
         <h1>{code ?? say("Which machine?")}</h1>
-        <span>{session.data?.name}</span>
+        <Who say={say} />
         <span className="floor-grow" />
         {code && (
           <Link className="floor-leave" to="/floor">

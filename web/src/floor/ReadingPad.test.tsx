@@ -110,6 +110,19 @@ describe("the reading pad", () => {
     expect(screen.getByText("Too close to call with this instrument.")).toBeTruthy();
   });
 
+  it("takes what lies between two marks for anything between them", async () => {
+    const { user, onReading } = pad();
+    await user.click(screen.getByRole("radio", { name: "Strip" }));
+    await user.click(screen.getByRole("button", { name: "It is between two marks" }));
+    await user.click(screen.getByRole("radio", { name: "100 to 200" }));
+    await user.type(warmth(), "20");
+    expect(screen.getByText("In. The whole reading is within the limits.")).toBeTruthy();
+    await user.click(screen.getByRole("radio", { name: "50 to 100" }));
+    expect(screen.getByText("Too close to call with this instrument.")).toBeTruthy();
+    await user.click(enter());
+    expect(onReading).toHaveBeenCalledWith("strip", 75, 20);
+  });
+
   it("asks first what was done about a reading that was out", async () => {
     const { user, onCorrective } = pad({
       strength: 60,

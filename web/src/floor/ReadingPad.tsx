@@ -208,30 +208,51 @@ function Figure({ say, label, unit, step, value, onChange }: FigureProps) {
 
 type StripProps = { say: Say; marks: number[]; value: string; onPick: (v: string) => void };
 
-/** The strip's scale by value and pattern, never by hue alone. */
+/**
+ * The strip's scale by value and pattern, never by hue alone. What is seen between two marks is said so, not rounded
+ * to one of them.
+ */
 function Strip({ say, marks, value, onPick }: StripProps) {
+  const [between, setBetween] = useState(false);
+  const shown = between
+    ? marks
+        .slice(1)
+        .map((m, i) => ({ value: (marks[i] + m) / 2, words: say("{0} to {1}", marks[i], m), lines: i }))
+    : marks.map((m, i) => ({ value: m, words: String(m), lines: i }));
   return (
-    <div className="strip" role="radiogroup" aria-label={say("Strength on the strip, mg/L")}>
-      {marks.map((m, i) => (
-        // biome-ignore lint/a11y/useSemanticElements: a patch of the scale with its pattern
-        <button
-          key={m}
-          type="button"
-          role="radio"
-          aria-checked={value === String(m)}
-          className="strip-mark"
-          onClick={() => onPick(String(m))}
-        >
-          <svg viewBox="0 0 40 26" width="100%" height="26" role="presentation">
-            <path
-              d={Array.from({ length: i * 3 }, (_, k) => `M${2 + k * 3.2} 2V24`).join("")}
-              stroke="#f2ece0"
-              strokeWidth="1.6"
-            />
-          </svg>
-          {m}
-        </button>
-      ))}
-    </div>
+    <>
+      <div className="strip" role="radiogroup" aria-label={say("Strength on the strip, mg/L")}>
+        {shown.map((m) => (
+          // biome-ignore lint/a11y/useSemanticElements: a patch of the scale with its pattern
+          <button
+            key={m.words}
+            type="button"
+            role="radio"
+            aria-checked={value === String(m.value)}
+            className="strip-mark"
+            onClick={() => onPick(String(m.value))}
+          >
+            <svg viewBox="0 0 40 26" width="100%" height="26" role="presentation">
+              <path
+                d={Array.from({ length: m.lines * 3 }, (_, k) => `M${2 + k * 3.2} 2V24`).join("")}
+                stroke="#f2ece0"
+                strokeWidth="1.6"
+              />
+            </svg>
+            {m.words}
+          </button>
+        ))}
+      </div>
+      <button
+        className="floor-btn"
+        type="button"
+        onClick={() => {
+          setBetween(!between);
+          onPick("");
+        }}
+      >
+        {between ? say("It is on a mark") : say("It is between two marks")}
+      </button>
+    </>
   );
 }

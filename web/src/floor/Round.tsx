@@ -12,9 +12,11 @@ import { Frame } from "./Frame";
 import { Locks } from "./Locks";
 import { SettingsDialog } from "./SettingsDialog";
 import { StepView } from "./StepView";
+import { keepForGood, useStayAwake } from "./stayAwake";
 import { Trouble } from "./Trouble";
 import { type Say, useSay } from "./texts";
 import { loadRound, useRound, type View } from "./useRound";
+import { Who } from "./WhoGoesOn";
 
 export default function Round() {
   const { round = "" } = useParams();
@@ -55,12 +57,13 @@ function useSheet(machine: string) {
 }
 
 function Carry({ round, view, actor }: { round: string; view: View; actor: Actor }) {
-  const who = actor.name;
   const { pack } = view;
   const say = useSay();
   const session = useSession();
   const live = useRound(round, view, actor, say);
   const { state } = live;
+  useStayAwake();
+  useEffect(() => void keepForGood(), []);
   const here = useLocation().pathname;
   const [looking, setLooking] = useState<string | null>(null);
   const [open, setOpen] = useState<"trouble" | "moved" | "locks" | "settings" | null>(null);
@@ -80,7 +83,7 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
         <h1>
           {pack.machine} {say(pack.title)}
         </h1>
-        <span>{who}</span>
+        <Who say={say} />
         <span className="floor-grow" />
         {(live.lost || live.keptOfOthers.length > 0) && (
           <output className="floor-signal">

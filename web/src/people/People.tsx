@@ -8,6 +8,7 @@ import { Sign } from "../app/Sign";
 import { useClock } from "../app/session";
 import { SiteArchive } from "./SiteArchive";
 import { SiteForm } from "./SiteForm";
+import { TabletList } from "./TabletList";
 import "./people.css";
 
 type PersonRow = Schemas["PersonView"];
@@ -93,6 +94,7 @@ export default function People() {
           ))}
         </tbody>
       </table>
+      <TabletList />
       <SiteForm />
       <SiteArchive />
       <h2>What was changed</h2>
@@ -117,7 +119,7 @@ export default function People() {
 
 function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: () => void }) {
   const queries = useQueryClient();
-  const [name, setName] = useState("");
+  const [name, setName] = useState(person?.name ?? "");
   const [role, setRole] = useState<PersonRow["role"]>(person?.role ?? "CREW");
   const [adultFrom, setAdult] = useState(person?.adultFrom ?? "");
   const [sameAs, setSameAs] = useState(person?.sameAs ?? "");
@@ -133,6 +135,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
             api.PUT("/api/people/{id}", {
               params: { path: { id: person.id } },
               body: {
+                name,
                 role,
                 left,
                 adultFrom: adultFrom || undefined,
@@ -167,15 +170,18 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
   return (
     <Dialog title={person ? person.name : "A new person"} onClose={onClose}>
       <Sign save={save} ready pinLabel="Your own PIN, to sign this" onClose={onClose}>
-        {!person && (
-          <TextInput
-            label="Name"
-            value={name}
-            maxLength={60}
-            required
-            onChange={(e) => setName(e.currentTarget.value)}
-          />
-        )}
+        <TextInput
+          label="Name"
+          description={
+            person
+              ? "Records show the new one. Somebody who wants to be named no more gets another, as “Former 7”."
+              : undefined
+          }
+          value={name}
+          maxLength={60}
+          required
+          onChange={(e) => setName(e.currentTarget.value)}
+        />
         <NativeSelect
           label="Role"
           data={ROLES}

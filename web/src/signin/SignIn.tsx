@@ -1,9 +1,12 @@
 import "./signin.css";
 import { PasswordInput, TextInput } from "@mantine/core";
-import { useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 import { api, message, unwrap } from "../api/client";
+import { signedIn } from "../app/session";
+import { GoOnHere } from "../floor/WhoGoesOn";
+import "../floor/floor.css";
 
 export default function SignIn() {
   const [name, setName] = useState("");
@@ -11,7 +14,15 @@ export default function SignIn() {
   const [error, setError] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const navigate = useNavigate();
-  const from = (useLocation().state as { from?: string } | null)?.from ?? "/procedures";
+  const came = useLocation().state as { from?: string; byName?: boolean } | null;
+  const from = came?.from ?? "/procedures";
+  const [byName, setByName] = useState(came?.byName ?? false);
+  // On a tablet of the site, on its way to the floor, a name and a PIN are enough.
+  const here = useQuery({
+    queryKey: ["tablet"],
+    queryFn: () => unwrap(api.GET("/api/tablets/this")),
+    enabled: from.startsWith("/floor") && !byName,
+  });
   const queries = useQueryClient();
 
   async function submit(e: FormEvent) {
@@ -23,7 +34,7 @@ export default function SignIn() {
       await unwrap(api.GET("/api/session"));
       const session = await unwrap(api.POST("/api/session", { body: { name, password } }));
       queries.clear();
-      queries.setQueryData(["session"], session);
+      await signedIn(queries, session);
       navigate(from, { replace: true });
     } catch (problem) {
       setError(message(problem));
@@ -33,6 +44,13 @@ export default function SignIn() {
     }
   }
 
+  if (here.data?.name && !byName) {
+    return (
+      <main className="floor">
+        <GoOnHere onDone={() => navigate(from, { replace: true })} onByName={() => setByName(true)} />
+      </main>
+    );
+  }
   return (
     <main className="signin">
       <div className="signin-cloth" aria-hidden="true">

@@ -123,14 +123,14 @@ public class Accounts {
     }
 
     /** Somebody who may stand at a machine. */
-    public record Named(long account, String name, Role role) {}
+    public record AtTheMachine(long account, String name, Role role) {}
 
     /** Who carries out or looks, in the order of names. */
-    public List<Named> onTheFloor() {
+    public List<AtTheMachine> onTheFloor() {
         return db.selectFrom(ACCOUNT)
                 .where(ACCOUNT.LEFT_AT.isNull().and(ACCOUNT.ROLE.ne(Role.AUDITOR.name())))
                 .orderBy(ACCOUNT.NAME)
-                .fetch(a -> new Named(a.getId(), a.getName(), Role.valueOf(a.getRole())));
+                .fetch(a -> new AtTheMachine(a.getId(), a.getName(), Role.valueOf(a.getRole())));
     }
 
     /**

@@ -58,7 +58,7 @@ class TabletsController {
      * @param name null while it is not enrolled
      * @param people who may sign in here by PIN; nobody while it is not enrolled
      */
-    record ThisTablet(@Nullable String name, List<Accounts.Named> people) {}
+    record ThisTablet(@Nullable String name, List<Accounts.AtTheMachine> people) {}
 
     @GetMapping
     List<Tablets.Tablet> all(@AuthenticationPrincipal Person person) {

@@ -1,0 +1,126 @@
+import { TextInput } from "@mantine/core";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { Sign } from "../app/Sign";
+import { useClock } from "../app/session";
+
+const LONGEST = 40;
+
+/** The site's own tablets: on them a name and a PIN are enough to go on. */
+export function TabletList() {
+  const clock = useClock();
+  const tablets = useQuery({
+    queryKey: ["tablets"],
+    queryFn: () => unwrap(api.GET("/api/tablets")),
+  });
+  const [open, setOpen] = useState<"new" | Schemas["Tablet"] | null>(null);
+  return (
+    <section className="tablets" aria-label="Tablets">
+      <div className="page-head">
+        <h2>Tablets</h2>
+        <span className="grow" />
+        <button className="btn" type="button" onClick={() => setOpen("new")}>
+          Enrol a tablet…
+        </button>
+      </div>
+      {tablets.isError && (
+        <p className="note stop" role="alert">
+          {message(tablets.error)}
+        </p>
+      )}
+      {tablets.data?.length === 0 && (
+        <p className="quiet">
+          None yet. On an enrolled tablet people change over with a name and a PIN, and each entry says which
+          tablet it was made on.
+        </p>
+      )}
+      <ul className="tablet-list">
+        {(tablets.data ?? []).map((t) => (
+          <li key={t.id}>
+            <span>{clock.day(t.enrolledAt)}</span>
+            <b>{t.name}</b>
+            <span>enrolled by {t.enrolledBy}</span>
+            <button
+              className="btn small"
+              type="button"
+              aria-label={`Withdraw ${t.name}`}
+              onClick={() => setOpen(t)}
+            >
+              Withdraw…
+            </button>
+          </li>
+        ))}
+      </ul>
+      {open === "new" && <NewTablet onClose={() => setOpen(null)} />}
+      {open && open !== "new" && <Withdraw tablet={open} onClose={() => setOpen(null)} />}
+    </section>
+  );
+}
+
+function NewTablet({ onClose }: { onClose: () => void }) {
+  const queries = useQueryClient();
+  const clock = useClock();
+  const [name, setName] = useState("");
+  const give = useMutation({
+    mutationFn: (signature: string) =>
+      unwrap(api.POST("/api/tablets/codes", { body: { name: name.trim(), signature } })),
+  });
+  const close = () => {
+    void queries.invalidateQueries({ queryKey: ["tablets"] });
+    onClose();
+  };
+  if (give.data) {
+    return (
+      <Dialog title={`A code for ${name.trim()}`} onClose={close}>
+        <p className="tablet-code">{give.data.code.replace(/(\d{3})/, "$1 ")}</p>
+        <p>
+          On the tablet: open the floor, press the name at the top, and type it in. It enrols one tablet and
+          holds until {clock.time(give.data.until)}.
+        </p>
+        <div className="dialog-row">
+          <button className="btn main" type="button" onClick={close}>
+            Done
+          </button>
+        </div>
+      </Dialog>
+    );
+  }
+  return (
+    <Dialog title="Enrol a tablet" onClose={onClose}>
+      <Sign save={give} ready={name.trim() !== ""} says="Sign and show the code" onClose={onClose}>
+        <TextInput
+          label="What it is called"
+          description="Where it hangs, as people say it: wash-up, saw room."
+          value={name}
+          maxLength={LONGEST}
+          required
+          onChange={(e) => setName(e.currentTarget.value)}
+        />
+      </Sign>
+    </Dialog>
+  );
+}
+
+function Withdraw({ tablet, onClose }: { tablet: Schemas["Tablet"]; onClose: () => void }) {
+  const queries = useQueryClient();
+  const save = useMutation({
+    mutationFn: (signature: string) =>
+      unwrap(api.DELETE("/api/tablets/{id}", { params: { path: { id: tablet.id } }, body: { signature } })),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ["tablets"] });
+      onClose();
+    },
+  });
+  return (
+    <Dialog title={`Withdraw ${tablet.name}`} onClose={onClose}>
+      <Sign save={save} ready says="Sign and withdraw" onClose={onClose}>
+        <p>
+          A PIN alone opens nothing on it any more. What it still keeps without signal is sent when somebody
+          signs in there with name and password.
+        </p>
+      </Sign>
+    </Dialog>
+  );
+}
