@@ -11,9 +11,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import orthopur.round.Entry;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import orthopur.server.TestClock;
+import orthopur.server.floor.Tablet;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -21,11 +24,12 @@ import tools.jackson.databind.node.ObjectNode;
  * What the program of November 2026 left behind, which stood on Spring Boot 3 and Jackson 2: its
  * database with rounds under way and one released, an archive, and the queue of a tablet.
  */
-@ServerTest(site = OlderSiteTest.SITE)
+@ServerTest(clock = true, site = OlderSiteTest.SITE)
 class OlderSiteTest {
     static final String SITE = "2026-11";
 
     @Autowired MockMvc mvc;
+    @Autowired TestClock now;
     private Client ilse;
 
     @BeforeEach
@@ -104,6 +108,30 @@ class OlderSiteTest {
         String round = kept.remove("round").asString();
         Answer a = Client.maren(mvc).post_("/api/rounds/" + round + "/queue", kept.toString());
         assertEquals("TAKEN", a.body().at("/fates/0/fate").asString(), a.body().toString());
+    }
+
+    /**
+     * Its locks hang under a name only, and its entries count in whole seconds; it ends as it
+     * began.
+     */
+    @Test
+    void aRoundThatWasBegunBeforeIsClosedAfter() throws IOException {
+        Tablet t = new Tablet(ilse, "Ilse Varga", "17", "qk-tl1-line-clean");
+        t.goOnFrom(ilse.read("/api/logbook/" + t.round + "/entries").body());
+        assertEquals(0, t.pack.format());
+        assertEquals("cover", t.progress.state().current());
+        t.now = now.millis();
+        t.toTheEnd();
+        now.set(t.now);
+        for (JsonNode f : t.sync().get("fates")) {
+            assertEquals("TAKEN", f.get("fate").asString(), f.toString());
+        }
+        String last = t.pack.steps().getLast().id();
+        Answer closed = t.send(new Entry.RoundClosed(last), "4711");
+        assertEquals(200, closed.status(), closed.detail());
+        assertEquals("WAITING", closed.body().at("/progress/status").asString());
+        assertTrue(closed.body().at("/progress/plan").size() > 0, "what to find is written down");
+        assertTrue(ilse.read("/api/logbook/integrity").body().get("whole").asBoolean());
     }
 
     @Test

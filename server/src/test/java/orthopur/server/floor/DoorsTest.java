@@ -230,4 +230,97 @@ class DoorsTest {
         assertEquals(
                 400, maren.post_("/api/rounds/" + t.round + "/queue", "{\"sentAt\":1}").status());
     }
+
+    /**
+     * Each kind, by both doors, as each role: + may, – may not, s with the server in reach only.
+     */
+    @Test
+    void everyKindByEveryDoorAsEveryRole() {
+        Tablet t = new Tablet(maren, "Maren Oyelaran", "17", "qk-tl1-line-clean");
+        String step = t.pack.steps().getFirst().id();
+        List<Entry> kinds =
+                List.of(
+                        new Entry.PieceMoved(step, "x#1", true),
+                        new Entry.TimerStarted(step),
+                        new Entry.ContactBroken(step),
+                        new Entry.ReadingTaken(step, "spoon", 1, 1),
+                        new Entry.CorrectiveAction(step, "added"),
+                        new Entry.CheckMade(step, "gap", 1.0),
+                        new Entry.Confirmed(step, "people-clear"),
+                        new Entry.LockMoved(step, "keg-gas", "4", true, null),
+                        new Entry.LockMoved(step, "keg-gas", "4", false, "gone home"),
+                        new Entry.TroubleSaid(
+                                step, RoundPack.Trouble.Kind.INTERRUPTED, null, "the door"),
+                        new Entry.PhotoTaken(step, "00", "tap"),
+                        new Entry.Deviation(step, " "),
+                        new Entry.RoundClosed(step),
+                        new Entry.ReleasePlanned(step, List.of(LOOK), false),
+                        new Entry.Proof(step, "sight", null, null, true),
+                        new Entry.Released(step, null, null),
+                        new Entry.SentBack(step, "moon", "streaks"),
+                        new Entry.Correction(step, "id", "it was sink 2"));
+        List<String> table = new ArrayList<>();
+        for (Entry e : kinds) {
+            StringBuilder row = new StringBuilder();
+            for (String name :
+                    List.of("Ilse Varga", "Maren Oyelaran", "Ruvi Hast", "Anselm Crake")) {
+                Tablet own = new Tablet(who(name), name, t);
+                row.append(own.send(e, PINS.get(name)).status() == 403 ? "–" : "+");
+                JsonNode fate = own.sync(List.of(own.sent(e))).at("/fates/0");
+                String why = fate.path("why").asString();
+                row.append(
+                        why.contains("may not do this") || why.contains("by the program")
+                                ? "–"
+                                : why.contains("takes a connection") ? "s" : "+");
+                row.append(' ');
+            }
+            String kind = orthopur.round.Written.of(e).kind();
+            table.add("%-15s %s".formatted(kind, row.toString().strip()));
+        }
+        String works = "++ ++ –– ––";
+        String looks = "+s –– +s ––";
+        assertEquals(
+                List.of(
+                        "piece-off       " + works,
+                        "timer-started   " + works,
+                        "contact-broken  " + works,
+                        "reading         " + works,
+                        "corrective      " + works,
+                        "check           " + works,
+                        "confirmed       " + works,
+                        "lock-on         " + works,
+                        "lock-off        +s –– –– ––",
+                        "trouble         " + works,
+                        "photo           " + works,
+                        "deviation       " + works,
+                        "round-closed    +s +s –– ––",
+                        "release-plan    –s –s –s –s",
+                        "proof           " + looks,
+                        "released        " + looks,
+                        "sent-back       " + looks,
+                        "correction      " + looks),
+                table);
+    }
+
+    private static final ReleaseSite LOOK =
+            new ReleaseSite(
+                    "sight", ReleaseSite.Kind.LOOK, "Nothing", null, null, null, null, "none");
+
+    @Test
+    void ofTwoWhoReleaseAtOnceOneDoes() throws Exception {
+        Tablet t = handedOver();
+        String path = "/api/releases/" + t.round;
+        ruvi.post_(path + "/findings", "{\"site\":\"sight\",\"passed\":true}");
+        Client ilse = who("Ilse Varga");
+        try (var both = java.util.concurrent.Executors.newFixedThreadPool(2)) {
+            var one =
+                    both.submit(() -> ruvi.post_(path + "/release", "{\"pin\":\"9027\"}").status());
+            var two =
+                    both.submit(() -> ilse.post_(path + "/release", "{\"pin\":\"4711\"}").status());
+            assertEquals(
+                    List.of(200, 409),
+                    java.util.stream.Stream.of(one.get(), two.get()).sorted().toList());
+        }
+        sameAfterARestart(t);
+    }
 }
