@@ -34,7 +34,9 @@ export default function RoundList() {
         {chain.data && (
           <p className={chain.data.whole ? "quiet" : "note stop"}>
             {chain.data.whole
-              ? `Chain whole over ${chain.data.entries} entries`
+              ? chain.data.entries < chain.data.all
+                ? `Chain whole over ${chain.data.entries} of ${chain.data.all} entries; the rest is being walked`
+                : `Chain whole over ${chain.data.entries} entries`
               : `The chain is broken at entry ${chain.data.firstBroken}: something was changed from outside`}
           </p>
         )}

@@ -144,7 +144,7 @@ public final class SimulateFloor {
                         .filter(id -> !stored.containsKey(id))
                         .count();
         long doubled = stored.values().stream().filter(n -> n > 1).count();
-        JsonNode chain = c.get("/api/logbook/integrity");
+        JsonNode chain = c.get("/api/logbook/integrity?anew=true");
         out.printf(
                 "acknowledged %d, lost %d, doubled %d, chain whole: %s%n",
                 acknowledged, lost, doubled, chain.get("whole"));

@@ -20,7 +20,6 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.roundpack.RoundPack;
-import orthopur.server.machines.Sheets;
 import orthopur.server.people.Person;
 import orthopur.server.people.Training;
 import orthopur.server.platform.Said;
@@ -37,7 +36,6 @@ class BeforeStart {
     private final DSLContext db;
     private final Procedures procedures;
     private final Rounds rounds;
-    private final Sheets sheets;
     private final Training training;
     private final SiteEntries entries;
 
@@ -45,13 +43,11 @@ class BeforeStart {
             DSLContext db,
             Procedures procedures,
             Rounds rounds,
-            Sheets sheets,
             Training training,
             SiteEntries entries) {
         this.db = db;
         this.procedures = procedures;
         this.rounds = rounds;
-        this.sheets = sheets;
         this.training = training;
         this.entries = entries;
     }

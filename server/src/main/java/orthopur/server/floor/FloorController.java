@@ -1,8 +1,8 @@
 package orthopur.server.floor;
 
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.CookieValue;
@@ -19,7 +19,6 @@ import orthopur.roundpack.RoundPack;
 import orthopur.server.people.Person;
 import orthopur.server.people.SignedIn;
 import orthopur.server.platform.Bell;
-import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
 import orthopur.server.tablets.Tablets;
 
@@ -67,13 +66,13 @@ class FloorController {
      * something is refused beside the others, so nothing here is a primitive.
      */
     record SentEntry(
-            String id,
-            String packHash,
-            String step,
-            String kind,
-            List<EntryValue> figures,
+            @Nullable String id,
+            @Nullable String packHash,
+            @Nullable String step,
+            @Nullable String kind,
+            @Nullable List<EntryValue> figures,
             @Nullable String device,
-            Long tabletTime,
+            @Nullable Long tabletTime,
             @Nullable String pin) {}
 
     /**
@@ -197,9 +196,6 @@ class FloorController {
     }
 
     private static List<Intake.Sent> entries(Queue in, @Nullable String tablet) {
-        if (in.entries() == null) {
-            throw new Said(HttpStatus.BAD_REQUEST, "entries: a list of entries is expected.");
-        }
         return in.entries().stream().map(e -> sent(e, tablet)).toList();
     }
 
@@ -208,10 +204,10 @@ class FloorController {
             return new Intake.Sent("", "", "", "", null, null, null);
         }
         return new Intake.Sent(
-                in.id(),
-                in.packHash(),
-                in.step(),
-                in.kind(),
+                Objects.requireNonNullElse(in.id(), ""),
+                Objects.requireNonNullElse(in.packHash(), ""),
+                Objects.requireNonNullElse(in.step(), ""),
+                Objects.requireNonNullElse(in.kind(), ""),
                 in.figures(),
                 tablet == null ? in.device() : tablet,
                 in.tabletTime());

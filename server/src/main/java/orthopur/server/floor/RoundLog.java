@@ -95,9 +95,18 @@ public class RoundLog {
                 .fetch(this::stored);
     }
 
-    /** Every entry of the site in order, for checking the chain. */
-    public java.util.stream.Stream<EntryEnvelope.Chained> chain() {
-        return db.selectFrom(FLOOR_EVENT).orderBy(FLOOR_EVENT.SEQ).fetchStream().map(this::stored);
+    /** Entries of the site in order, behind this place: so many at most. */
+    public List<EntryEnvelope.Chained> chainAfter(long seq, int limit) {
+        return db.selectFrom(FLOOR_EVENT)
+                .where(FLOOR_EVENT.SEQ.gt(Math.toIntExact(seq)))
+                .orderBy(FLOOR_EVENT.SEQ)
+                .limit(limit)
+                .fetch(this::stored);
+    }
+
+    /** How many entries the log of the site holds. */
+    public long count() {
+        return db.fetchCount(FLOOR_EVENT);
     }
 
     Optional<EntryEnvelope.Chained> entry(String id) {

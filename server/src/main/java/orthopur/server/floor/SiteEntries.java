@@ -132,14 +132,14 @@ public class SiteEntries {
      * @throws Refused or {@link OutOfRange} when it does not fit; then it leaves no trace
      */
     View enter(Sent sent, @Nullable String pin, Person person) {
+        boolean signed = SiteStream.signed(SiteEntry.read(sent.written()));
+        if (signed) {
+            accounts.sign(person, pin);
+        }
         synchronized (intake) {
             Live l = live();
             if (intake.known(l, sent)) {
                 return view();
-            }
-            boolean signed = SiteStream.signed(SiteEntry.read(sent.written()));
-            if (signed) {
-                accounts.sign(person, pin);
             }
             List<EntryEnvelope> written = new ArrayList<>();
             intake.count(l, sent, signed, person, written);

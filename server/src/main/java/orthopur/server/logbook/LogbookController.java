@@ -9,13 +9,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -46,13 +44,21 @@ class LogbookController {
     private final Rounds rounds;
     private final Sheets sheets;
     private final Accounts accounts;
+    private final ChainWalk chain;
     private final Paper paper;
 
-    LogbookController(RoundLog log, Rounds rounds, Sheets sheets, Accounts accounts, Paper paper) {
+    LogbookController(
+            RoundLog log,
+            Rounds rounds,
+            Sheets sheets,
+            Accounts accounts,
+            ChainWalk chain,
+            Paper paper) {
         this.log = log;
         this.rounds = rounds;
         this.sheets = sheets;
         this.accounts = accounts;
+        this.chain = chain;
         this.paper = paper;
     }
 
@@ -88,8 +94,6 @@ class LogbookController {
             String packHash,
             List<RecordLines.LogEntry> entries,
             boolean chainWhole) {}
-
-    record Integrity(boolean whole, long entries, @Nullable Long firstBroken) {}
 
     /** Rounds that started between two days of the site's zone, both included. */
     @GetMapping
@@ -210,21 +214,13 @@ class LogbookController {
                 whole);
     }
 
-    /** Walks the whole chain of the site. */
+    /**
+     * Whether the chain of the site is whole.
+     *
+     * @param anew whether all of it is walked again, however long that takes
+     */
     @GetMapping("/integrity")
-    @Transactional
-    Integrity integrity() {
-        String prev = EntryEnvelope.GENESIS;
-        long count = 0;
-        try (Stream<EntryEnvelope.Chained> all = log.chain()) {
-            for (EntryEnvelope.Chained e : (Iterable<EntryEnvelope.Chained>) all::iterator) {
-                count++;
-                if (e.broken(prev) != null) {
-                    return new Integrity(false, count, e.seq());
-                }
-                prev = e.hash();
-            }
-        }
-        return new Integrity(true, count, null);
+    ChainWalk.Integrity integrity(@RequestParam(defaultValue = "false") boolean anew) {
+        return anew ? chain.anew() : chain.soFar();
     }
 }

@@ -4,13 +4,12 @@ import static java.time.temporal.ChronoUnit.DAYS;
 import static orthopur.db.Tables.ACCOUNT;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Objects;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -21,21 +20,21 @@ import orthopur.db.tables.records.AccountRecord;
 import orthopur.round.Role;
 import orthopur.server.platform.Said;
 
-/** Accounts with password and PIN. Five failures in a row lock an account for ten minutes. */
+/** Accounts with password and PIN. */
 @Service
 public class Accounts {
-    static final int FAILURES = 5;
     private static final int ADULT = 18;
-    static final Duration LOCKED = Duration.ofMinutes(10);
 
     private final DSLContext db;
     private final PasswordEncoder encoder;
     private final Clock clock;
+    private final Throttle throttle;
 
-    Accounts(DSLContext db, PasswordEncoder encoder, Clock clock) {
+    Accounts(DSLContext db, PasswordEncoder encoder, Clock clock, Throttle throttle) {
         this.db = db;
         this.encoder = encoder;
         this.clock = clock;
+        this.throttle = throttle;
     }
 
     /**
@@ -78,22 +77,20 @@ public class Accounts {
     }
 
     /**
-     * @throws Said when name and password do not match or the account is locked
+     * @throws Said when name and password do not match, or no more may be tried from there; whether
+     *     there is such a name is not told
      */
-    @Transactional(noRollbackFor = Said.class)
     public Person signIn(String name, String password) {
-        Optional<AccountRecord> found =
-                db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(name.strip())).fetchOptional();
-        if (found.isEmpty() || found.get().getLeftAt() != null) {
-            // Takes as long as a wrong password, so that names cannot be guessed by the clock.
-            encoder.encode(password);
-            throw wrong("Name and password do not match.");
-        }
-        return prove(
-                found.get(),
+        AccountRecord found =
+                db.selectFrom(ACCOUNT)
+                        .where(ACCOUNT.NAME.eq(name.strip()).and(ACCOUNT.LEFT_AT.isNull()))
+                        .fetchOne();
+        throttle.compare(
+                name,
                 password,
-                found.get().getPasswordHash(),
+                found == null ? null : found.getPasswordHash(),
                 "Name and password do not match.");
+        return person(Objects.requireNonNull(found));
     }
 
     /**
@@ -110,16 +107,20 @@ public class Accounts {
     /**
      * Proves that it is this person who signs.
      *
-     * @throws Said when the PIN is wrong or the account is locked
+     * @throws Said when the PIN is wrong, or no more may be tried
      */
-    @Transactional(noRollbackFor = Said.class)
     public void sign(Person person, @Nullable String pin) {
         AccountRecord a =
                 db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq((int) person.id())).fetchSingle();
         if (a.getLeftAt() != null) {
             throw Said.forbidden(a.getName() + " has left and signs nothing any more.");
         }
-        prove(a, pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
+        byPin(a, pin);
+    }
+
+    private void byPin(AccountRecord a, @Nullable String pin) {
+        throttle.compare(
+                "pin of " + a.getId(), pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
     }
 
     /** Somebody who may stand at a machine. */
@@ -136,16 +137,16 @@ public class Accounts {
     /**
      * Signs somebody in by PIN, on a device that the site knows.
      *
-     * @throws Said when the PIN is wrong, the account is locked, or there is none
+     * @throws Said when the PIN is wrong, no more may be tried, or there is no such account
      */
-    @Transactional(noRollbackFor = Said.class)
     public Person byPin(long account, @Nullable String pin) {
         AccountRecord a =
                 db.selectFrom(ACCOUNT)
                         .where(ACCOUNT.ID.eq((int) account).and(ACCOUNT.LEFT_AT.isNull()))
                         .fetchOptional()
-                        .orElseThrow(() -> wrong("The PIN is wrong."));
-        return prove(a, pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
+                        .orElseThrow(() -> new Said(HttpStatus.UNAUTHORIZED, "The PIN is wrong."));
+        byPin(a, pin);
+        return person(a);
     }
 
     /** Whether two accounts are one person, as the supervisor has said when making the second. */
@@ -182,46 +183,17 @@ public class Accounts {
         return db.selectFrom(ACCOUNT).fetchMap(a -> (long) a.getId(), AccountRecord::getName);
     }
 
-    /** Whether somebody who is signed in still belongs to the site. */
+    /** Whether somebody who is signed in still belongs to the site, as they were then. */
     public boolean belongs(Person person) {
         return db.fetchExists(
-                ACCOUNT, ACCOUNT.ID.eq((int) person.id()).and(ACCOUNT.LEFT_AT.isNull()));
+                ACCOUNT,
+                ACCOUNT.ID
+                        .eq((int) person.id())
+                        .and(ACCOUNT.EPOCH.eq(person.epoch()))
+                        .and(ACCOUNT.LEFT_AT.isNull()));
     }
 
-    private Person prove(AccountRecord a, String secret, String hash, String otherwise) {
-        long now = clock.millis();
-        if (a.getLockedUntil() > now) {
-            throw locked(a.getLockedUntil() - now);
-        }
-        if (!encoder.matches(secret, hash)) {
-            int failed = a.getFailed() + 1;
-            boolean lock = failed >= FAILURES;
-            a.setFailed(lock ? 0 : failed);
-            a.setLockedUntil(lock ? now + LOCKED.toMillis() : 0);
-            a.store();
-            if (lock) {
-                throw locked(LOCKED.toMillis());
-            }
-            throw wrong(otherwise + " " + (FAILURES - failed) + " tries left.");
-        }
-        if (a.getFailed() != 0 || a.getLockedUntil() != 0) {
-            a.setFailed(0);
-            a.setLockedUntil(0L);
-            a.store();
-        }
-        return new Person(a.getId(), a.getName(), Role.valueOf(a.getRole()));
-    }
-
-    private static Said wrong(String message) {
-        return new Said(HttpStatus.UNAUTHORIZED, message);
-    }
-
-    private static Said locked(long millis) {
-        long minutes = Math.max(1, Math.ceilDiv(millis, 60_000));
-        return new Said(
-                HttpStatus.TOO_MANY_REQUESTS,
-                "Too many wrong tries. This account is locked for "
-                        + minutes
-                        + (minutes == 1 ? " more minute." : " more minutes."));
+    private static Person person(AccountRecord a) {
+        return new Person(a.getId(), a.getName(), Role.valueOf(a.getRole()), a.getEpoch());
     }
 }

@@ -139,6 +139,16 @@ class People {
         if (!name.equals(called)) {
             rename(a, name);
         }
+        boolean other =
+                !name.equals(called)
+                        || !in.role().name().equals(a.getRole())
+                        || in.left() != (a.getLeftAt() != null)
+                        || in.password() != null
+                        || in.pin() != null;
+        if (other) {
+            // Whoever is signed in with it signs in again, as what they are now.
+            a.setEpoch(a.getEpoch() + 1);
+        }
         a.setRole(in.role().name());
         a.setAdultFrom(in.adultFrom() == null ? null : in.adultFrom().toString());
         a.setSameAs(same);
@@ -151,10 +161,6 @@ class People {
         }
         if (in.pin() != null) {
             a.setPinHash(encoder.encode(in.pin()));
-        }
-        if (in.password() != null || in.pin() != null) {
-            a.setFailed(0);
-            a.setLockedUntil(0L);
         }
         a.store();
         training.set(id, machines, by.name());

@@ -12,6 +12,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
@@ -81,11 +82,22 @@ class SecurityConfig {
                                                                 HttpStatus.UNAUTHORIZED,
                                                                 "Please sign in."))
                                         .accessDeniedHandler(
-                                                (request, response, x) ->
+                                                (request, response, x) -> {
+                                                    if (request.getUserPrincipal()
+                                                                    instanceof Authentication a
+                                                            && a.getPrincipal() instanceof Person p
+                                                            && !accounts.belongs(p)) {
                                                         write(
                                                                 response,
-                                                                HttpStatus.FORBIDDEN,
-                                                                "This page is out of date or not yours to use. Reload it.")))
+                                                                HttpStatus.UNAUTHORIZED,
+                                                                "This account was changed since. Please sign in again.");
+                                                        return;
+                                                    }
+                                                    write(
+                                                            response,
+                                                            HttpStatus.FORBIDDEN,
+                                                            "This page is out of date or not yours to use. Reload it.");
+                                                }))
                 .formLogin(AbstractHttpConfigurer::disable)
                 .httpBasic(AbstractHttpConfigurer::disable)
                 .logout(AbstractHttpConfigurer::disable)

@@ -34,7 +34,7 @@ public class SignedIn {
 
     /** What is said of who is signed in. */
     public Session of(@Nullable Person person) {
-        return person == null
+        return person == null || !accounts.belongs(person)
                 ? new Session(null, null, null)
                 : new Session(person.name(), person.role(), accounts.personOf(person));
     }

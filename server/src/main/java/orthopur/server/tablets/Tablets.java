@@ -20,6 +20,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.db.tables.records.TabletCodeRecord;
 import orthopur.server.people.Accounts;
+import orthopur.server.people.KnownDevices;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
@@ -29,7 +30,7 @@ import orthopur.server.platform.SiteLog;
  * is gone after five wrong ones; what the tablet keeps after that nobody can guess.
  */
 @Service
-public class Tablets {
+public class Tablets implements KnownDevices {
     static final Duration CODE_HOLDS = Duration.ofMinutes(10);
     static final int GUESSES = 5;
     private static final int LONGEST_NAME = 40;
@@ -171,6 +172,11 @@ public class Tablets {
                                         t.getName(),
                                         t.getEnrolledBy(),
                                         t.getEnrolledAt()));
+    }
+
+    @Override
+    public boolean knows(String token) {
+        return of(token).isPresent();
     }
 
     private static String hash(String secret) {

@@ -215,7 +215,7 @@ class BadNightTest {
         assertEquals(429, ruvi.post_(path, "{\"pin\":\"0000\"}").status());
         Answer right = ruvi.post_(path, "{\"pin\":\"9027\"}");
         assertEquals(429, right.status(), "the right one comes too late");
-        assertTrue(right.detail().contains("locked for"), right.detail());
+        assertTrue(right.detail().contains("wrong tries"), right.detail());
         assertEquals("WAITING", rounds.load(t.round).progress().status().name());
         now.pass(16 * 60);
         Answer later = ruvi.post_(path, "{\"pin\":\"9027\"}");

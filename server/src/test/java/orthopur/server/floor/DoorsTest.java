@@ -228,7 +228,7 @@ class DoorsTest {
         assertEquals(before + 2, entries());
         assertTrue(ruvi.read("/api/logbook/integrity").body().get("whole").asBoolean());
         assertEquals(
-                400, maren.post_("/api/rounds/" + t.round + "/queue", "{\"sentAt\":1}").status());
+                422, maren.post_("/api/rounds/" + t.round + "/queue", "{\"sentAt\":1}").status());
     }
 
     /**

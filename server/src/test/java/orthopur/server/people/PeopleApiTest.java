@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -58,10 +59,31 @@ class PeopleApiTest {
         assertEquals(200, oda.read("/api/procedures").status());
         assertEquals(403, oda.read("/api/people").status());
         assertEquals(200, change("Oda Brill", "\"role\":\"CREW\",\"left\":true").status());
-        assertEquals(403, oda.read("/api/procedures").status());
+        assertEquals(401, oda.read("/api/procedures").status());
         assertThrows(
                 IllegalStateException.class, () -> new Client(mvc, "Oda Brill", "tarn-ferry-9"));
         assertTrue(person("Oda Brill").get("left").asBoolean());
+    }
+
+    /** Nobody keeps a power, or a session, from before they were changed. */
+    @Test
+    void anotherRolePasswordOrPinEndsTheSessionsAndNothingElseDoes() {
+        make("Tove Lindqvist", "tarn-ferry-5", "5555", "null");
+        for (String changed :
+                List.of(
+                        "\"role\":\"SUPERVISOR\",\"left\":false",
+                        "\"role\":\"CREW\",\"left\":false",
+                        "\"role\":\"CREW\",\"left\":false,\"pin\":\"5556\"",
+                        "\"role\":\"CREW\",\"left\":false,\"password\":\"tarn-ferry-5\"")) {
+            Client tove = new Client(mvc, "Tove Lindqvist", "tarn-ferry-5");
+            assertEquals(200, tove.read("/api/procedures").status());
+            assertEquals(200, change("Tove Lindqvist", changed).status());
+            assertEquals(401, tove.read("/api/procedures").status(), changed);
+            assertFalse(tove.read("/api/session").body().hasNonNull("name"));
+        }
+        Client tove = new Client(mvc, "Tove Lindqvist", "tarn-ferry-5");
+        change("Tove Lindqvist", "\"role\":\"CREW\",\"left\":false,\"trainedOn\":[\"QK-SL1\"]");
+        assertEquals(200, tove.read("/api/procedures").status());
     }
 
     /** The log names accounts, so a name that is taken back is gone from the records. */
@@ -128,7 +150,10 @@ class PeopleApiTest {
         assertEquals(422, make("Oda Brill", "tarn-ferry-9", "5512", "\"" + far + "\"").status());
         assertEquals(409, make("ilse varga", "tarn-ferry-9", "5512", "null").status());
         assertEquals(before, ilse.read("/api/people").body().size());
-        assertEquals(403, Client.maren(mvc).post_("/api/people", "{\"name\":\"X\"}").status());
+        assertEquals(422, ilse.post_("/api/people", "{\"name\":\"X\"}").status());
+        String whole =
+                "{\"name\":\"X\",\"role\":\"QA\",\"password\":\"tarn-ferry\",\"pin\":\"1234\",\"signature\":\"3350\"}";
+        assertEquals(403, Client.maren(mvc).post_("/api/people", whole).status());
     }
 
     @Test

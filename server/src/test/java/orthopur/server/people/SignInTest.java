@@ -3,6 +3,7 @@ package orthopur.server.people;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
@@ -53,7 +54,9 @@ class SignInTest {
     void namesThatNobodyHasAreToldLikeWrongPasswords() {
         String unknown =
                 assertThrows(Said.class, () -> accounts.signIn("Nobody", "x")).getMessage();
-        assertEquals("Name and password do not match.", unknown);
+        String wrong =
+                assertThrows(Said.class, () -> accounts.signIn("Ruvi Hast", "x")).getMessage();
+        assertEquals(wrong, unknown);
         String long_ = "名前имяName".repeat(30);
         assertEquals(
                 unknown, assertThrows(Said.class, () -> accounts.signIn(long_, "x")).getMessage());
@@ -73,5 +76,33 @@ class SignInTest {
                         .getResponse()
                         .getStatus();
         assertEquals(403, status);
+    }
+
+    /** Whoever guesses at a name from elsewhere stops nobody who has it. */
+    @Test
+    void whoGuessesElsewhereLocksNobodyOut() throws Exception {
+        for (int i = 0; i < 6; i++) {
+            assertEquals(i < 4 ? 401 : 429, from("10.9.9.9", "guess"), "try " + i);
+        }
+        assertEquals(429, from("10.9.9.9", "quillmere-ilse"));
+        assertEquals(200, from("10.9.9.8", "quillmere-ilse"));
+    }
+
+    private int from(String address, String password) throws Exception {
+        return mvc.perform(
+                        post("/api/session")
+                                .with(csrf())
+                                .with(
+                                        request -> {
+                                            request.setRemoteAddr(address);
+                                            return request;
+                                        })
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content(
+                                        "{\"name\":\"Ilse Varga\",\"password\":\"%s\"}"
+                                                .formatted(password)))
+                .andReturn()
+                .getResponse()
+                .getStatus();
     }
 }
