@@ -2,7 +2,9 @@ import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { db, type Waiting } from "../app/kept";
 import type { EntryValue, Made } from "./core";
 
-export type Sent = Schemas["SentEntry"];
+/** An entry as this page sends it: whole. The server answers for one that lacks something as well. */
+export type Sent = Schemas["SentEntry"] &
+  Made & { id: string; packHash: string; device: string; tabletTime: number };
 export type RoundState = Schemas["RoundState"];
 export type SiteView = Schemas["View"];
 export type { EntryValue };
