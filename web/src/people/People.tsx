@@ -218,7 +218,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
         )}
         <PasswordInput
           label={person ? "New password" : "Password"}
-          description={person ? "Leave it empty to keep the old one." : "8 to 100 letters"}
+          description={person ? "Leave it empty to keep the old one." : "8 to 72 letters"}
           autoComplete="new-password"
           value={password}
           onChange={(e) => setPassword(e.currentTarget.value)}

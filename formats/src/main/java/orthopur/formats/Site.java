@@ -88,6 +88,14 @@ public record Site(
                                 "Another vessel is called \"" + all.get(i).name() + "\" already."));
             }
         }
+        if (!java.time.ZoneId.getAvailableZoneIds().contains(site.zone())) {
+            problems.add(
+                    new Problem(
+                            "/zone",
+                            "There is no time zone \""
+                                    + site.zone()
+                                    + "\"; for instance Europe/London."));
+        }
         if (!problems.isEmpty()) {
             throw new FormatError(problems);
         }
@@ -107,13 +115,6 @@ public record Site(
             if (other.has(field)) {
                 tree.set(field, other.get(field));
             }
-        }
-        if (!java.time.ZoneId.getAvailableZoneIds().contains(tree.path("zone").asString())) {
-            throw new FormatError(
-                    "/zone",
-                    "There is no time zone \""
-                            + tree.path("zone").asString()
-                            + "\"; for instance Europe/London.");
         }
         return read(tree.toString());
     }

@@ -43,6 +43,16 @@ class SiteTest {
         assertFalse(SITE.write().contains("ways"), "and its file stays as it was");
     }
 
+    /** By whichever way it comes in: every time of day is told in it. */
+    @Test
+    void aZoneThatThereIsNotIsNamed() {
+        String nowhere =
+                DemoSite.text("site.json").replace("\"" + SITE.zone() + "\"", "\"Nowhere/City\"");
+        FormatError x = assertThrows(FormatError.class, () -> Site.read(nowhere));
+        assertEquals("/zone", x.problems().getFirst().pointer());
+        assertThrows(FormatError.class, () -> SITE.withHead("{\"zone\":\"Nowhere/City\"}"));
+    }
+
     @Test
     void whatIsSaidIsKeptAndTheRestOfTheSiteStays() {
         Site other = SITE.withHead(ways(null));

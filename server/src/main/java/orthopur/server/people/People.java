@@ -10,6 +10,7 @@ import static orthopur.db.Tables.STEP_COMMENT;
 import static orthopur.db.Tables.TABLET;
 import static orthopur.db.Tables.TRAINING;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -38,7 +39,10 @@ import orthopur.server.platform.SiteLog;
 class People {
     private static final int LONGEST_NAME = 60;
     private static final int LEAST_PASSWORD = 8;
-    private static final int MOST_PASSWORD = 100;
+
+    /** What is longer is cut off unseen by the hash. */
+    private static final int MOST_PASSWORD = 72;
+
     private static final int MOST_YEARS_TO_18 = 6;
 
     private final DSLContext db;
@@ -249,9 +253,11 @@ class People {
             @Nullable LocalDate adultFrom,
             List<String> wrong) {
         int letters = password == null ? 0 : password.length();
-        if (letters < LEAST_PASSWORD || letters > MOST_PASSWORD) {
+        int bytes = password == null ? 0 : password.getBytes(StandardCharsets.UTF_8).length;
+        if (letters < LEAST_PASSWORD || bytes > MOST_PASSWORD) {
             wrong.add(
-                    "The password has %d to %d letters.".formatted(LEAST_PASSWORD, MOST_PASSWORD));
+                    "The password has %d letters at least, and %d at most; letters with marks count for two or more."
+                            .formatted(LEAST_PASSWORD, MOST_PASSWORD));
         }
         if (pin == null || !pin.matches("[0-9]{4,8}")) {
             wrong.add("The PIN has 4 to 8 digits.");

@@ -3,14 +3,18 @@ package orthopur.server.platform;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.core.io.Resource;
@@ -18,6 +22,9 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /** Looks at port, folder and database before anything is made. */
 public final class StartCheck {
+    /** Folders that this process works in; held until it ends. */
+    private static final Map<Path, FileLock> HELD = new HashMap<>();
+
     private StartCheck() {}
 
     /** Why the program cannot start, in one plain line. */
@@ -49,6 +56,7 @@ public final class StartCheck {
         int port = port(value(all, "--port", "8080"));
         portFree(port);
         folder(data);
+        alone(data);
         Path db = data.resolve("orthopur.db");
         if (all.contains("--fresh")) {
             if (!demo) {
@@ -105,6 +113,32 @@ public final class StartCheck {
             Files.delete(probe);
         } catch (IOException e) {
             throw new CannotStart("the data folder " + data + " cannot be written.");
+        }
+    }
+
+    /**
+     * Two servers in one folder would each write a chain of their own into one log. The system lets
+     * go of the lock when the process ends, however it ends.
+     */
+    private static synchronized void alone(Path data) throws CannotStart {
+        if (HELD.containsKey(data)) {
+            return;
+        }
+        Path file = data.resolve("orthopur.lock");
+        try {
+            FileChannel channel =
+                    FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+            FileLock lock = channel.tryLock();
+            if (lock == null) {
+                channel.close();
+                throw new CannotStart(
+                        "another Orthopur server works in "
+                                + data
+                                + ". Stop it first, or start with --data and another folder.");
+            }
+            HELD.put(data, lock);
+        } catch (IOException e) {
+            throw new CannotStart("the lock " + file + " cannot be taken: " + e.getMessage());
         }
     }
 

@@ -143,9 +143,12 @@ class PeopleApiTest {
         String today = "\"" + accounts.today() + "\"";
         Answer all = make(" ", "short", "12", today);
         assertEquals(422, all.status());
-        for (String part : new String[] {"1 to 60", "8 to 100", "4 to 8 digits", "after today"}) {
+        for (String part :
+                new String[] {"1 to 60", "8 letters at least", "4 to 8 digits", "after today"}) {
             assertTrue(all.detail().contains(part), all.detail());
         }
+        Answer cut = make("Oda Brill", "ä".repeat(37), "5512", "null");
+        assertTrue(cut.detail().contains("72 at most"), cut.detail());
         LocalDate far = accounts.today().plusYears(7);
         assertEquals(422, make("Oda Brill", "tarn-ferry-9", "5512", "\"" + far + "\"").status());
         assertEquals(409, make("ilse varga", "tarn-ferry-9", "5512", "null").status());

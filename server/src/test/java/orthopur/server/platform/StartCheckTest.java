@@ -80,4 +80,42 @@ class StartCheckTest {
             assertTrue(people.getInt(1) > 0, "emptied, and the demo put in its place");
         }
     }
+
+    /** Works in a folder until it is ended. */
+    public static final class Other {
+        public static void main(String[] args) throws Exception {
+            StartCheck.check(new String[] {"--demo", "--data", args[0], "--port", free()});
+            System.out.println("works");
+            System.in.read();
+        }
+    }
+
+    @Test
+    void oneServerAFolderAndNobodyEmptiesAnothers() throws Exception {
+        Process other =
+                new ProcessBuilder(
+                                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                                "-cp",
+                                System.getProperty("java.class.path"),
+                                Other.class.getName(),
+                                dir.toString())
+                        .start();
+        try {
+            assertEquals("works", other.inputReader().readLine());
+            Path db = dir.resolve("orthopur.db");
+            if (!Files.exists(db)) {
+                Files.write(db, new byte[] {1});
+            }
+            for (String fresh : new String[] {"--demo", "--fresh"}) {
+                assertTrue(
+                        refused("--demo", fresh, "--data", dir.toString(), "--port", free())
+                                .contains("another Orthopur server works in"));
+            }
+            assertTrue(Files.exists(db), "nothing of the other's is gone");
+        } finally {
+            other.destroyForcibly().waitFor();
+        }
+        Files.deleteIfExists(dir.resolve("orthopur.db"));
+        StartCheck.check(new String[] {"--data", dir.toString(), "--port", free()});
+    }
 }
