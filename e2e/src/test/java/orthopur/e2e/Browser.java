@@ -29,11 +29,20 @@ final class Browser implements AutoCloseable {
     private static final ThreadLocal<com.microsoft.playwright.Browser> CHROMIUM =
             ThreadLocal.withInitial(Browser::chromium);
 
+    private static final ThreadLocal<Playwright> PLAYWRIGHT =
+            ThreadLocal.withInitial(
+                    () ->
+                            Playwright.create(
+                                    new Playwright.CreateOptions()
+                                            .setEnv(
+                                                    Map.of(
+                                                            "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
+                                                            "1"))));
+
     private static com.microsoft.playwright.Browser chromium() {
         Path executable = Path.of(System.getProperty("chromium", "/usr/bin/chromium"));
-        return Playwright.create(
-                        new Playwright.CreateOptions()
-                                .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
+        return PLAYWRIGHT
+                .get()
                 .chromium()
                 .launch(
                         new BrowserType.LaunchOptions()
@@ -77,6 +86,14 @@ final class Browser implements AutoCloseable {
 
     void go(String path) {
         page.navigate(server.url(path));
+    }
+
+    /** Ends the Chromium of this thread, without which a program of its own would not end. */
+    static void quit() {
+        CHROMIUM.get().close();
+        CHROMIUM.remove();
+        PLAYWRIGHT.get().close();
+        PLAYWRIGHT.remove();
     }
 
     /** Somebody of the demo is signed in before the page is opened. */

@@ -67,6 +67,7 @@ public final class KeyPresses {
             words(b);
             strength(b);
         }
+        Browser.quit();
         System.exit(0);
     }
 

@@ -122,6 +122,7 @@ public final class Screenshots {
             b.page.getByText("Step by step").waitFor();
             take(b, "record");
         }
+        Browser.quit();
     }
 
     private static void take(Browser b, String name) {
