@@ -40,6 +40,24 @@ class PackOfTheDemoTest {
         return asks.stream().map(Ask::item).collect(Collectors.toCollection(TreeSet::new));
     }
 
+    /** What is done stands in the pack by the name that stored procedures have for it. */
+    @Test
+    void eachStepSaysWhatItDoesByItsStoredName() {
+        for (String procedure :
+                List.of("qk-ds1-daily", "qk-tl1-line-clean", "qk-ov1-daily", "qk-sl1-oiling")) {
+            var stored =
+                    Json.tree(
+                                    ProcedureFormat.write(
+                                            ProcedureFormat.document(
+                                                    DemoSite.procedure(procedure))))
+                            .get("steps");
+            List<PackStep> steps = pack(procedure).steps();
+            for (int i = 0; i < steps.size(); i++) {
+                assertEquals(stored.get(i).get("action").asString(), steps.get(i).action());
+            }
+        }
+    }
+
     /**
      * Each energy that is locked is cut first, proved afterwards, and unlocked before it is live.
      */
