@@ -217,8 +217,13 @@ function Strip({ say, marks, value, onPick }: StripProps) {
   const shown = between
     ? marks
         .slice(1)
-        .map((m, i) => ({ value: (marks[i] + m) / 2, words: say("{0} to {1}", marks[i], m), lines: i }))
-    : marks.map((m, i) => ({ value: m, words: String(m), lines: i }));
+        .map((m, i) => ({
+          value: (marks[i] + m) / 2,
+          words: `${marks[i]}–${m}`,
+          said: say("{0} to {1}", marks[i], m),
+          lines: i,
+        }))
+    : marks.map((m, i) => ({ value: m, words: String(m), said: undefined, lines: i }));
   return (
     <>
       <div className="strip" role="radiogroup" aria-label={say("Strength on the strip, mg/L")}>
@@ -229,6 +234,7 @@ function Strip({ say, marks, value, onPick }: StripProps) {
             type="button"
             role="radio"
             aria-checked={value === String(m.value)}
+            aria-label={m.said}
             className="strip-mark"
             onClick={() => onPick(String(m.value))}
           >
@@ -244,7 +250,7 @@ function Strip({ say, marks, value, onPick }: StripProps) {
         ))}
       </div>
       <button
-        className="floor-btn"
+        className="floor-btn strip-between"
         type="button"
         onClick={() => {
           setBetween(!between);

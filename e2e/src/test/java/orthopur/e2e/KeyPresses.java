@@ -68,7 +68,6 @@ public final class KeyPresses {
             strength(b);
         }
         Browser.quit();
-        System.exit(0);
     }
 
     /** Words for the cleaner: nothing changes in the verdict. */
