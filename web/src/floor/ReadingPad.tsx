@@ -215,14 +215,12 @@ type StripProps = { say: Say; marks: number[]; value: string; onPick: (v: string
 function Strip({ say, marks, value, onPick }: StripProps) {
   const [between, setBetween] = useState(false);
   const shown = between
-    ? marks
-        .slice(1)
-        .map((m, i) => ({
-          value: (marks[i] + m) / 2,
-          words: `${marks[i]}–${m}`,
-          said: say("{0} to {1}", marks[i], m),
-          lines: i,
-        }))
+    ? marks.slice(1).map((m, i) => ({
+        value: (marks[i] + m) / 2,
+        words: `${marks[i]}–${m}`,
+        said: say("{0} to {1}", marks[i], m),
+        lines: i,
+      }))
     : marks.map((m, i) => ({ value: m, words: String(m), said: undefined, lines: i }));
   return (
     <>
