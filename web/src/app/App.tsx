@@ -5,11 +5,15 @@ import { Shell } from "./Shell";
 import { useSession } from "./session";
 import { moveOn } from "./update";
 
+const Begin = lazy(() => import("../begin/Begin"));
+const Trust = lazy(() => import("../begin/Trust"));
 const SignIn = lazy(() => import("../signin/SignIn"));
 const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
 const MachineList = lazy(() => import("../machines/MachineList"));
 const Machine = lazy(() => import("../machines/Machine"));
 const SheetEditor = lazy(() => import("../sheets/SheetEditor"));
+const Mine = lazy(() => import("../people/Mine"));
+const FirstPin = lazy(() => import("../people/Mine").then((m) => ({ default: m.FirstPin })));
 const People = lazy(() => import("../people/People"));
 const OldText = lazy(() => import("../procedures/OldText"));
 const Workbench = lazy(() => import("../procedures/Workbench"));
@@ -44,6 +48,9 @@ function SignedIn() {
   if (!session.data.name) {
     return <Navigate to="/sign-in" state={{ from: here.pathname }} replace />;
   }
+  if (session.data.choosePin) {
+    return <FirstPin />;
+  }
   return <Outlet />;
 }
 
@@ -72,6 +79,8 @@ const router = createBrowserRouter([
     element: <Lazy />,
     children: [
       { path: "/sign-in", element: <SignIn /> },
+      { path: "/begin", element: <Begin /> },
+      { path: "/trust", element: <Trust /> },
       {
         element: <SignedIn />,
         children: [
@@ -88,6 +97,7 @@ const router = createBrowserRouter([
               { path: "/rulebook", element: <RuleBook /> },
               { path: "/chemicals", element: <Chemicals /> },
               { path: "/people", element: <People /> },
+              { path: "/mine", element: <Mine /> },
               { path: "/board", element: <Board /> },
               { path: "/release/:round", element: <Release /> },
               { path: "/logbook", element: <RoundList /> },

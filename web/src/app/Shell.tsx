@@ -35,7 +35,9 @@ export function Shell() {
           {session.data?.role === "SUPERVISOR" && <NavLink to="/people">People</NavLink>}
         </nav>
         <span className="bar-who">
-          {session.data?.name}
+          <NavLink to="/mine" title="Your PIN and password">
+            {session.data?.name}
+          </NavLink>
           <span className="quiet"> · {site.data?.name ?? ""}</span>
         </span>
         <button className="bar-out" type="button" onClick={leave}>

@@ -38,9 +38,32 @@ export default function RoundList() {
                 ? `Chain whole over ${chain.data.entries} of ${chain.data.all} entries; the rest is being walked`
                 : `Chain whole over ${chain.data.entries} entries`
               : `The chain is broken at entry ${chain.data.firstBroken}: something was changed from outside`}
+            {chain.data.signedAt && (
+              <>
+                . Signed{" "}
+                <a href="/api/logbook/head" download>
+                  {clock.time(chain.data.signedAt)}
+                </a>
+              </>
+            )}
           </p>
         )}
       </div>
+      {(chain.data?.changed.length ?? 0) > 0 && (
+        <div className="note stop" role="alert">
+          <strong>Changed on the server by something other than this program, so not used:</strong>
+          <ul>
+            {chain.data?.changed.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {chain.data?.backup && (
+        <p className="note fix" role="status">
+          {chain.data.backup}
+        </p>
+      )}
       <div className="filters">
         <label>
           Machine

@@ -127,7 +127,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
   const [trainedOn, setTrained] = useState(person?.trainedOn ?? []);
   const [left, setLeft] = useState(person?.left ?? false);
   const [password, setPassword] = useState("");
-  const [pin, setPin] = useState("");
+  const [newPin, setNewPin] = useState(false);
   const save = useMutation({
     mutationFn: (signature: string) =>
       person
@@ -142,7 +142,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
                 sameAs: sameAs || undefined,
                 trainedOn,
                 password: password || undefined,
-                pin: pin || undefined,
+                newPin,
                 signature,
               },
             }),
@@ -153,7 +153,6 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
                 name,
                 role,
                 password,
-                pin,
                 adultFrom: adultFrom || undefined,
                 sameAs: sameAs || undefined,
                 trainedOn,
@@ -223,14 +222,15 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
           value={password}
           onChange={(e) => setPassword(e.currentTarget.value)}
         />
-        <PasswordInput
-          label={person ? "New PIN" : "PIN to sign with"}
-          description={person ? "Leave it empty to keep the old one." : "4 to 8 digits"}
-          inputMode="numeric"
-          autoComplete="off"
-          value={pin}
-          onChange={(e) => setPin(e.currentTarget.value)}
-        />
+        {person ? (
+          <Checkbox
+            label="The PIN is void: they choose another when they sign in next"
+            checked={newPin}
+            onChange={(e) => setNewPin(e.currentTarget.checked)}
+          />
+        ) : (
+          <p className="quiet">They choose their PIN themselves, when they sign in for the first time.</p>
+        )}
         {person && (
           <Checkbox
             label="Has left: signs in and signs nothing any more"

@@ -51,15 +51,17 @@ export function SiteArchive() {
       />
       {take.data && (
         <p className="note done" role="status">
-          Taken in: {take.data.sheets} sheets, {take.data.procedures} procedures that were not here.
+          Taken in: {take.data.sheets} sheets, and {take.data.procedures} procedures as drafts. Look at each
+          verdict and approve what is to be used here.
         </p>
       )}
       {chosen && (
         <Dialog title={`Bring in ${chosen.name}`} onClose={() => setChosen(null)}>
           <Sign save={take} ready says="Sign and bring it in" onClose={() => setChosen(null)}>
             <p>
-              What is new is added. What is here already has to be the same, or nothing is taken in. Site,
-              water and chemicals are replaced by those of the file.
+              Sheets that are new are added; a version that is here already has to be the same, or nothing is
+              taken in. Procedures come in as drafts, to be judged and approved here. Site, water and
+              chemicals are replaced by those of the file.
             </p>
           </Sign>
         </Dialog>

@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { ApiProblem, api, type FieldProblem, message, type Schemas, unwrap } from "../api/client";
+import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../app/filters";
 import { useClock, useSession } from "../app/session";
+import { BringIn } from "./BringIn";
 import { NewDraft } from "./NewDraft";
 
 const STATE: Record<string, string> = { DRAFT: "draft", APPROVED: "approved", RETIRED: "retired" };
@@ -33,9 +33,6 @@ export default function ProcedureList() {
   const clock = useClock();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
-  const [problems, setProblems] = useState<{ file: string; list: FieldProblem[] } | null>(null);
-  const [brought, setBrought] = useState<string | null>(null);
   const writes = session.data?.role === "SUPERVISOR";
 
   const draft = useMutation({
@@ -51,36 +48,6 @@ export default function ProcedureList() {
       navigate(`/procedures/${made.id}/${made.version}`);
     },
   });
-
-  async function bring(chosen: File | undefined) {
-    if (!chosen) {
-      return;
-    }
-    setProblems(null);
-    setBrought(null);
-    try {
-      const text = await chosen.text();
-      const got = await unwrap(
-        api.POST("/api/files", {
-          body: text as never,
-          bodySerializer: (b) => b as never,
-          headers: { "Content-Type": "application/json" },
-        }),
-      );
-      setBrought(
-        `${got.what === "sheet" ? "Machine sheet" : "Procedure"} ${got.id}, version ${got.version}, is in.`,
-      );
-      queries.invalidateQueries({ queryKey: ["procedures"] });
-    } catch (e) {
-      const list =
-        e instanceof ApiProblem && e.fields.length ? e.fields : [{ pointer: "", message: message(e) }];
-      setProblems({ file: chosen.name, list });
-    } finally {
-      if (file.current) {
-        file.current.value = "";
-      }
-    }
-  }
 
   const bare = useQuery({ queryKey: ["uncovered"], queryFn: () => unwrap(api.GET("/api/uncovered")) });
   const shown = (rows.data ?? []).filter(
@@ -102,17 +69,7 @@ export default function ProcedureList() {
             <Link className="btn" to="/procedures/old-text">
               From an old text…
             </Link>
-            <button className="btn" type="button" onClick={() => file.current?.click()}>
-              Bring in a file…
-            </button>
-            <input
-              ref={file}
-              type="file"
-              accept="application/json,.json"
-              hidden
-              aria-label="Machine sheet or procedure as a JSON file"
-              onChange={(e) => bring(e.currentTarget.files?.[0])}
-            />
+            <BringIn />
           </>
         )}
       </div>
@@ -124,26 +81,6 @@ export default function ProcedureList() {
             navigate(`/procedures/${made.id}/${made.version}`);
           }}
         />
-      )}
-      {brought && (
-        <p className="note done" role="status">
-          {brought}
-        </p>
-      )}
-      {problems && (
-        <div className="note stop" role="alert">
-          <strong>
-            {problems.file} was not taken in; nothing was changed. {problems.list.length}{" "}
-            {problems.list.length === 1 ? "error" : "errors"}:
-          </strong>
-          <ul>
-            {problems.list.slice(0, 50).map((p) => (
-              <li key={p.pointer + p.message}>
-                {p.pointer && <code>{p.pointer}</code>} {p.message}
-              </li>
-            ))}
-          </ul>
-        </div>
       )}
       {draft.isError && (
         <p className="note stop" role="alert">

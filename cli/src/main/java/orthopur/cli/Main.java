@@ -5,7 +5,7 @@ import java.util.List;
 
 /**
  * Entry: {@code verify FILE…}, {@code calc NAME key=value…}, {@code draft SHEET --kind KIND},
- * {@code format FILE}, {@code verify-log FOLDER}, {@code simulate floor}.
+ * {@code format FILE}, {@code simulate floor}, and what an administrator does beside the server.
  */
 public final class Main {
     static final int NOTHING = 0;
@@ -29,11 +29,12 @@ public final class Main {
             case "calc" -> new Calc(out, err).run(rest);
             case "draft" -> new Draft(out, err).run(rest);
             case "format" -> new Format(out, err).run(rest);
-            case "verify-log" -> new VerifyLog(out, err).run(rest);
+            case "verify-log", "check", "backup", "restore", "accept" ->
+                    new Keep(out, err).run(command, rest);
             case "simulate" -> new Simulate(out, err).run(rest);
             default -> {
                 err.println(
-                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], draft SHEET --kind KIND [--school SCHOOL] [--words], format FILE, verify-log FOLDER, simulate floor --tablets N --minutes M [--faults] [--url URL], simulate queue [--entries N] [--photos N] [--url URL]");
+                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], draft SHEET --kind KIND [--school SCHOOL] [--words], format FILE, verify-log FOLDER [--head FILE], check --data DIR, backup FILE --data DIR, restore FILE --data DIR, accept KIND REF --data DIR --reason TEXT, simulate floor --tablets N --minutes M [--faults] [--url URL], simulate queue [--entries N] [--photos N] [--url URL]");
                 yield UNREADABLE;
             }
         };

@@ -97,7 +97,7 @@ class JourneyTest {
             b.button("Sign and approve").click();
             assertThat(b.page.getByRole(AriaRole.ALERT)).containsText("The PIN is wrong");
             accessible(b);
-            b.page.getByLabel("PIN").first().fill("4711");
+            b.page.getByLabel("PIN").first().fill("471148");
             b.button("Sign and approve").click();
             assertThat(b.text("Approved by Ilse Varga. The floor works from it now.")).isVisible();
             b.page.reload();
@@ -194,7 +194,7 @@ class JourneyTest {
             b.confirm();
             b.text("steps are done").waitFor();
             accessible(b);
-            b.page.getByLabel("PIN").fill("3350");
+            b.page.getByLabel("PIN").fill("335027");
             Locator close = b.button("Hold: sign and close");
             close.focus();
             b.page.keyboard().press("Enter");

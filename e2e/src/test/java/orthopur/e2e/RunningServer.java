@@ -7,6 +7,8 @@ import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 
@@ -20,6 +22,7 @@ final class RunningServer implements AutoCloseable {
 
     private final Path data;
     private final int port;
+    private final boolean demo;
     private final StringBuffer log = new StringBuffer();
     private Process process;
 
@@ -67,8 +70,17 @@ final class RunningServer implements AutoCloseable {
     }
 
     RunningServer() {
+        this(true);
+    }
+
+    /**
+     * @param demo otherwise a site of one's own, in which there is nobody yet
+     */
+    RunningServer(boolean demo) {
+        this.demo = demo;
         try {
-            data = Files.createTempDirectory("orthopur-e2e");
+            data = Files.createTempDirectory("orthopur-e2e").resolve("site");
+            Files.createDirectory(data);
             try (ServerSocket s = new ServerSocket(0)) {
                 port = s.getLocalPort();
             }
@@ -80,6 +92,15 @@ final class RunningServer implements AutoCloseable {
 
     String url(String path) {
         return "http://localhost:" + port + path;
+    }
+
+    /** What it has printed that begins so, last. */
+    String said(String beginning) {
+        return log.toString()
+                .lines()
+                .filter(l -> l.startsWith(beginning))
+                .reduce((a, b) -> b)
+                .orElseThrow(() -> new IllegalStateException(log.toString()));
     }
 
     /** kill -9, then the same folder and port again. */
@@ -107,21 +128,24 @@ final class RunningServer implements AutoCloseable {
     private void start() {
         CountDownLatch ready = new CountDownLatch(1);
         try {
-            process =
-                    new ProcessBuilder(
+            List<String> command =
+                    new ArrayList<>(
+                            List.of(
                                     JAVA,
                                     "-XX:+UseSerialGC",
                                     // No server of a test lives long enough for more.
                                     "-XX:TieredStopAtLevel=1",
                                     "-jar",
                                     unpacked().toString(),
-                                    "--demo",
                                     "--data",
                                     data.toString(),
                                     "--port",
-                                    Integer.toString(port))
-                            .redirectErrorStream(true)
-                            .start();
+                                    Integer.toString(port)));
+            command.addAll(
+                    demo
+                            ? List.of("--demo")
+                            : List.of("--key", data.resolveSibling("site.key").toString()));
+            process = new ProcessBuilder(command).redirectErrorStream(true).start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -47,14 +47,14 @@ class SiteChangesTest {
                     .isVisible();
             assertEquals(List.of(), b.axe());
             b.page.getByLabel("Why").fill("Our auditor asks for more.");
-            pin(b).fill("4711");
+            pin(b).fill("471148");
             b.button(Pattern.compile("^Sign and set 125")).click();
             assertThat(figure).containsText("125 mg/L");
             assertThat(b.text("code: 100 mg/L")).isVisible();
 
             figure.click();
             b.page.getByLabel("Why").fill("Back to what the code says.");
-            pin(b).fill("4711");
+            pin(b).fill("471148");
             b.button("Back to the code").click();
             assertThat(figure).containsText("100 mg/L");
 
@@ -86,12 +86,12 @@ class SiteChangesTest {
             b.button("Sign and save").click();
             assertThat(b.page.getByRole(com.microsoft.playwright.options.AriaRole.ALERT))
                     .isVisible();
-            pin(b).fill("4711");
+            pin(b).fill("471148");
             b.button("Sign and save").click();
             assertThat(b.page.locator(".can").nth(1)).containsText("61 s");
             b.button("Change Palimar Q10").click();
             wet.fill("60 s");
-            pin(b).fill("4711");
+            pin(b).fill("471148");
             b.button("Sign and save").click();
             assertThat(b.page.locator(".can").nth(1)).containsText("60 s");
 

@@ -81,7 +81,7 @@ class WritingTest {
             assertThat(b.text("The sheet holds together.")).isVisible();
             assertEquals(List.of(), b.axe());
             b.button("Sign and save…").click();
-            field(b, "PIN").fill("4711");
+            field(b, "PIN").fill("471148");
             b.button("Sign and save").last().click();
             b.page.waitForURL("**/machines/QK-ZZ4");
             assertThat(b.page.locator("h1")).containsText("QK-ZZ4");
@@ -94,7 +94,7 @@ class WritingTest {
             b.page.waitForURL("**/procedures/qk-zz4-daily/1**");
             assertThat(b.button("Approve…")).isEnabled();
             b.button("Approve…").click();
-            b.page.getByLabel("PIN").first().fill("4711");
+            b.page.getByLabel("PIN").first().fill("471148");
             b.button("Sign and approve").click();
             assertThat(b.text(Pattern.compile("^Approved by Ilse Varga"))).isVisible();
             System.out.printf(
@@ -175,8 +175,7 @@ class WritingTest {
             b.button("New person…").click();
             b.page.getByRole(AriaRole.DIALOG).getByLabel("Name").fill("Oda Brill");
             field(b, "Password").fill("short");
-            field(b, "PIN to sign with").fill("5512");
-            field(b, "Your own PIN, to sign this").fill("4711");
+            field(b, "Your own PIN, to sign this").fill("471148");
             b.button("Sign and save").last().click();
             assertThat(b.text("The password has 8 letters at least")).isVisible();
             assertEquals(List.of(), b.axe());
@@ -188,9 +187,10 @@ class WritingTest {
             Path file = folder.resolve("site.zip");
             out.saveAs(file);
             b.page.setInputFiles("input[type=file]", file);
-            field(b, "PIN").fill("4711");
+            field(b, "PIN").fill("471148");
             b.button("Sign and bring it in").click();
-            assertThat(b.text(Pattern.compile("^Taken in: 0 sheets, 0 procedures"))).isVisible();
+            assertThat(b.text(Pattern.compile("^Taken in: 0 sheets, and 0 procedures")))
+                    .isVisible();
             assertEquals(List.of(), b.axe());
             assertEquals(List.of(), b.complaints());
         }

@@ -4,7 +4,8 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 import org.springframework.scheduling.annotation.EnableScheduling;
-import orthopur.server.platform.StartCheck;
+import orthopur.server.start.CannotStart;
+import orthopur.server.start.StartCheck;
 
 /** The server. Looks before it starts, so that a wrong folder or port is one plain line. */
 @EnableScheduling
@@ -14,7 +15,7 @@ public class OrthopurServer {
         StartCheck.Settings settings;
         try {
             settings = StartCheck.check(args);
-        } catch (StartCheck.CannotStart e) {
+        } catch (CannotStart e) {
             System.err.println("Orthopur cannot start: " + e.getMessage());
             System.exit(1);
             return;

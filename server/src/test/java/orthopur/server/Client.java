@@ -5,12 +5,15 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
 
 import java.nio.charset.StandardCharsets;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockHttpSession;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
@@ -20,7 +23,7 @@ public final class Client {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final MockMvc mvc;
-    private final MockHttpSession session = new MockHttpSession();
+    private MockHttpSession session = new MockHttpSession();
 
     public Client(MockMvc mvc, String name, String password) {
         this.mvc = mvc;
@@ -77,6 +80,11 @@ public final class Client {
         return send(post(path), body);
     }
 
+    /** Brings in a machine sheet, signed. */
+    public Answer sheet(String text, String pin) {
+        return send(post("/api/files").header("X-Signature", pin), text);
+    }
+
     /** Sends an archive, signed. */
     public Answer archive(byte[] content, String pin) {
         return send(
@@ -104,6 +112,16 @@ public final class Client {
         return send(put(path).header("If-Match", revision), body);
     }
 
+    /** By whatever method. */
+    public Answer any(String method, String path, String type, String body) {
+        return send(
+                request(HttpMethod.valueOf(method), path).contentType(type).content(body), null);
+    }
+
+    private static boolean isJson(MockHttpServletResponse r) {
+        return r.getContentType() == null || r.getContentType().contains("json");
+    }
+
     private Answer send(MockHttpServletRequestBuilder request, String body) {
         try {
             request.session(session).with(csrf());
@@ -111,10 +129,16 @@ public final class Client {
                 request.contentType(MediaType.APPLICATION_JSON)
                         .content(body.getBytes(StandardCharsets.UTF_8));
             }
-            MockHttpServletResponse r = mvc.perform(request).andReturn().getResponse();
+            MvcResult result = mvc.perform(request).andReturn();
+            // Signing in begins another one.
+            if (result.getRequest().getSession(false) instanceof MockHttpSession now) {
+                session = now;
+            }
+            MockHttpServletResponse r = result.getResponse();
             String text = r.getContentAsString(StandardCharsets.UTF_8);
             return new Answer(
-                    r.getStatus(), text.isEmpty() ? JSON.nullNode() : JSON.readTree(text));
+                    r.getStatus(),
+                    isJson(r) && !text.isEmpty() ? JSON.readTree(text) : JSON.nullNode());
         } catch (Exception e) {
             throw new IllegalStateException(e);
         }

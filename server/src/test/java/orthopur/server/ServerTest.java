@@ -11,6 +11,13 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Objects;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -45,6 +52,9 @@ public @interface ServerTest {
     /** Settings of a server of one's own, as {@code key=value}. */
     String[] properties() default {};
 
+    /** What an intruder does to the database before the start, past every trigger. */
+    String[] intruder() default {};
+
     /** A site that an older program left behind, from the resources' {@code sites/}. */
     String site() default "";
 
@@ -56,8 +66,10 @@ public @interface ServerTest {
         @Override
         public void beforeAll(ExtensionContext test) {
             ServerTest how = test.getRequiredTestClass().getAnnotation(ServerTest.class);
-            if (how.own() || how.clock() || !how.site().isEmpty()) {
-                own = start(how.clock(), folder(how.site()), how.properties());
+            if (how.own() || how.clock() || !how.site().isEmpty() || how.intruder().length > 0) {
+                Path data = folder(how.site());
+                intrude(data, how.intruder());
+                own = start(how.clock(), data, how.properties());
             } else if (shared == null) {
                 shared = start(false, folder(""));
                 Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
@@ -100,6 +112,34 @@ public @interface ServerTest {
             context.getBeanFactory()
                     .registerSingleton("mockMvc", mvc.apply(springSecurity()).build());
             return context;
+        }
+
+        private static void intrude(Path data, String... statements) {
+            if (statements.length == 0) {
+                return;
+            }
+            try (Connection db =
+                            DriverManager.getConnection(
+                                    "jdbc:sqlite:" + data.resolve("orthopur.db"));
+                    Statement s = db.createStatement()) {
+                List<String> triggers = new ArrayList<>();
+                try (ResultSet r =
+                        s.executeQuery("SELECT name FROM sqlite_master WHERE type = 'trigger'")) {
+                    while (r.next()) {
+                        triggers.add(r.getString(1));
+                    }
+                }
+                for (String t : triggers) {
+                    s.executeUpdate("DROP TRIGGER " + t);
+                }
+                for (String text : statements) {
+                    if (s.executeUpdate(text) == 0) {
+                        throw new IllegalArgumentException(text + " changes nothing");
+                    }
+                }
+            } catch (SQLException e) {
+                throw new IllegalStateException(e);
+            }
         }
 
         private static void replaceClock(GenericApplicationContext context) {

@@ -22,8 +22,7 @@ import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.server.machines.Sheets;
-import orthopur.server.people.Accounts;
-import orthopur.server.people.Person;
+import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.platform.StoredJson;
@@ -32,7 +31,9 @@ import tools.jackson.core.JacksonException;
 
 /**
  * The whole site in one archive: site, chemicals, every version of every sheet and procedure, and
- * who approved what. Accounts and records are not in it. The same site makes the same bytes.
+ * who approved what. Accounts and records are not in it. The same site makes the same bytes. What
+ * another site has approved comes in as a draft: it is judged and approved where it is used. A
+ * whole site moves by backup and restore.
  */
 @Service
 public class Archive {
@@ -44,19 +45,21 @@ public class Archive {
 
     private final Sheets sheets;
     private final Procedures procedures;
-    private final Accounts accounts;
     private final SiteLog log;
     private final StoredJson json;
 
-    Archive(Sheets sheets, Procedures procedures, Accounts accounts, SiteLog log, StoredJson json) {
+    Archive(Sheets sheets, Procedures procedures, SiteLog log, StoredJson json) {
         this.sheets = sheets;
         this.procedures = procedures;
-        this.accounts = accounts;
         this.log = log;
         this.json = json;
     }
 
-    /** What was taken in. */
+    /**
+     * What was taken in.
+     *
+     * @param procedures those that are drafts here now
+     */
     record TakenIn(int sheets, int procedures) {}
 
     /** All procedure versions of the archive. */
@@ -98,10 +101,7 @@ public class Archive {
      * @throws FormatError with everything that stands in the way
      */
     @Transactional(noRollbackFor = Said.class)
-    public TakenIn read(byte[] archive, String pin, Person person) {
-        if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor takes in an archive.");
-        }
+    public TakenIn read(byte[] archive, Signature signed) {
         Map<String, String> files = files(archive);
         List<Problem> problems = new ArrayList<>();
         for (String needed : List.of("site.json", "chemicals.json", VERSIONS)) {
@@ -121,13 +121,12 @@ public class Archive {
         Versions versions = versions(files.getOrDefault(VERSIONS, ""), problems);
         List<Procedures.Stored> added = procedures.notYet(versions.procedures(), problems);
         refuse(problems);
-        accounts.sign(person, pin);
         String before = sheets.surroundings().site().write();
         String site = files.getOrDefault("site.json", "");
-        sheets.site(site, files.getOrDefault("chemicals.json", ""));
-        fresh.forEach(sheets::add);
-        added.forEach(procedures::restore);
-        log.keep("archive", before, site, person.name());
+        sheets.site(site, files.getOrDefault("chemicals.json", ""), signed);
+        fresh.forEach(s -> sheets.add(s, signed));
+        added.forEach(s -> procedures.takeIn(s.document(), signed));
+        log.keep("archive", before, site, signed.by().name());
         return new TakenIn(fresh.size(), added.size());
     }
 

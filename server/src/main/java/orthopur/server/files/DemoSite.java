@@ -20,6 +20,7 @@ import orthopur.round.Role;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.people.Signature;
 import orthopur.server.people.Training;
 import orthopur.server.platform.StoredJson;
 import orthopur.server.procedures.Procedures;
@@ -97,12 +98,15 @@ class DemoSite implements ApplicationRunner {
     }
 
     private void fill(People people) throws IOException {
-        sheets.site(text(one("site.json")), text(one("chemicals.json")));
-        for (Resource sheet : all("machines/*.json")) {
-            sheets.add(SheetFormat.read(text(sheet)));
-        }
         for (DemoPerson p : people.people()) {
-            int id = accounts.create(p.name(), p.role(), p.password(), p.pin(), adult(p));
+            int id =
+                    accounts.create(
+                            p.name(),
+                            p.role(),
+                            accounts.hash(p.password()),
+                            accounts.hash(p.pin()),
+                            true,
+                            adult(p));
             training.set(
                     id,
                     Objects.requireNonNullElse(p.trainedOn(), List.of()),
@@ -110,12 +114,17 @@ class DemoSite implements ApplicationRunner {
         }
         DemoPerson supervisor = people.people().getFirst();
         Person writer = accounts.signIn(supervisor.name(), supervisor.password());
+        Signature signed = accounts.sign(writer, supervisor.pin());
+        sheets.site(text(one("site.json")), text(one("chemicals.json")), signed);
+        for (Resource sheet : all("machines/*.json")) {
+            sheets.add(SheetFormat.read(text(sheet)), signed);
+        }
         for (Resource file : all("procedures/*.json")) {
             procedures.add(text(file), writer.name());
             String name = name(file);
             if (!name.endsWith(DRAFT)) {
                 String id = name.substring(0, name.length() - ".json".length());
-                procedures.approve(id, 1, 1, supervisor.pin(), null, writer);
+                procedures.approve(id, 1, 1, null, signed);
             }
         }
     }

@@ -15,18 +15,28 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.formats.Schemas;
 import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;
+import orthopur.round.Role;
 import orthopur.server.machines.Sheets;
+import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
 
 @RestController
+@MayUse(
+        value = Role.SUPERVISOR,
+        otherwise = "Only a supervisor brings in files and takes the site out.")
 class FilesController {
+    private static final String SIGNATURE = "X-Signature";
+
     private final Archive archive;
     private final Sheets sheets;
     private final Procedures procedures;
+    private final Accounts accounts;
 
-    FilesController(Sheets sheets, Procedures procedures, Archive archive) {
+    FilesController(Sheets sheets, Procedures procedures, Archive archive, Accounts accounts) {
+        this.accounts = accounts;
         this.archive = archive;
         this.sheets = sheets;
         this.procedures = procedures;
@@ -38,28 +48,33 @@ class FilesController {
      */
     record Imported(String what, String id, int version, @Nullable String name) {}
 
-    /** Takes a machine sheet or a procedure; tells them apart by their own keys. */
+    /**
+     * Takes a machine sheet or a procedure; tells them apart by their own keys. A procedure comes
+     * in as a draft; a sheet is judged by at once, so it has to be signed.
+     */
     @PostMapping("/api/files")
     @ResponseStatus(HttpStatus.CREATED)
-    Imported take(@RequestBody String text, @AuthenticationPrincipal Person person) {
-        if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor brings in files.");
-        }
+    Imported take(
+            @RequestBody String text,
+            @RequestHeader(name = SIGNATURE, required = false) @Nullable String pin,
+            @AuthenticationPrincipal Person person) {
         if (text.contains("\"steps\"")) {
             String id = orthopur.formats.ProcedureFormat.document(text).id();
             return new Imported("procedure", id, procedures.add(text, person.name()), null);
         }
         MachineSheet sheet = SheetFormat.read(text);
-        sheets.add(sheet);
+        sheets.fits(sheet);
+        if (pin == null) {
+            throw Said.forbidden(
+                    "A machine sheet is judged by as soon as it is here: sign it with your PIN.");
+        }
+        sheets.add(sheet, accounts.sign(person, pin));
         return new Imported("sheet", sheet.code(), sheet.version(), sheet.name());
     }
 
     /** The whole site. */
     @GetMapping(value = "/api/archive", produces = "application/zip")
     ResponseEntity<byte[]> archive(@AuthenticationPrincipal Person person) {
-        if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor takes the whole site out.");
-        }
         return ResponseEntity.ok()
                 .header("Content-Disposition", "attachment; filename=\"orthopur-site.zip\"")
                 .body(archive.write());
@@ -69,11 +84,12 @@ class FilesController {
     @PostMapping(value = "/api/archive", consumes = "application/zip")
     Archive.TakenIn takeArchive(
             @RequestBody byte[] content,
-            @RequestHeader("X-Signature") String pin,
+            @RequestHeader(SIGNATURE) String pin,
             @AuthenticationPrincipal Person person) {
-        return archive.read(content, pin, person);
+        return archive.read(content, accounts.sign(person, pin));
     }
 
+    @MayUse(anybody = true)
     @GetMapping(value = "/api/schemas/{name}", produces = MediaType.APPLICATION_JSON_VALUE)
     String schema(@PathVariable String name) {
         if (!Schemas.NAMES.contains(name)) {

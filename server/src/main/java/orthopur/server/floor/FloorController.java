@@ -19,10 +19,12 @@ import orthopur.roundpack.RoundPack;
 import orthopur.server.people.Person;
 import orthopur.server.people.SignedIn;
 import orthopur.server.platform.Bell;
+import orthopur.server.platform.MayUse;
 import orthopur.server.procedures.Procedures;
 import orthopur.server.tablets.Tablets;
 
 @RestController
+@MayUse
 @RequestMapping("/api")
 class FloorController {
     private final Rounds rounds;

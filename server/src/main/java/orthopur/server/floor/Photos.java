@@ -18,11 +18,14 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import orthopur.round.Role;
 import orthopur.server.people.Person;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 
 /** Photos of the floor, kept under the SHA-256 of their bytes; the entry in the log names it. */
 @RestController
+@MayUse
 @RequestMapping("/api/photos")
 class Photos {
     private final DSLContext db;
@@ -34,6 +37,9 @@ class Photos {
     }
 
     /** Keeps a photo; the same one sent again changes nothing. */
+    @MayUse(
+            value = {Role.SUPERVISOR, Role.CREW},
+            otherwise = "Photos come from those who carry out.")
     @PutMapping("/{sha256}")
     ResponseEntity<Void> put(
             @PathVariable String sha256,

@@ -15,9 +15,11 @@ import org.springframework.stereotype.Repository;
 import orthopur.db.tables.records.FloorEventRecord;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
+import orthopur.ledger.Sealed;
 import orthopur.round.EntryValue;
 import orthopur.round.Role;
 import orthopur.roundpack.RoundPack;
+import orthopur.server.custody.Custody;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
 import tools.jackson.core.type.TypeReference;
@@ -30,8 +32,10 @@ public class RoundLog {
 
     private final DSLContext db;
     private final StoredJson json;
+    private final Custody custody;
 
-    RoundLog(DSLContext db, StoredJson json) {
+    RoundLog(DSLContext db, StoredJson json, Custody custody) {
+        this.custody = custody;
         this.db = db;
         this.json = json;
     }
@@ -76,6 +80,7 @@ public class RoundLog {
     }
 
     public RoundPack pack(String hash) {
+        custody.vouchFor(Sealed.PACK, hash);
         String document =
                 db.select(PACK.DOCUMENT)
                         .from(PACK)

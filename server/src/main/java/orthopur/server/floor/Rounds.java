@@ -25,6 +25,7 @@ import orthopur.rules.lockout.OldEnough;
 import orthopur.runthrough.Run;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.SheetIndex;
+import orthopur.server.custody.Custody;
 import orthopur.server.floor.Intake.Sent;
 import orthopur.server.machines.LastServices;
 import orthopur.server.machines.Sheets;
@@ -53,6 +54,7 @@ public class Rounds {
     private final Bell bell;
     private final PlansOfReleases plans;
     private final Intake intake;
+    private final Custody custody;
     private final Map<String, Replay> live = new HashMap<>();
 
     Rounds(
@@ -66,7 +68,9 @@ public class Rounds {
             LastServices lastServices,
             Bell bell,
             PlansOfReleases plans,
-            Intake intake) {
+            Intake intake,
+            Custody custody) {
+        this.custody = custody;
         this.log = log;
         this.procedures = procedures;
         this.sheets = sheets;
@@ -82,6 +86,7 @@ public class Rounds {
 
     /** Starts a round, or hands back the one that is open at this machine. */
     synchronized Replay start(String procedureId, Person person) {
+        custody.vouchForTheSite();
         Procedures.Approved approved = procedures.approvedVersion(procedureId);
         mayJoin(person, approved);
         Optional<RoundRecord> open = log.openRound(approved.sheet().code());

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.instruments.Meter;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 
 /**
@@ -19,6 +20,7 @@ import orthopur.server.platform.Said;
  * the caller expects, and now and then not.
  */
 @RestController
+@MayUse
 @RequestMapping("/api/instruments")
 class InstrumentsController {
     /** One time in so many what is measured is not as it should be. */

@@ -18,12 +18,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
 import tools.jackson.core.JacksonException;
 
 /** The languages that ship, and those that this site has put beside its data. */
 @RestController
+@MayUse
 @RequestMapping("/api/languages")
 public class Languages {
     private static final Logger LOG = LoggerFactory.getLogger(Languages.class);

@@ -5,6 +5,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import orthopur.formats.EntryEnvelope;
+import orthopur.ledger.Head;
+import orthopur.server.backup.Backups;
+import orthopur.server.custody.Custody;
 import orthopur.server.floor.RoundLog;
 
 /**
@@ -19,13 +22,17 @@ class ChainWalk {
     private static final long PATIENCE = 300_000_000;
 
     private final RoundLog log;
+    private final Custody custody;
+    private final Backups backups;
     private long seq;
     private String hash = EntryEnvelope.GENESIS;
     private long walked;
     private @Nullable Long broken;
 
-    ChainWalk(RoundLog log) {
+    ChainWalk(RoundLog log, Custody custody, Backups backups) {
+        this.backups = backups;
         this.log = log;
+        this.custody = custody;
     }
 
     /**
@@ -35,8 +42,20 @@ class ChainWalk {
      * @param entries how many were walked
      * @param all how many there are
      * @param firstBroken place of the first that is not as it was written
+     * @param changed what was found changed by something other than this program, at the start
+     * @param signedTo last entry under a signed head
+     * @param signedAt when it was signed, epoch milliseconds
+     * @param backup what has to be known of backups; null while there is nothing to say
      */
-    record Integrity(boolean whole, long entries, long all, @Nullable Long firstBroken) {}
+    record Integrity(
+            boolean whole,
+            long entries,
+            long all,
+            @Nullable Long firstBroken,
+            List<String> changed,
+            @Nullable Long signedTo,
+            @Nullable Long signedAt,
+            @Nullable String backup) {}
 
     /** Goes on walking for a moment and says how far it is. */
     synchronized Integrity soFar() {
@@ -91,6 +110,15 @@ class ChainWalk {
     }
 
     private Integrity said() {
-        return new Integrity(broken == null, walked, Math.max(walked, log.count()), broken);
+        Head head = custody.last();
+        return new Integrity(
+                broken == null,
+                walked,
+                Math.max(walked, log.count()),
+                broken,
+                custody.changed(),
+                head == null ? null : head.entry(),
+                head == null ? null : head.at(),
+                backups.warning());
     }
 }

@@ -24,18 +24,22 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
 import orthopur.formats.Site;
+import orthopur.ledger.Head;
 import orthopur.round.Entry;
 import orthopur.roundpack.RoundPack;
+import orthopur.server.custody.Custody;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.prints.Paper;
 
 @RestController
+@MayUse
 @RequestMapping("/api/logbook")
 class LogbookController {
     private static final int MOST = 200;
@@ -46,6 +50,7 @@ class LogbookController {
     private final Accounts accounts;
     private final ChainWalk chain;
     private final Paper paper;
+    private final Custody custody;
 
     LogbookController(
             RoundLog log,
@@ -53,7 +58,9 @@ class LogbookController {
             Sheets sheets,
             Accounts accounts,
             ChainWalk chain,
-            Paper paper) {
+            Paper paper,
+            Custody custody) {
+        this.custody = custody;
         this.log = log;
         this.rounds = rounds;
         this.sheets = sheets;
@@ -222,5 +229,20 @@ class LogbookController {
     @GetMapping("/integrity")
     ChainWalk.Integrity integrity(@RequestParam(defaultValue = "false") boolean anew) {
         return anew ? chain.anew() : chain.soFar();
+    }
+
+    /**
+     * Where the log ends, signed: a line to keep elsewhere, by which a log that was cut off or
+     * written anew is known.
+     */
+    @GetMapping(value = "/head", produces = MediaType.TEXT_PLAIN_VALUE)
+    ResponseEntity<String> head() {
+        Head head = custody.last();
+        if (head == null) {
+            throw Said.notFound("Nothing is signed yet.");
+        }
+        return ResponseEntity.ok()
+                .header("Content-Disposition", "attachment; filename=\"orthopur-head.txt\"")
+                .body(head.line() + "\n");
     }
 }

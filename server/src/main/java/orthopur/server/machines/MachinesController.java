@@ -14,10 +14,12 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Outline;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.takeapart.TakeApartMap;
 
 @RestController
+@MayUse
 @RequestMapping("/api")
 class MachinesController {
     private final Sheets sheets;

@@ -8,6 +8,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
@@ -17,6 +18,8 @@ import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.FormatError;
@@ -29,7 +32,9 @@ import orthopur.quantity.Show;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
+import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
 
 /**
  * The site's machines, chemicals and water. A stored sheet version never changes, so it is cached.
@@ -39,20 +44,40 @@ public class Sheets {
     private final DSLContext db;
     private final SiteBook siteBook;
     private final Clock clock;
+    private final SiteLog log;
     private final ConcurrentMap<String, MachineSheet> cache = new ConcurrentHashMap<>();
     private final LastServices lastServices;
     private volatile @Nullable Surroundings surroundings;
 
-    Sheets(DSLContext db, SiteBook siteBook, Clock clock, LastServices lastServices) {
+    Sheets(DSLContext db, SiteBook siteBook, Clock clock, LastServices lastServices, SiteLog log) {
+        this.log = log;
         this.lastServices = lastServices;
         this.db = db;
         this.siteBook = siteBook;
         this.clock = clock;
     }
 
-    /** Reads site, chemicals and rule book anew: one of them was changed. */
+    /**
+     * Reads site, chemicals and rule book anew: one of them was changed. Within a transaction that
+     * is once it holds; somebody else may read what was before until then.
+     */
     public void changed() {
-        surroundings = null;
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            surroundings = null;
+            return;
+        }
+        TransactionSynchronizationManager.registerSynchronization(
+                new TransactionSynchronization() {
+                    @Override
+                    public void afterCommit() {
+                        surroundings = null;
+                    }
+                });
+    }
+
+    /** What a transaction reads may not hold in the end, so it is kept for nobody. */
+    private static boolean mayNotHold() {
+        return TransactionSynchronizationManager.isActualTransactionActive();
     }
 
     /** What every verdict on this site depends on beside sheet and procedure. */
@@ -132,37 +157,52 @@ public class Sheets {
     }
 
     public MachineSheet version(String code, int version) {
-        return cache.computeIfAbsent(
-                code + "@" + version,
-                k -> {
-                    String document =
-                            db.select(SHEET.DOCUMENT)
-                                    .from(SHEET)
-                                    .where(SHEET.CODE.eq(code).and(SHEET.VERSION.eq(version)))
-                                    .fetchOne(SHEET.DOCUMENT);
-                    if (document == null) {
-                        throw Said.notFound(
-                                "There is no version "
-                                        + version
-                                        + " of the sheet of "
-                                        + code
-                                        + ".");
-                    }
-                    return SheetFormat.read(document);
-                });
+        String name = code + "@" + version;
+        MachineSheet known = cache.get(name);
+        if (known != null) {
+            return known;
+        }
+        String document =
+                db.select(SHEET.DOCUMENT)
+                        .from(SHEET)
+                        .where(SHEET.CODE.eq(code).and(SHEET.VERSION.eq(version)))
+                        .fetchOne(SHEET.DOCUMENT);
+        if (document == null) {
+            throw Said.notFound(
+                    "There is no version " + version + " of the sheet of " + code + ".");
+        }
+        MachineSheet sheet = SheetFormat.read(document);
+        if (!mayNotHold()) {
+            cache.put(name, sheet);
+        }
+        return sheet;
     }
 
     /**
-     * Stores a sheet.
-     *
-     * @throws Said when this version is there already; a version never changes
+     * @throws FormatError with everything for which this site has nothing
      */
-    @Transactional
-    public void add(MachineSheet sheet) {
+    public void fits(MachineSheet sheet) {
         List<Problem> problems = SiteFit.check(sheet, surroundings().chemicals());
         if (!problems.isEmpty()) {
             throw new FormatError(problems);
         }
+    }
+
+    /**
+     * Stores a sheet that somebody has signed.
+     *
+     * @throws Said when this version is there already; a version never changes
+     */
+    @Transactional
+    public void add(MachineSheet sheet, Signature signed) {
+        String before =
+                db.select(SHEET.DOCUMENT)
+                        .from(SHEET)
+                        .where(SHEET.CODE.eq(sheet.code()))
+                        .orderBy(SHEET.VERSION.desc())
+                        .limit(1)
+                        .fetchOne(SHEET.DOCUMENT);
+        fits(sheet);
         int inserted =
                 db.insertInto(SHEET)
                         .set(SHEET.CODE, sheet.code())
@@ -180,16 +220,18 @@ public class Sheets {
                             + sheet.code()
                             + " is stored already; give a changed sheet the next version.");
         }
+        log.keep("sheet " + sheet.code(), before, SheetFormat.write(sheet), signed.by().name());
     }
 
-    /** Stores the site's own documents, checked. */
+    /** Stores the site's own documents, checked and signed by somebody. */
     @Transactional
-    public void site(String site, String chemicals) {
+    public void site(String site, String chemicals, Signature signed) {
+        Objects.requireNonNull(signed);
         Site.read(site);
         ChemicalsFormat.read(chemicals);
         put("site", site);
         put("chemicals", chemicals);
-        surroundings = null;
+        changed();
     }
 
     private void put(String kind, String document) {
@@ -205,12 +247,14 @@ public class Sheets {
     }
 
     public Surroundings surroundings() {
-        Surroundings s = surroundings;
+        Surroundings s = mayNotHold() ? null : surroundings;
         if (s == null) {
             Site site = Site.read(get("site"));
             List<Chemical> chemicals = ChemicalsFormat.read(get("chemicals"));
             s = new Surroundings(site, chemicals, site.context(siteBook.book(), chemicals));
-            surroundings = s;
+            if (!mayNotHold()) {
+                surroundings = s;
+            }
         }
         return s;
     }

@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import orthopur.rulebook.Figure;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
+import orthopur.server.people.Signature;
 
 /** The rule book as this site judges by it: the public codes with what the site has set. */
 @Service
@@ -76,12 +77,12 @@ public class SiteBook {
     }
 
     @Transactional
-    public void set(String figure, @Nullable Double value, String reason, String who) {
+    public void set(String figure, @Nullable Double value, String reason, Signature signed) {
         db.insertInto(FIGURE_CHANGE)
                 .set(FIGURE_CHANGE.FIGURE, figure)
                 .set(FIGURE_CHANGE.VALUE, value)
                 .set(FIGURE_CHANGE.REASON, reason)
-                .set(FIGURE_CHANGE.WHO, who)
+                .set(FIGURE_CHANGE.WHO, signed.by().name())
                 .set(FIGURE_CHANGE.AT, clock.millis())
                 .execute();
     }

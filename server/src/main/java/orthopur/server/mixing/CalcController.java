@@ -8,8 +8,10 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.calculation.CalcAnswer;
 import orthopur.calculation.Calculations;
 import orthopur.server.machines.SiteBook;
+import orthopur.server.platform.MayUse;
 
 @RestController
+@MayUse
 class CalcController {
     private final SiteBook book;
 

@@ -7,17 +7,22 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.UnaryOperator;
 import org.jooq.DSLContext;
+import org.jooq.UpdateSetMoreStep;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import orthopur.db.tables.records.AccountRecord;
+import orthopur.ledger.Sealed;
 import orthopur.round.Role;
+import orthopur.server.custody.Custody;
 import orthopur.server.platform.Said;
 
 /** Accounts with password and PIN. */
@@ -29,8 +34,15 @@ public class Accounts {
     private final PasswordEncoder encoder;
     private final Clock clock;
     private final Throttle throttle;
+    private final Custody custody;
 
-    Accounts(DSLContext db, PasswordEncoder encoder, Clock clock, Throttle throttle) {
+    Accounts(
+            DSLContext db,
+            PasswordEncoder encoder,
+            Clock clock,
+            Throttle throttle,
+            Custody custody) {
+        this.custody = custody;
         this.db = db;
         this.encoder = encoder;
         this.clock = clock;
@@ -38,19 +50,40 @@ public class Accounts {
     }
 
     /**
+     * The hash of a new secret; made before a transaction begins, since it is slow on purpose.
+     *
+     * @return empty for what can be none, which is refused in words later
+     */
+    public String hash(@Nullable String secret) {
+        if (TransactionSynchronizationManager.isActualTransactionActive()) {
+            throw new IllegalStateException("Nobody's entry waits until a secret is hashed.");
+        }
+        return secret == null || Secrets.bytes(secret) > Secrets.MOST_PASSWORD
+                ? ""
+                : encoder.encode(secret);
+    }
+
+    /**
      * Makes an account.
      *
+     * @param password,pin hashes of them; an empty one lets nobody in
+     * @param pinOwn whether its owner has chosen the PIN
      * @param adultFrom the day on which the person turns 18; null for somebody of age
      * @return its id
      */
-    @Transactional
     public int create(
-            String name, Role role, String password, String pin, @Nullable LocalDate adultFrom) {
+            String name,
+            Role role,
+            String password,
+            String pin,
+            boolean pinOwn,
+            @Nullable LocalDate adultFrom) {
         return db.insertInto(ACCOUNT)
                 .set(ACCOUNT.NAME, name)
                 .set(ACCOUNT.ROLE, role.name())
-                .set(ACCOUNT.PASSWORD_HASH, encoder.encode(password))
-                .set(ACCOUNT.PIN_HASH, encoder.encode(pin))
+                .set(ACCOUNT.PASSWORD_HASH, password)
+                .set(ACCOUNT.PIN_HASH, pin)
+                .set(ACCOUNT.PIN_OWN, pinOwn)
                 .set(ACCOUNT.ADULT_FROM, adultFrom == null ? null : adultFrom.toString())
                 .returning(ACCOUNT.ID)
                 .fetchSingle(ACCOUNT.ID);
@@ -90,7 +123,8 @@ public class Accounts {
                 password,
                 found == null ? null : found.getPasswordHash(),
                 "Name and password do not match.");
-        return person(Objects.requireNonNull(found));
+        custody.vouchFor(Sealed.ACCOUNT, Objects.requireNonNull(found).getId().toString());
+        return person(found);
     }
 
     /**
@@ -109,18 +143,100 @@ public class Accounts {
      *
      * @throws Said when the PIN is wrong, or no more may be tried
      */
-    public void sign(Person person, @Nullable String pin) {
+    public Signature sign(Person person, @Nullable String pin) {
+        if (TransactionSynchronizationManager.isActualTransactionActive()) {
+            throw new IllegalStateException("Nobody's entry waits until a PIN is compared.");
+        }
         AccountRecord a =
                 db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq((int) person.id())).fetchSingle();
         if (a.getLeftAt() != null) {
             throw Said.forbidden(a.getName() + " has left and signs nothing any more.");
         }
+        if (!a.getPinOwn()) {
+            throw new Said(
+                    HttpStatus.PRECONDITION_REQUIRED,
+                    "Choose a PIN of your own first: six digits that only you know.");
+        }
         byPin(a, pin);
+        return new Signature(person);
     }
 
     private void byPin(AccountRecord a, @Nullable String pin) {
+        custody.vouchFor(Sealed.ACCOUNT, a.getId().toString());
         throttle.compare(
-                "pin of " + a.getId(), pin == null ? "" : pin, a.getPinHash(), "The PIN is wrong.");
+                "pin of " + a.getId(),
+                pin == null ? "" : pin,
+                a.getPinHash().isEmpty() ? null : a.getPinHash(),
+                "The PIN is wrong.");
+    }
+
+    /** Whether somebody has no PIN of their own yet: it was given to them, or is of four digits. */
+    public boolean hasToChoosePin(Person person) {
+        return db.fetchExists(
+                ACCOUNT, ACCOUNT.ID.eq((int) person.id()).and(ACCOUNT.PIN_OWN.isFalse()));
+    }
+
+    /**
+     * Gives somebody the PIN that they have chosen; whoever is signed in as they were is out.
+     *
+     * @param secret their password, or the PIN that they had
+     * @return them, as they are now
+     * @throws Said when the secret is wrong, or the PIN is none
+     */
+    public Person choosePin(Person person, String secret, boolean byPin, String pin) {
+        List<String> wrong = new ArrayList<>();
+        Secrets.pin(pin, wrong);
+        refuse(wrong);
+        AccountRecord a = proven(person, secret, byPin);
+        if (byPin && secret.equals(pin)) {
+            refuse(List.of("Choose another PIN than the one you had."));
+        }
+        String hashed = hash(pin);
+        return changed(a, c -> c.set(ACCOUNT.PIN_HASH, hashed).set(ACCOUNT.PIN_OWN, true));
+    }
+
+    /**
+     * The same for their password.
+     *
+     * @throws Said when the old one is wrong, or the new one is none
+     */
+    public Person choosePassword(Person person, String old, String password) {
+        List<String> wrong = new ArrayList<>();
+        Secrets.password(password, wrong);
+        refuse(wrong);
+        AccountRecord a = proven(person, old, false);
+        String hashed = hash(password);
+        return changed(a, c -> c.set(ACCOUNT.PASSWORD_HASH, hashed));
+    }
+
+    private AccountRecord proven(Person person, String secret, boolean byPin) {
+        AccountRecord a =
+                db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq((int) person.id())).fetchSingle();
+        if (byPin) {
+            byPin(a, secret);
+        } else {
+            custody.vouchFor(Sealed.ACCOUNT, a.getId().toString());
+            throttle.compare(
+                    "password of " + a.getId(),
+                    secret,
+                    a.getPasswordHash(),
+                    "The password is wrong.");
+        }
+        return a;
+    }
+
+    private Person changed(AccountRecord a, UnaryOperator<UpdateSetMoreStep<AccountRecord>> how) {
+        int epoch = a.getEpoch() + 1;
+        how.apply(db.update(ACCOUNT).set(ACCOUNT.EPOCH, epoch))
+                .where(ACCOUNT.ID.eq(a.getId()))
+                .execute();
+        return new Person(a.getId(), a.getName(), Role.valueOf(a.getRole()), epoch);
+    }
+
+    private static void refuse(List<String> wrong) {
+        if (!wrong.isEmpty()) {
+            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, String.join(" ", wrong));
+        }
     }
 
     /** Somebody who may stand at a machine. */

@@ -10,12 +10,12 @@ import static orthopur.db.Tables.STEP_COMMENT;
 import static orthopur.db.Tables.TABLET;
 import static orthopur.db.Tables.TRAINING;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Consumer;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Table;
@@ -23,7 +23,6 @@ import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.db.tables.records.AccountRecord;
@@ -38,16 +37,10 @@ import orthopur.server.platform.SiteLog;
 @Service
 class People {
     private static final int LONGEST_NAME = 60;
-    private static final int LEAST_PASSWORD = 8;
-
-    /** What is longer is cut off unseen by the hash. */
-    private static final int MOST_PASSWORD = 72;
-
     private static final int MOST_YEARS_TO_18 = 6;
 
     private final DSLContext db;
     private final Accounts accounts;
-    private final PasswordEncoder encoder;
     private final SiteLog log;
     private final Clock clock;
     private final Training training;
@@ -56,14 +49,12 @@ class People {
     People(
             DSLContext db,
             Accounts accounts,
-            PasswordEncoder encoder,
             SiteLog log,
             Clock clock,
             Training training,
             ApplicationEventPublisher events) {
         this.db = db;
         this.accounts = accounts;
-        this.encoder = encoder;
         this.log = log;
         this.clock = clock;
         this.training = training;
@@ -86,45 +77,60 @@ class People {
                 a.getLeftAt() != null);
     }
 
+    /** A supervisor for whom nobody signs: whoever runs the server answers for it. */
+    void supervisor(String given, String password, String pin, Consumer<Signature> with) {
+        String name = given.strip();
+        List<String> wrong = new ArrayList<>();
+        named(name, wrong);
+        check(password, null, wrong);
+        Secrets.pin(pin, wrong);
+        refuse(wrong);
+        String passwordHash = accounts.hash(password);
+        String pinHash = accounts.hash(pin);
+        db.transaction(
+                () -> {
+                    nobodyElse(name, 0);
+                    int id =
+                            accounts.create(
+                                    name, Role.SUPERVISOR, passwordHash, pinHash, true, null);
+                    with.accept(new Signature(new Person(id, name, Role.SUPERVISOR, 0)));
+                    log.keep("person " + name, null, "SUPERVISOR, by the link of the server", name);
+                });
+    }
+
     @Transactional(noRollbackFor = Said.class)
-    public PersonView create(NewPerson in, Person by) {
+    public PersonView create(NewPerson in, String password, Signature signed) {
         String name = in.name() == null ? "" : in.name().strip();
         List<String> wrong = new ArrayList<>();
         named(name, wrong);
         if (in.role() == null) {
             wrong.add("Choose a role.");
         }
-        check(in.password(), in.pin(), in.adultFrom(), wrong);
+        check(in.password(), in.adultFrom(), wrong);
         String same = samePerson(name, in.sameAs(), wrong);
         List<String> machines = in.trainedOn() == null ? List.of() : in.trainedOn();
         known(machines, wrong);
         refuse(wrong);
-        accounts.sign(by, in.signature());
-        if (db.fetchExists(ACCOUNT, ACCOUNT.NAME.equalIgnoreCase(name))) {
-            throw Said.conflict("There is an account of " + name + " already.");
-        }
-        int id = accounts.create(name, in.role(), in.password(), in.pin(), in.adultFrom());
+        nobodyElse(name, 0);
+        int id = accounts.create(name, in.role(), password, "", false, in.adultFrom());
         AccountRecord made = db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq(id)).fetchSingle();
         made.setSameAs(same);
         made.store();
-        training.set(made.getId(), machines, by.name());
-        log.keep("person " + name, null, said(made), by.name());
+        training.set(made.getId(), machines, signed.by().name());
+        log.keep("person " + name, null, said(made), signed.by().name());
         return view(made);
     }
 
     @Transactional(noRollbackFor = Said.class)
-    public PersonView change(int id, ChangedPerson in, Person by) {
+    public PersonView change(
+            int id, ChangedPerson in, @Nullable String password, Signature signed) {
         AccountRecord a =
                 db.selectFrom(ACCOUNT)
                         .where(ACCOUNT.ID.eq(id))
                         .fetchOptional()
                         .orElseThrow(() -> Said.notFound("There is no such account."));
         List<String> wrong = new ArrayList<>();
-        check(
-                in.password() == null ? "unchanged" : in.password(),
-                in.pin() == null ? "0000" : in.pin(),
-                in.adultFrom(),
-                wrong);
+        check(in.password() == null ? "unchanged" : in.password(), in.adultFrom(), wrong);
         String name = in.name() == null ? a.getName() : in.name().strip();
         named(name, wrong);
         String same = samePerson(a.getName(), in.sameAs(), wrong);
@@ -137,7 +143,6 @@ class People {
                             + " is the only supervisor left; somebody has to be able to write and approve.");
         }
         refuse(wrong);
-        accounts.sign(by, in.signature());
         String before = said(a);
         String called = a.getName();
         if (!name.equals(called)) {
@@ -148,7 +153,7 @@ class People {
                         || !in.role().name().equals(a.getRole())
                         || in.left() != (a.getLeftAt() != null)
                         || in.password() != null
-                        || in.pin() != null;
+                        || Boolean.TRUE.equals(in.newPin());
         if (other) {
             // Whoever is signed in with it signs in again, as what they are now.
             a.setEpoch(a.getEpoch() + 1);
@@ -161,21 +166,22 @@ class People {
                         ? null
                         : a.getLeftAt() == null ? Long.valueOf(clock.millis()) : a.getLeftAt());
         if (in.password() != null) {
-            a.setPasswordHash(encoder.encode(in.password()));
+            a.setPasswordHash(Objects.requireNonNull(password));
         }
-        if (in.pin() != null) {
-            a.setPinHash(encoder.encode(in.pin()));
+        if (Boolean.TRUE.equals(in.newPin())) {
+            a.setPinHash("");
+            a.setPinOwn(false);
         }
         a.store();
-        training.set(id, machines, by.name());
+        training.set(id, machines, signed.by().name());
         log.keep(
                 "person " + a.getName(),
                 before,
                 said(a)
                         + (called.equals(a.getName()) ? "" : ", called otherwise before")
                         + (in.password() == null ? "" : ", new password")
-                        + (in.pin() == null ? "" : ", new PIN"),
-                by.name());
+                        + (Boolean.TRUE.equals(in.newPin()) ? ", chooses a new PIN" : ""),
+                signed.by().name());
         return view(a);
     }
 
@@ -192,10 +198,7 @@ class People {
      */
     private void rename(AccountRecord a, String name) {
         String old = a.getName();
-        if (db.fetchExists(
-                ACCOUNT, ACCOUNT.NAME.equalIgnoreCase(name).and(ACCOUNT.ID.ne(a.getId())))) {
-            throw Said.conflict("There is an account of " + name + " already.");
-        }
+        nobodyElse(name, a.getId());
         for (Field<String> f :
                 List.of(
                         ACCOUNT.SAME_AS,
@@ -212,6 +215,18 @@ class People {
         }
         a.setName(name);
         events.publishEvent(new Renamed(a.getId()));
+    }
+
+    private void nobodyElse(String name, int but) {
+        for (AccountRecord a : db.selectFrom(ACCOUNT).where(ACCOUNT.ID.ne(but))) {
+            if (LookAlike.of(name, a.getName())) {
+                throw Said.conflict(
+                        a.getName().equalsIgnoreCase(name)
+                                ? "There is an account of " + a.getName() + " already."
+                                : "%s looks like %s, who has an account here; nobody could tell who has signed."
+                                        .formatted(name, a.getName()));
+            }
+        }
     }
 
     private void known(List<String> machines, List<String> wrong) {
@@ -248,20 +263,8 @@ class People {
     }
 
     private void check(
-            @Nullable String password,
-            @Nullable String pin,
-            @Nullable LocalDate adultFrom,
-            List<String> wrong) {
-        int letters = password == null ? 0 : password.length();
-        int bytes = password == null ? 0 : password.getBytes(StandardCharsets.UTF_8).length;
-        if (letters < LEAST_PASSWORD || bytes > MOST_PASSWORD) {
-            wrong.add(
-                    "The password has %d letters at least, and %d at most; letters with marks count for two or more."
-                            .formatted(LEAST_PASSWORD, MOST_PASSWORD));
-        }
-        if (pin == null || !pin.matches("[0-9]{4,8}")) {
-            wrong.add("The PIN has 4 to 8 digits.");
-        }
+            @Nullable String password, @Nullable LocalDate adultFrom, List<String> wrong) {
+        Secrets.password(password, wrong);
         LocalDate today = accounts.today();
         if (adultFrom != null
                 && (!adultFrom.isAfter(today)

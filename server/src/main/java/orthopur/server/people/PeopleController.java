@@ -14,15 +14,18 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.round.Role;
-import orthopur.server.platform.Said;
+import orthopur.server.platform.MayUse;
 
 /** Accounts of the site, for its supervisor. */
 @RestController
+@MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor sees and changes accounts.")
 @RequestMapping("/api/people")
 class PeopleController {
     private final People people;
+    private final Accounts accounts;
 
-    PeopleController(People people) {
+    PeopleController(People people, Accounts accounts) {
+        this.accounts = accounts;
         this.people = people;
     }
 
@@ -43,7 +46,7 @@ class PeopleController {
             boolean left) {}
 
     /**
-     * A new account.
+     * A new account. Its owner chooses a PIN at the first sign-in.
      *
      * @param signature PIN of the supervisor who makes it
      */
@@ -51,15 +54,15 @@ class PeopleController {
             String name,
             Role role,
             String password,
-            String pin,
             @Nullable LocalDate adultFrom,
             @Nullable String sameAs,
             @Nullable List<String> trainedOn,
             String signature) {}
 
     /**
-     * What an account is to be; a name, a secret or a training that is absent stays.
+     * What an account is to be; a name, a password or a training that is absent stays.
      *
+     * @param newPin true makes the PIN void: its owner chooses another at the next sign-in
      * @param signature PIN of the supervisor who changes it
      */
     record ChangedPerson(
@@ -70,20 +73,19 @@ class PeopleController {
             @Nullable List<String> trainedOn,
             boolean left,
             @Nullable String password,
-            @Nullable String pin,
+            @Nullable Boolean newPin,
             String signature) {}
 
     @GetMapping
     List<PersonView> all(@AuthenticationPrincipal Person person) {
-        supervisor(person);
         return people.all();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     PersonView create(@RequestBody NewPerson in, @AuthenticationPrincipal Person person) {
-        supervisor(person);
-        return people.create(in, person);
+        return people.create(
+                in, accounts.hash(in.password()), accounts.sign(person, in.signature()));
     }
 
     @PutMapping("/{id}")
@@ -91,13 +93,10 @@ class PeopleController {
             @PathVariable int id,
             @RequestBody ChangedPerson in,
             @AuthenticationPrincipal Person person) {
-        supervisor(person);
-        return people.change(id, in, person);
-    }
-
-    private static void supervisor(Person person) {
-        if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor sees and changes accounts.");
-        }
+        return people.change(
+                id,
+                in,
+                in.password() == null ? null : accounts.hash(in.password()),
+                accounts.sign(person, in.signature()));
     }
 }

@@ -4,8 +4,10 @@ import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -26,6 +28,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 @Configuration
 class SecurityConfig {
+    private static final Duration LONGEST = Duration.ofHours(24);
     private static final String CSP =
             "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none';"
                     + " frame-ancestors 'none'; form-action 'self'";
@@ -48,6 +51,8 @@ class SecurityConfig {
                         a ->
                                 a.requestMatchers(
                                                 "/api/session",
+                                                "/api/begin",
+                                                "/api/certificate/**",
                                                 "/api/openapi",
                                                 "/api/schemas/**",
                                                 "/api/tablets/this",
@@ -62,7 +67,8 @@ class SecurityConfig {
                                                         new AuthorizationDecision(
                                                                 who.get().getPrincipal()
                                                                                 instanceof Person p
-                                                                        && accounts.belongs(p)))
+                                                                        && accounts.belongs(p)
+                                                                        && recent(x.getRequest())))
                                         .anyRequest()
                                         .permitAll())
                 .securityContext(s -> s.securityContextRepository(contexts))
@@ -86,11 +92,12 @@ class SecurityConfig {
                                                     if (request.getUserPrincipal()
                                                                     instanceof Authentication a
                                                             && a.getPrincipal() instanceof Person p
-                                                            && !accounts.belongs(p)) {
+                                                            && (!accounts.belongs(p)
+                                                                    || !recent(request))) {
                                                         write(
                                                                 response,
                                                                 HttpStatus.UNAUTHORIZED,
-                                                                "This account was changed since. Please sign in again.");
+                                                                "This account was changed since, or you signed in more than a day ago. Please sign in again.");
                                                         return;
                                                     }
                                                     write(
@@ -104,13 +111,24 @@ class SecurityConfig {
                 .build();
     }
 
+    /** However busy it is, a session ends a day after it began. */
+    private static boolean recent(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return session == null
+                || System.currentTimeMillis() - session.getCreationTime() < LONGEST.toMillis();
+    }
+
     private static void write(HttpServletResponse response, HttpStatus status, String detail)
             throws IOException {
         response.setStatus(status.value());
         response.setContentType("application/problem+json");
         String body =
-                "{\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
-                        .formatted(status.getReasonPhrase(), status.value(), detail);
+                "{\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\",\"request\":\"%s\"}"
+                        .formatted(
+                                status.getReasonPhrase(),
+                                status.value(),
+                                detail,
+                                response.getHeader("X-Request-Id"));
         response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
     }
 

@@ -2,6 +2,7 @@ package orthopur.server.people;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -29,21 +30,33 @@ public class SignedIn {
     /**
      * @param name null while nobody is signed in
      * @param person the one whom several accounts may stand for
+     * @param choosePin whether a PIN has to be chosen before anything can be signed
      */
-    public record Session(@Nullable String name, @Nullable Role role, @Nullable String person) {}
+    public record Session(
+            @Nullable String name,
+            @Nullable Role role,
+            @Nullable String person,
+            boolean choosePin) {}
 
     /** What is said of who is signed in. */
     public Session of(@Nullable Person person) {
         return person == null || !accounts.belongs(person)
-                ? new Session(null, null, null)
-                : new Session(person.name(), person.role(), accounts.personOf(person));
+                ? new Session(null, null, null, false)
+                : new Session(
+                        person.name(),
+                        person.role(),
+                        accounts.personOf(person),
+                        accounts.hasToChoosePin(person));
     }
 
     /** From now on this session is theirs. */
     public Session as(Person person, HttpServletRequest request, HttpServletResponse response) {
         // A session made before sign-in must not live on after it.
-        request.getSession();
-        request.changeSessionId();
+        HttpSession before = request.getSession(false);
+        if (before != null) {
+            before.invalidate();
+        }
+        request.getSession(true);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(
                 UsernamePasswordAuthenticationToken.authenticated(

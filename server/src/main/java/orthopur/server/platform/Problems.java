@@ -119,6 +119,7 @@ class Problems {
                         switch (s.getResultCode().code & 0xff) {
                             case 13 -> "The server's disk is full.";
                             case 3, 8, 14 -> "The server's data folder cannot be written.";
+                            case 19 -> "This goes against what the data has to hold to.";
                             case 5, 6 -> "The server's data is held by another program.";
                             default -> "The server's disk failed.";
                         };
@@ -173,6 +174,7 @@ class Problems {
     private static ProblemDetail problem(HttpStatus status, String title, @Nullable String detail) {
         ProblemDetail p = ProblemDetail.forStatusAndDetail(status, detail);
         p.setTitle(title);
+        p.setProperty(Numbered.NAME, Numbered.now());
         return p;
     }
 }

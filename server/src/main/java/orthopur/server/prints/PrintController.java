@@ -33,12 +33,14 @@ import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
 import orthopur.server.languages.Languages;
 import orthopur.server.machines.Sheets;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
 import orthopur.takeapart.TakeApartMap;
 
 /** The pages as PDF. {@code paper} is A4 or letter. */
 @RestController
+@MayUse
 @RequestMapping("/api/prints")
 class PrintController {
     private static final Set<String> HERE_ONLY = Set.of("localhost", "127.0.0.1", "[::1]");

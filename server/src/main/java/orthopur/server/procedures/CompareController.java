@@ -18,10 +18,12 @@ import orthopur.formats.VerdictDocument;
 import orthopur.formats.VerdictDocument.FindingDocument;
 import orthopur.formats.WhatIf;
 import orthopur.runthrough.Run;
+import orthopur.server.platform.MayUse;
 import orthopur.verdict.Verdict;
 
 /** Two procedures side by side: another version, or what would be with another chemical or crew. */
 @RestController
+@MayUse
 @RequestMapping("/api")
 class CompareController {
     private final Procedures procedures;

@@ -8,10 +8,11 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -23,13 +24,15 @@ import orthopur.formats.FormatError;
 import orthopur.formats.Notation;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
+import orthopur.ledger.Sealed;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.procedure.Procedure;
 import orthopur.runthrough.Context;
+import orthopur.server.custody.Custody;
 import orthopur.server.machines.Sheets;
-import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.verdict.Mending;
@@ -40,18 +43,19 @@ import orthopur.verdict.Verifier;
 @Service
 public class Procedures {
     private static final int LEAST_REASON = 10;
+    private static final String DRAFT = "DRAFT";
 
     private final DSLContext db;
     private final Sheets sheets;
-    private final Accounts accounts;
+    private final Custody custody;
     private final Clock clock;
     private final SiteLog log;
 
-    Procedures(DSLContext db, Sheets sheets, Accounts accounts, Clock clock, SiteLog log) {
+    Procedures(DSLContext db, Sheets sheets, Custody custody, Clock clock, SiteLog log) {
         this.log = log;
         this.db = db;
         this.sheets = sheets;
-        this.accounts = accounts;
+        this.custody = custody;
         this.clock = clock;
     }
 
@@ -141,8 +145,8 @@ public class Procedures {
      * @param reason at least 10 letters, kept in the log of the site
      */
     @Transactional(noRollbackFor = Said.class)
-    public ProcedureVersionRecord retire(
-            String id, int version, String pin, String reason, Person person) {
+    public ProcedureVersionRecord retire(String id, int version, String reason, Signature signed) {
+        Person person = signed.by();
         mayWrite(person);
         if (reason == null || reason.strip().length() < LEAST_REASON) {
             throw new Said(
@@ -153,7 +157,6 @@ public class Procedures {
         if (!r.getState().equals("APPROVED")) {
             throw Said.conflict("Version " + version + " is not approved, so it is not in use.");
         }
-        accounts.sign(person, pin);
         r.setState("RETIRED");
         r.store();
         log.keep("procedure " + id, "APPROVED", "RETIRED: " + reason.strip(), person.name());
@@ -180,6 +183,7 @@ public class Procedures {
     /** A version with its verdict of today. */
     public Printed printed(String id, int version) {
         ProcedureVersionRecord r = version(id, version);
+        custody.vouchFor(Sealed.PROCEDURE_VERSION, id + "@" + version);
         Judged judged = judge(r.getDocument());
         MachineSheet sheet = sheets.newest(judged.document().sheet());
         Notation notation = notation(sheet.code());
@@ -229,47 +233,55 @@ public class Procedures {
                 .fetch(Stored::of);
     }
 
-    /** Those that this site does not have; one that it has otherwise is a problem. */
+    /**
+     * Of each procedure the version that is in force there, or else the newest, unless its text is
+     * here already. One whose draft lies here is a problem: there is one draft at a time.
+     */
     public List<Stored> notYet(List<Stored> others, List<Problem> problems) {
-        Map<String, Stored> here = new HashMap<>();
-        stored().forEach(s -> here.put(s.id() + "@" + s.version(), s));
+        Map<String, List<Stored>> here =
+                stored().stream().collect(Collectors.groupingBy(Stored::id));
+        Map<String, Stored> chosen = new TreeMap<>();
+        for (Stored s : others) {
+            chosen.merge(s.id(), s, Procedures::rather);
+        }
         List<Stored> fresh = new ArrayList<>();
-        for (int i = 0; i < others.size(); i++) {
-            Stored other = others.get(i);
-            Stored mine = here.get(other.id() + "@" + other.version());
-            if (mine == null) {
-                fresh.add(other);
-            } else if (!mine.equals(other)) {
+        for (Stored s : chosen.values()) {
+            List<Stored> mine = here.getOrDefault(s.id(), List.of());
+            if (mine.stream().anyMatch(m -> m.document().equals(s.document()))) {
+                continue;
+            }
+            if (mine.stream().anyMatch(m -> m.state().equals(DRAFT))) {
                 problems.add(
                         new Problem(
-                                "/procedures.json/procedures/" + i,
-                                "Version %d of %s is another on this site."
-                                        .formatted(other.version(), other.id())));
+                                "/procedures.json/procedures/" + others.indexOf(s),
+                                "There is a draft of %s here already, another one; approve it first or make it the same."
+                                        .formatted(s.id())));
+            } else {
+                fresh.add(s);
             }
         }
         return fresh;
     }
 
+    private static Stored rather(Stored one, Stored other) {
+        boolean first = one.state().equals("APPROVED");
+        boolean second = other.state().equals("APPROVED");
+        if (first != second) {
+            return first ? one : other;
+        }
+        return one.version() >= other.version() ? one : other;
+    }
+
     /**
-     * Puts a version back as it was, judged anew.
+     * Takes a procedure of another site in, as a draft, whatever it was there.
      *
      * @throws FormatError when its document cannot be read
      */
     @Transactional
-    public void restore(Stored s) {
-        Judged judged = judge(s.document());
-        ProcedureVersionRecord r = db.newRecord(PROCEDURE_VERSION);
-        r.setProcedureId(s.id());
-        r.setVersion(s.version());
-        r.setState(s.state());
-        r.setRevision(1);
-        fill(r, judged, s.author());
-        r.setDocument(s.document());
-        r.setSavedAt(s.savedAt());
-        r.setApprovedBy(s.approvedBy());
-        r.setApprovedAt(s.approvedAt());
-        r.setApproveReason(s.approveReason());
-        r.store();
+    public void takeIn(String document, Signature signed) {
+        Judged judged = judge(document);
+        int next = Objects.requireNonNullElse(newest(judged.document().id()), 0) + 1;
+        insert(judged, next, signed.by().name());
     }
 
     /** Takes every remedy that is proven to help, and says which. */
@@ -304,7 +316,7 @@ public class Procedures {
         ProcedureVersionRecord r = db.newRecord(PROCEDURE_VERSION);
         r.setProcedureId(judged.document().id());
         r.setVersion(version);
-        r.setState("DRAFT");
+        r.setState(DRAFT);
         r.setRevision(1);
         fill(r, judged, author);
         r.store();
@@ -403,14 +415,10 @@ public class Procedures {
      */
     @Transactional(noRollbackFor = Said.class)
     public ProcedureVersionRecord approve(
-            String id,
-            int version,
-            int revision,
-            String pin,
-            @Nullable String reason,
-            Person person) {
+            String id, int version, int revision, @Nullable String reason, Signature signed) {
+        Person person = signed.by();
         mayWrite(person);
-        accounts.sign(person, pin);
+        custody.vouchForTheSite();
         ProcedureVersionRecord r = version(id, version);
         if (!r.getState().equals("DRAFT")) {
             throw Said.conflict(
@@ -468,19 +476,28 @@ public class Procedures {
         }
     }
 
-    /** Every approved procedure, for the floor. */
+    /** Every approved procedure that is as it was approved, for the floor. */
     public List<ApprovedRow> approved() {
-        return db.selectFrom(PROCEDURE_VERSION)
+        return db
+                .selectFrom(PROCEDURE_VERSION)
                 .where(PROCEDURE_VERSION.STATE.eq("APPROVED"))
                 .orderBy(PROCEDURE_VERSION.MACHINE)
-                .fetch(
+                .fetch()
+                .stream()
+                .filter(
+                        r ->
+                                custody.isWhole(
+                                        Sealed.PROCEDURE_VERSION,
+                                        r.getProcedureId() + "@" + r.getVersion()))
+                .map(
                         r ->
                                 new ApprovedRow(
                                         r.getProcedureId(),
                                         r.getVersion(),
                                         r.getMachine(),
                                         r.getTitle(),
-                                        r.getKind()));
+                                        r.getKind()))
+                .toList();
     }
 
     /** One approved procedure in a list. */
@@ -503,7 +520,9 @@ public class Procedures {
         if (r == null) {
             throw Said.notFound("There is no approved version of the procedure " + id + ".");
         }
+        custody.vouchFor(Sealed.PROCEDURE_VERSION, id + "@" + r.getVersion());
         ProcedureDocument d = ProcedureFormat.document(r.getDocument());
+        custody.vouchFor(Sealed.SHEET, d.sheet() + "@" + d.sheetVersion());
         // The sheet it was approved against; a newer one has not been judged for it.
         MachineSheet sheet = sheets.version(d.sheet(), d.sheetVersion());
         return new Approved(

@@ -26,20 +26,32 @@ import orthopur.formats.StepDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Schools;
+import orthopur.round.Role;
+import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.people.Signature;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.ReadsAs;
 import orthopur.server.platform.Said;
 import orthopur.verdict.Mending;
 
 @RestController
+@MayUse
 @RequestMapping("/api")
 class ProceduresController {
     private final Procedures procedures;
     private final Drafts drafts;
     private final Comments comments;
     private final Effects effects;
+    private final Accounts accounts;
 
-    ProceduresController(Procedures procedures, Drafts drafts, Comments comments, Effects effects) {
+    ProceduresController(
+            Procedures procedures,
+            Drafts drafts,
+            Comments comments,
+            Effects effects,
+            Accounts accounts) {
+        this.accounts = accounts;
         this.procedures = procedures;
         this.drafts = drafts;
         this.comments = comments;
@@ -101,6 +113,9 @@ class ProceduresController {
         return ProcedureView.of(procedures.version(id, version));
     }
 
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor writes and approves procedures.")
     @PutMapping("/procedures/{id}/versions/{version}")
     ProcedureView save(
             @PathVariable String id,
@@ -120,6 +135,9 @@ class ProceduresController {
         }
     }
 
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor writes and approves procedures.")
     @PostMapping("/procedures/{id}/versions")
     @ResponseStatus(HttpStatus.CREATED)
     Made draft(
@@ -129,6 +147,9 @@ class ProceduresController {
         return new Made(id, procedures.draftFrom(id, in.from(), person));
     }
 
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor writes and approves procedures.")
     @PostMapping("/procedures/{id}/versions/{version}/approval")
     ProcedureView approve(
             @PathVariable String id,
@@ -136,19 +157,28 @@ class ProceduresController {
             @RequestBody Approval in,
             @AuthenticationPrincipal Person person) {
         return ProcedureView.of(
-                procedures.approve(id, version, in.revision(), in.pin(), in.reason(), person));
+                procedures.approve(
+                        id, version, in.revision(), in.reason(), sign(person, in.pin())));
+    }
+
+    private Signature sign(Person person, @Nullable String pin) {
+        return accounts.sign(person, pin);
     }
 
     record Retirement(String pin, String reason) {}
 
     /** Takes an approved version out of use. */
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor writes and approves procedures.")
     @PostMapping("/procedures/{id}/versions/{version}/retirement")
     ProcedureView retire(
             @PathVariable String id,
             @PathVariable int version,
             @RequestBody Retirement in,
             @AuthenticationPrincipal Person person) {
-        return ProcedureView.of(procedures.retire(id, version, in.pin(), in.reason(), person));
+        return ProcedureView.of(
+                procedures.retire(id, version, in.reason(), sign(person, in.pin())));
     }
 
     record NewComment(String stepId, String text) {}
@@ -158,6 +188,9 @@ class ProceduresController {
         return comments.comments(id, version);
     }
 
+    @MayUse(
+            value = {Role.SUPERVISOR, Role.CREW, Role.QA},
+            otherwise = "An auditor reads only.")
     @PostMapping("/procedures/{id}/versions/{version}/comments")
     List<Comments.Comment> comment(
             @PathVariable String id,
@@ -184,6 +217,9 @@ class ProceduresController {
             boolean halves) {}
 
     /** Writes a whole procedure from a machine sheet, as the first draft of a new procedure. */
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor writes and approves procedures.")
     @PostMapping("/drafts")
     @ResponseStatus(HttpStatus.CREATED)
     Made drafted(@RequestBody DraftRequest in, @AuthenticationPrincipal Person person) {
@@ -215,6 +251,9 @@ class ProceduresController {
     record TypedProcedure(String machine, String title, String kind, List<OldText.Typed> lines) {}
 
     /** The lines that were taken over, as the first draft of a new procedure. */
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor writes and approves procedures.")
     @PostMapping("/old-texts/drafts")
     @ResponseStatus(HttpStatus.CREATED)
     Made typed(@RequestBody TypedProcedure in, @AuthenticationPrincipal Person person) {

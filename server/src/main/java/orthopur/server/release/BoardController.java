@@ -11,9 +11,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.round.Role;
 import orthopur.server.people.Person;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 
 @RestController
+@MayUse
 @RequestMapping("/api/board")
 class BoardController {
     private final Board board;
@@ -33,14 +35,14 @@ class BoardController {
         return board.machines();
     }
 
+    @MayUse(
+            value = {Role.SUPERVISOR, Role.CREW, Role.QA},
+            otherwise = "An auditor reads only.")
     @PostMapping("/{code}")
     List<Board.Machine> use(
             @PathVariable String code,
             @RequestBody Use in,
             @AuthenticationPrincipal Person person) {
-        if (person.role() == Role.AUDITOR) {
-            throw Said.forbidden("Auditors read only.");
-        }
         String note = in.note() == null ? "" : in.note().strip();
         if (note.length() > 500) {
             throw Said.conflict(

@@ -17,8 +17,10 @@ import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
 import orthopur.server.people.Person;
+import orthopur.server.platform.MayUse;
 
 @RestController
+@MayUse
 @RequestMapping("/api/releases")
 class ReleaseController {
     private final Releases releases;

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.examples.Examples;
 import orthopur.machine.Regime;
+import orthopur.round.Role;
 import orthopur.rulebook.Figure;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
@@ -28,11 +29,13 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.machines.SiteBook;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Effects;
 import orthopur.server.procedures.Procedures;
 
 @RestController
+@MayUse
 @RequestMapping("/api/rulebook")
 class RuleBookController {
     private static final int LEAST_REASON = 10;
@@ -190,14 +193,14 @@ class RuleBookController {
         return effects.effect(site.with(id, in.value()));
     }
 
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor changes the rule book of the site.")
     @PutMapping("/figures/{id}")
     RuleBookView set(
             @PathVariable String id,
             @RequestBody NewValue in,
             @AuthenticationPrincipal Person person) {
-        if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor changes the rule book of the site.");
-        }
         Figure shipped = known(id, in.value());
         String reason = in.reason() == null ? "" : in.reason().strip();
         if (reason.length() < LEAST_REASON) {
@@ -209,8 +212,7 @@ class RuleBookController {
                                     + ". Write why, at least 10 characters; it stands on every print."
                             : "Write why it is changed, at least 10 characters.");
         }
-        accounts.sign(person, in.pin());
-        site.set(id, in.value(), reason, person.name());
+        site.set(id, in.value(), reason, accounts.sign(person, in.pin()));
         sheets.changed();
         return book();
     }

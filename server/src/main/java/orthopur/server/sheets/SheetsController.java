@@ -5,7 +5,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,29 +18,29 @@ import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.machine.SiteFit;
+import orthopur.round.Role;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
-import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Effects;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A sheet while it is written, and its next version when it is signed. */
 @RestController
+@MayUse
 @RequestMapping("/api")
 class SheetsController {
     private final Sheets sheets;
     private final Effects effects;
     private final Accounts accounts;
-    private final SiteLog log;
 
-    SheetsController(Sheets sheets, Effects effects, Accounts accounts, SiteLog log) {
+    SheetsController(Sheets sheets, Effects effects, Accounts accounts) {
         this.sheets = sheets;
         this.effects = effects;
         this.accounts = accounts;
-        this.log = log;
     }
 
     /** The newest sheet as a file. */
@@ -82,16 +81,13 @@ class SheetsController {
      *
      * @param before the version it was written on; 0 for a new machine
      */
+    @MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor writes machine sheets.")
     @PutMapping("/machines/{code}/sheet")
-    @Transactional(noRollbackFor = Said.class)
-    public SavedSheet save(
+    SavedSheet save(
             @PathVariable String code,
             @RequestHeader("If-Match") String before,
             @RequestBody SignedSheet in,
             @AuthenticationPrincipal Person person) {
-        if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor writes machine sheets.");
-        }
         if (!(in.document() instanceof ObjectNode document)) {
             throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, "The sheet has to be a JSON object.");
         }
@@ -107,13 +103,7 @@ class SheetsController {
         }
         document.put("code", code).put("version", newest + 1);
         MachineSheet sheet = SheetFormat.read(document.toString());
-        accounts.sign(person, in.pin());
-        sheets.add(sheet);
-        log.keep(
-                "sheet " + code,
-                was == null ? null : SheetFormat.write(was),
-                SheetFormat.write(sheet),
-                person.name());
+        sheets.add(sheet, accounts.sign(person, in.pin()));
         return new SavedSheet(code, sheet.version());
     }
 }

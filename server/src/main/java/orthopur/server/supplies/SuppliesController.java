@@ -16,21 +16,29 @@ import orthopur.chemical.MaterialTable;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.Site;
 import orthopur.quantity.Show;
+import orthopur.round.Role;
 import orthopur.server.machines.Sheets;
+import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.people.Signature;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Effects;
 
 @RestController
+@MayUse
 @RequestMapping("/api")
 class SuppliesController {
     private final Sheets sheets;
     private final Supplies supplies;
     private final SiteLog log;
     private final Effects effects;
+    private final Accounts accounts;
 
-    SuppliesController(Sheets sheets, Supplies supplies, Effects effects, SiteLog log) {
+    SuppliesController(
+            Sheets sheets, Supplies supplies, Effects effects, SiteLog log, Accounts accounts) {
+        this.accounts = accounts;
         this.log = log;
         this.sheets = sheets;
         this.supplies = supplies;
@@ -87,12 +95,15 @@ class SuppliesController {
                                 ChemicalsFormat.with(s.chemicals(), in.document())));
     }
 
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor changes chemicals, vessels and the site.")
     @PutMapping("/chemicals/{id}")
     List<ChemicalView> save(
             @PathVariable String id,
             @RequestBody Signed in,
             @AuthenticationPrincipal Person person) {
-        supplies.chemical(id, in.document(), in.pin(), person);
+        supplies.chemical(id, in.document(), sign(in, person));
         return chemicals();
     }
 
@@ -109,9 +120,12 @@ class SuppliesController {
         return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
 
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor changes chemicals, vessels and the site.")
     @PutMapping("/vessels")
     void saveVessels(@RequestBody Signed in, @AuthenticationPrincipal Person person) {
-        supplies.vessels(in.document(), in.pin(), person);
+        supplies.vessels(in.document(), sign(in, person));
     }
 
     /** Name, town, time zone and mains of the site, as in its file. */
@@ -128,11 +142,21 @@ class SuppliesController {
         return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
 
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor changes chemicals, vessels and the site.")
     @PutMapping("/site")
     void saveSite(@RequestBody Signed in, @AuthenticationPrincipal Person person) {
-        supplies.head(in.document(), in.pin(), person);
+        supplies.head(in.document(), sign(in, person));
     }
 
+    private Signature sign(Signed in, Person person) {
+        return accounts.sign(person, in.pin());
+    }
+
+    @MayUse(
+            value = {Role.SUPERVISOR, Role.AUDITOR},
+            otherwise = "Supervisor and auditor see what was changed.")
     @GetMapping("/supplies/changes")
     List<SiteLog.SiteChange> changes() {
         return log.changes();

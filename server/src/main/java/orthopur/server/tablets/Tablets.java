@@ -19,9 +19,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.db.tables.records.TabletCodeRecord;
-import orthopur.server.people.Accounts;
 import orthopur.server.people.KnownDevices;
-import orthopur.server.people.Person;
+import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 
@@ -36,14 +35,12 @@ public class Tablets implements KnownDevices {
     private static final int LONGEST_NAME = 40;
 
     private final DSLContext db;
-    private final Accounts accounts;
     private final SiteLog log;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    Tablets(DSLContext db, Accounts accounts, SiteLog log, Clock clock) {
+    Tablets(DSLContext db, SiteLog log, Clock clock) {
         this.db = db;
-        this.accounts = accounts;
         this.log = log;
         this.clock = clock;
     }
@@ -77,10 +74,10 @@ public class Tablets implements KnownDevices {
     /**
      * Gives out a code for a tablet of this name; an earlier one for it is void.
      *
-     * @throws Said when the name is no name or is taken, or the PIN is wrong
+     * @throws Said when the name is no name or is taken
      */
     @Transactional(noRollbackFor = Said.class)
-    public Code code(@Nullable String given, @Nullable String pin, Person by) {
+    public Code code(@Nullable String given, Signature signed) {
         String name = given == null ? "" : given.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw new Said(
@@ -90,14 +87,13 @@ public class Tablets implements KnownDevices {
         if (all().stream().anyMatch(t -> t.name().equalsIgnoreCase(name))) {
             throw Said.conflict("There is a tablet \"" + name + "\" already; withdraw it first.");
         }
-        accounts.sign(by, pin);
         String code = "%06d".formatted(random.nextInt(1_000_000));
         long until = clock.millis() + CODE_HOLDS.toMillis();
         db.deleteFrom(TABLET_CODE).where(TABLET_CODE.NAME.eq(name)).execute();
         db.insertInto(TABLET_CODE)
                 .set(TABLET_CODE.NAME, name)
                 .set(TABLET_CODE.CODE_HASH, hash(code))
-                .set(TABLET_CODE.GIVEN_BY, by.name())
+                .set(TABLET_CODE.GIVEN_BY, signed.by().name())
                 .set(TABLET_CODE.UNTIL, until)
                 .execute();
         return new Code(code, until);
@@ -141,21 +137,20 @@ public class Tablets implements KnownDevices {
     }
 
     /**
-     * @throws Said when there is none, or the PIN is wrong
+     * @throws Said when there is none
      */
     @Transactional(noRollbackFor = Said.class)
-    public void withdraw(int id, @Nullable String pin, Person by) {
+    public void withdraw(int id, Signature signed) {
         Tablet tablet =
                 all().stream()
                         .filter(t -> t.id() == id)
                         .findFirst()
                         .orElseThrow(() -> Said.notFound("There is no such tablet."));
-        accounts.sign(by, pin);
         db.update(TABLET)
                 .set(TABLET.WITHDRAWN_AT, clock.millis())
                 .where(TABLET.ID.eq(id))
                 .execute();
-        log.keep("tablet " + tablet.name(), "enrolled", "withdrawn", by.name());
+        log.keep("tablet " + tablet.name(), "enrolled", "withdrawn", signed.by().name());
     }
 
     /** The tablet that keeps this secret, if it is one of the site's. */

@@ -18,12 +18,15 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import orthopur.round.Role;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.SignedIn;
+import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 
 @RestController
+@MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor enrols and withdraws tablets.")
 @RequestMapping("/api/tablets")
 class TabletsController {
     private static final Duration KEPT = Duration.ofDays(5 * 365);
@@ -62,14 +65,12 @@ class TabletsController {
 
     @GetMapping
     List<Tablets.Tablet> all(@AuthenticationPrincipal Person person) {
-        supervisor(person);
         return tablets.all();
     }
 
     @PostMapping("/codes")
     Tablets.Code code(@RequestBody NewCode in, @AuthenticationPrincipal Person person) {
-        supervisor(person);
-        return tablets.code(in.name(), in.signature(), person);
+        return tablets.code(in.name(), accounts.sign(person, in.signature()));
     }
 
     @DeleteMapping("/{id}")
@@ -78,10 +79,10 @@ class TabletsController {
             @PathVariable int id,
             @RequestBody Withdrawn in,
             @AuthenticationPrincipal Person person) {
-        supervisor(person);
-        tablets.withdraw(id, in.signature(), person);
+        tablets.withdraw(id, accounts.sign(person, in.signature()));
     }
 
+    @MayUse(anybody = true)
     @GetMapping("/this")
     ThisTablet here(@CookieValue(name = SignedIn.TABLET, required = false) @Nullable String token) {
         return tablets.of(token)
@@ -89,6 +90,7 @@ class TabletsController {
                 .orElse(new ThisTablet(null, List.of()));
     }
 
+    @MayUse(anybody = true)
     @PostMapping("/enrol")
     ThisTablet enrol(
             @RequestBody GivenCode in, HttpServletRequest request, HttpServletResponse response) {
@@ -107,6 +109,7 @@ class TabletsController {
     }
 
     /** Another person goes on here: by name and PIN, on the site's own tablets only. */
+    @MayUse(anybody = true)
     @PostMapping("/session")
     SignedIn.Session byPin(
             @RequestBody ByPin in,
@@ -118,11 +121,5 @@ class TabletsController {
                     "This tablet is not one of the site's; sign in with name and password.");
         }
         return signedIn.as(accounts.byPin(in.account(), in.pin()), request, response);
-    }
-
-    private static void supervisor(Person person) {
-        if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor enrols and withdraws tablets.");
-        }
     }
 }

@@ -31,9 +31,11 @@ class FilesApiTest {
         // A machine of its own: others are approved against the slicer as it is.
         String mine = sheet.replace("\"code\" : \"QK-SL1\"", "\"code\" : \"QK-SL9\"");
         String next = mine.replace("\"version\" : 7", "\"version\" : 8");
-        assertEquals(201, ilse.post_("/api/files", mine).status());
-        assertEquals(201, ilse.post_("/api/files", next).status());
-        assertEquals(409, ilse.post_("/api/files", next).status());
+        assertEquals(403, ilse.post_("/api/files", mine).status(), "not signed");
+        assertEquals(401, ilse.sheet(mine, "0000").status());
+        assertEquals(201, ilse.sheet(mine, "471148").status());
+        assertEquals(201, ilse.sheet(next, "471148").status());
+        assertEquals(409, ilse.sheet(next, "471148").status());
         assertEquals(8, ilse.read("/api/machines/QK-SL9").body().get("version").asInt());
     }
 

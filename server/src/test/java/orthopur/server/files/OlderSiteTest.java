@@ -2,11 +2,13 @@ package orthopur.server.files;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static orthopur.db.Tables.LEDGER;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -30,11 +32,19 @@ class OlderSiteTest {
 
     @Autowired MockMvc mvc;
     @Autowired TestClock now;
+    @Autowired DSLContext db;
     private Client ilse;
 
+    /** Her PIN is of four digits: it signs once more, to choose one of six. */
     @BeforeEach
     void signIn() {
         ilse = Client.ilse(mvc);
+        if (ilse.read("/api/session").body().get("choosePin").asBoolean()) {
+            Answer signed = ilse.put_("/api/vessels", "", "{\"document\":\"[]\",\"pin\":\"4711\"}");
+            assertEquals(428, signed.status());
+            String chosen = "{\"secret\":\"4711\",\"byPin\":true,\"pin\":\"471148\"}";
+            assertEquals(200, ilse.put_("/api/session/pin", chosen).status());
+        }
     }
 
     private static JsonNode left(String file) throws IOException {
@@ -127,16 +137,27 @@ class OlderSiteTest {
             assertEquals("TAKEN", f.get("fate").asString(), f.toString());
         }
         String last = t.pack.steps().getLast().id();
-        Answer closed = t.send(new Entry.RoundClosed(last), "4711");
+        Answer closed = t.send(new Entry.RoundClosed(last), "471148");
         assertEquals(200, closed.status(), closed.detail());
         assertEquals("WAITING", closed.body().at("/progress/status").asString());
         assertTrue(closed.body().at("/progress/plan").size() > 0, "what to find is written down");
         assertTrue(ilse.read("/api/logbook/integrity").body().get("whole").asBoolean());
     }
 
+    /** What it had approved and signed stands in the ledger from the first start on. */
+    @Test
+    void itsLedgerBeginsWithWhatWasThere() {
+        JsonNode i = ilse.read("/api/logbook/integrity").body();
+        assertEquals(0, i.get("changed").size(), i.toString());
+        assertTrue(i.get("signedTo").asLong() > 0, i.toString());
+        assertTrue(
+                db.fetchCount(LEDGER, LEDGER.NOTE.eq("was there before")) > 20,
+                "approvals, sheets, people");
+    }
+
     @Test
     void itsArchiveIsTakenIn() throws IOException {
-        Answer a = ilse.archive(ServerTest.Running.left(SITE, "archive.zip"), "4711");
+        Answer a = ilse.archive(ServerTest.Running.left(SITE, "archive.zip"), "471148");
         assertEquals(200, a.status(), a.body().toString());
     }
 }

@@ -66,7 +66,7 @@ class AgeTest {
     }
 
     private Integer age(String name, LocalDate adultFrom) {
-        accounts.create(name, Role.CREW, "password-" + name, "9182", adultFrom);
+        accounts.create(name, Role.CREW, accounts.hash("password-" + name), "", false, adultFrom);
         Person p = accounts.signIn(name, "password-" + name);
         return accounts.ageUnder18(p);
     }

@@ -197,7 +197,7 @@ class BadNightTest {
         t.toTheEnd();
         now.set(t.now);
         t.sync();
-        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
+        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "335027");
         String path = "/api/releases/" + t.round + "/release";
         for (JsonNode s : ruvi.read("/api/releases/" + t.round).body().get("plan")) {
             String kind = s.get("kind").asString();
@@ -213,12 +213,12 @@ class BadNightTest {
             assertTrue(wrong.detail().contains(tries + " tries left"), wrong.detail());
         }
         assertEquals(429, ruvi.post_(path, "{\"pin\":\"0000\"}").status());
-        Answer right = ruvi.post_(path, "{\"pin\":\"9027\"}");
+        Answer right = ruvi.post_(path, "{\"pin\":\"902754\"}");
         assertEquals(429, right.status(), "the right one comes too late");
         assertTrue(right.detail().contains("wrong tries"), right.detail());
         assertEquals("WAITING", rounds.load(t.round).progress().status().name());
         now.pass(16 * 60);
-        Answer later = ruvi.post_(path, "{\"pin\":\"9027\"}");
+        Answer later = ruvi.post_(path, "{\"pin\":\"902754\"}");
         assertEquals(200, later.status(), later.detail());
         assertEquals("RELEASED", rounds.load(t.round).progress().status().name());
     }

@@ -72,14 +72,15 @@ class BeforeStartTest {
         String path = "/api/people/" + person.get("id").asString();
         String as = "{\"role\":\"CREW\",\"left\":false,\"signature\":\"%s\",\"trainedOn\":%s}";
         assertEquals(401, ilse.put_(path, as.formatted("0000", "[]")).status());
-        Answer nowhere = ilse.put_(path, as.formatted("4711", "[\"QK-XX9\"]"));
+        Answer nowhere = ilse.put_(path, as.formatted("471148", "[\"QK-XX9\"]"));
         assertEquals(422, nowhere.status());
         assertTrue(nowhere.detail().contains("QK-XX9"), nowhere.detail());
-        Answer shown = ilse.put_(path, as.formatted("4711", "[\"QK-OV1\",\"QK-OV1\"]"));
+        Answer shown = ilse.put_(path, as.formatted("471148", "[\"QK-OV1\",\"QK-OV1\"]"));
         assertEquals("[\"QK-OV1\"]", shown.body().get("trainedOn").toString());
         assertFalse(before(pell, "qk-ov1-daily").hasNonNull("whyNot"));
         assertTrue(before(pell, "qk-sl1-end-of-shift").hasNonNull("whyNot"), "withdrawn");
-        Answer left = ilse.put_(path, "{\"role\":\"CREW\",\"left\":false,\"signature\":\"4711\"}");
+        Answer left =
+                ilse.put_(path, "{\"role\":\"CREW\",\"left\":false,\"signature\":\"471148\"}");
         assertEquals("[\"QK-OV1\"]", left.body().get("trainedOn").toString(), "absent stays");
         assertTrue(
                 ilse.read("/api/supplies/changes")

@@ -28,10 +28,10 @@ import tools.jackson.databind.node.ObjectNode;
 class DoorsTest {
     private static final Map<String, String> PINS =
             Map.of(
-                    "Ilse Varga", "4711",
-                    "Maren Oyelaran", "3350",
-                    "Ruvi Hast", "9027",
-                    "Anselm Crake", "5830");
+                    "Ilse Varga", "471148",
+                    "Maren Oyelaran", "335027",
+                    "Ruvi Hast", "902754",
+                    "Anselm Crake", "583019");
 
     @Autowired MockMvc mvc;
     @Autowired TestClock now;
@@ -61,7 +61,7 @@ class DoorsTest {
         t.toTheEnd();
         now.set(t.now);
         t.sync();
-        Answer closed = t.send(new Entry.RoundClosed(last(t)), "3350");
+        Answer closed = t.send(new Entry.RoundClosed(last(t)), "335027");
         assertEquals(200, closed.status(), closed.detail());
         return t;
     }
@@ -141,7 +141,7 @@ class DoorsTest {
         assertEquals(
                 200,
                 ruvi.post_(path + "/findings", "{\"site\":\"sight\",\"passed\":true}").status());
-        assertEquals(200, ruvi.post_(path + "/release", "{\"pin\":\"9027\"}").status());
+        assertEquals(200, ruvi.post_(path + "/release", "{\"pin\":\"902754\"}").status());
         sameAfterARestart(t);
     }
 
@@ -160,7 +160,7 @@ class DoorsTest {
         t.toTheEnd();
         now.set(t.now);
         t.sync();
-        assertEquals(200, t.send(new Entry.RoundClosed(last(t)), "3350").status());
+        assertEquals(200, t.send(new Entry.RoundClosed(last(t)), "335027").status());
         String path = "/api/releases/" + t.round;
         for (JsonNode s : ruvi.read(path).body().get("plan")) {
             String value = s.path("most").isMissingNode() ? "null" : s.get("most").toString();
@@ -168,7 +168,7 @@ class DoorsTest {
                     path + "/findings",
                     "{\"site\":%s,\"value\":%s,\"passed\":true}".formatted(s.get("id"), value));
         }
-        assertEquals(200, ruvi.post_(path + "/release", "{\"pin\":\"9027\"}").status());
+        assertEquals(200, ruvi.post_(path + "/release", "{\"pin\":\"902754\"}").status());
         assertEquals("RELEASED", board("QK-SW1").get("standing").asString());
 
         assertEquals("TAKEN", t.sync(List.of(moved)).at("/fates/0/fate").asString());
@@ -317,9 +317,11 @@ class DoorsTest {
         Client ilse = who("Ilse Varga");
         try (var both = java.util.concurrent.Executors.newFixedThreadPool(2)) {
             var one =
-                    both.submit(() -> ruvi.post_(path + "/release", "{\"pin\":\"9027\"}").status());
+                    both.submit(
+                            () -> ruvi.post_(path + "/release", "{\"pin\":\"902754\"}").status());
             var two =
-                    both.submit(() -> ilse.post_(path + "/release", "{\"pin\":\"4711\"}").status());
+                    both.submit(
+                            () -> ilse.post_(path + "/release", "{\"pin\":\"471148\"}").status());
             assertEquals(
                     List.of(200, 409),
                     java.util.stream.Stream.of(one.get(), two.get()).sorted().toList());

@@ -137,7 +137,7 @@ class FloorApiTest {
         ObjectNode close = entry("record", "round-closed");
         assertEquals(401, send(close.put("pin", "0000")).status());
         assertTrue(
-                send(close.put("pin", "3350"))
+                send(close.put("pin", "335027"))
                         .detail()
                         .contains("Still off the machine: Thrust washer 2"));
     }

@@ -85,7 +85,7 @@ class OfflineTest {
         assertTrue(
                 answer.at("/state/progress/current").isMissingNode()
                         || answer.at("/state/progress/current").isNull());
-        assertEquals(200, t.send(new Entry.RoundClosed(last(t)), "3350").status());
+        assertEquals(200, t.send(new Entry.RoundClosed(last(t)), "335027").status());
         assertTrue(maren.read("/api/logbook/integrity").body().get("whole").asBoolean());
         assertEquals(
                 again.stream().map(e -> e.get("id").asString()).toList(),
@@ -144,7 +144,7 @@ class OfflineTest {
         m.toTheEnd();
         signal(m);
         m.sync();
-        m.send(new Entry.RoundClosed(last(m)), "3350");
+        m.send(new Entry.RoundClosed(last(m)), "335027");
         JsonNode answer = m.sync(List.of(late));
         assertEquals(Set.of("KEPT"), fates(answer));
         assertTrue(answer.at("/fates/0/why").asString().contains("closed"));

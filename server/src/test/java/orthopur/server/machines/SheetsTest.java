@@ -14,6 +14,8 @@ import orthopur.formats.SheetFormat;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import orthopur.server.people.Accounts;
+import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 
 /** Sheets in their versions, on real SQLite, and what a newer one does to drafts and rounds. */
@@ -21,6 +23,11 @@ import orthopur.server.platform.Said;
 class SheetsTest {
     @Autowired Sheets sheets;
     @Autowired MockMvc mvc;
+    @Autowired Accounts accounts;
+
+    private Signature signed() {
+        return accounts.sign(accounts.signIn("Ilse Varga", "quillmere-ilse"), "471148");
+    }
 
     private static String text() throws Exception {
         return Files.readString(Path.of("..", "demo", "machines", "QK-SL1.json"));
@@ -28,10 +35,11 @@ class SheetsTest {
 
     @Test
     void aVersionNeverChangesAndTheNewestIsTheHighest() throws Exception {
-        assertThrows(Said.class, () -> sheets.add(SheetFormat.read(text())));
+        assertThrows(Said.class, () -> sheets.add(SheetFormat.read(text()), signed()));
         String other = text().replace("\"code\" : \"QK-SL1\"", "\"code\" : \"QK-SL9\"");
-        sheets.add(SheetFormat.read(other.replace("\"version\" : 7", "\"version\" : 10")));
-        sheets.add(SheetFormat.read(other.replace("\"version\" : 7", "\"version\" : 9")));
+        sheets.add(
+                SheetFormat.read(other.replace("\"version\" : 7", "\"version\" : 10")), signed());
+        sheets.add(SheetFormat.read(other.replace("\"version\" : 7", "\"version\" : 9")), signed());
         assertEquals(10, sheets.newest("QK-SL9").version());
         assertEquals(9, sheets.version("QK-SL9", 9).version());
         assertEquals(7, sheets.all().size());
@@ -43,7 +51,8 @@ class SheetsTest {
     void theSiteIsCheckedBeforeItReplacesTheOldOne() {
         String before = sheets.surroundings().site().name();
         assertThrows(
-                FormatError.class, () -> sheets.site("{\"name\":\"x\"}", "{\"chemicals\":[]}"));
+                FormatError.class,
+                () -> sheets.site("{\"name\":\"x\"}", "{\"chemicals\":[]}", signed()));
         assertEquals(before, sheets.surroundings().site().name());
         assertEquals(310, sheets.surroundings().site().mains().hardness().mgPerL());
         assertEquals(13, sheets.surroundings().chemicalIds().size());
@@ -55,12 +64,12 @@ class SheetsTest {
         ilse.post_("/api/procedures/qk-sl1-end-of-shift/versions", "{\"from\":1}");
         assertEquals(
                 201,
-                ilse.post_("/api/files", text().replace("\"version\" : 7", "\"version\" : 8"))
+                ilse.sheet(text().replace("\"version\" : 7", "\"version\" : 8"), "471148")
                         .status());
         Answer approve =
                 ilse.post_(
                         "/api/procedures/qk-sl1-end-of-shift/versions/2/approval",
-                        "{\"revision\":1,\"pin\":\"4711\"}");
+                        "{\"revision\":1,\"pin\":\"471148\"}");
         assertEquals(409, approve.status());
         assertTrue(
                 approve.detail().contains("version 7 of the sheet, which is at 8"),
@@ -88,7 +97,7 @@ class SheetsTest {
                 200,
                 ilse.post_(
                                 "/api/procedures/qk-sl1-end-of-shift/versions/2/approval",
-                                "{\"revision\":2,\"pin\":\"4711\"}")
+                                "{\"revision\":2,\"pin\":\"471148\"}")
                         .status());
     }
 
@@ -100,7 +109,7 @@ class SheetsTest {
                                 "\"id\" : \"collar-face\"",
                                 "\"banned\" : [\"halvern-h12\", \"palimar-q10\", \"ozelle-p5\","
                                         + " \"ambrivo-i175\"], \"id\" : \"collar-face\"");
-        Client.Answer a = Client.ilse(mvc).post_("/api/files", golden);
+        Client.Answer a = Client.ilse(mvc).sheet(golden, "471148");
         assertEquals(422, a.status(), a.body().toString());
         assertTrue(
                 a.body().toString().contains("owns nothing that sanitizes"), a.body().toString());

@@ -1,6 +1,7 @@
 package orthopur.server.platform;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import org.junit.jupiter.api.Test;
@@ -24,6 +25,26 @@ class HealthTest {
         MockHttpServletResponse a = mvc.perform(get(path)).andReturn().getResponse();
         assertEquals(200, a.getStatus());
         assertEquals("{\"status\":\"up\"}", a.getContentAsString());
+    }
+
+    @Test
+    void metricsAreForThisMachineAndForWhoReadsEverything() throws Exception {
+        MockHttpServletResponse here =
+                mvc.perform(get("/health/metrics")).andReturn().getResponse();
+        assertTrue(here.getContentAsString().contains("orthopur_requests_seconds_count"));
+        MockHttpServletResponse away =
+                mvc.perform(
+                                get("/health/metrics")
+                                        .with(
+                                                r -> {
+                                                    r.setRemoteAddr("192.0.2.7");
+                                                    return r;
+                                                }))
+                        .andReturn()
+                        .getResponse();
+        assertEquals(403, away.getStatus());
+        String number = away.getHeader("X-Request-Id");
+        assertTrue(away.getContentAsString().contains("\"request\":\"" + number), number);
     }
 
     @Test

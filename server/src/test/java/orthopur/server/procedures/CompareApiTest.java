@@ -75,10 +75,10 @@ class CompareApiTest {
         String weekly = "/api/procedures/qk-ov1-weekly/versions/1";
         assertEquals(422, comment(weekly, "").status());
         assertEquals(200, comment(weekly, "The rack is too narrow.").status());
-        assertEquals(422, retire(weekly, "4711", "short").status());
+        assertEquals(422, retire(weekly, "471148", "short").status());
         assertEquals(401, retire(weekly, "0000", "Nobody bakes here now.").status());
-        assertEquals(200, retire(weekly, "4711", "Nobody bakes here now.").status());
-        assertEquals(409, retire(weekly, "4711", "Nobody bakes here now.").status());
+        assertEquals(200, retire(weekly, "471148", "Nobody bakes here now.").status());
+        assertEquals(409, retire(weekly, "471148", "Nobody bakes here now.").status());
         assertEquals("RETIRED", ilse.read(weekly).body().at("/row/state").asString());
         JsonNode said = ilse.read(weekly + "/comments").body();
         assertEquals("The rack is too narrow.", said.at("/0/text").asString());

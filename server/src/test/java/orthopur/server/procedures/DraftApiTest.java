@@ -34,7 +34,7 @@ class DraftApiTest {
         Answer approved =
                 ilse.post_(
                         "/api/procedures/" + id + "/versions/1/approval",
-                        "{\"revision\":1,\"pin\":\"4711\"}");
+                        "{\"revision\":1,\"pin\":\"471148\"}");
         assertEquals(200, approved.status(), approved.body().toString());
         Answer again = ilse.post_("/api/drafts", body("QK-FL1", "weekly", true));
         assertEquals("qk-fl1-weekly-2", again.body().get("id").asString());

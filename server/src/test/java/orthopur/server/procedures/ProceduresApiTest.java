@@ -69,7 +69,7 @@ class ProceduresApiTest {
         String stop = bring("qk-sl1-draft");
         String path = "/api/procedures/" + stop + "/versions/1/approval";
         assertTrue(
-                ilse.post_(path, approval(1, "4711", "because I say so"))
+                ilse.post_(path, approval(1, "471148", "because I say so"))
                         .detail()
                         .contains("5 STOPs"));
 
@@ -85,9 +85,9 @@ class ProceduresApiTest {
                 ilse.put_("/api/procedures/" + fix + "/versions/1", "\"1\"", d.toString())
                         .status());
         String fixPath = "/api/procedures/" + fix + "/versions/1/approval";
-        assertTrue(ilse.post_(fixPath, approval(2, "4711", "")).detail().contains("1 FIX"));
+        assertTrue(ilse.post_(fixPath, approval(2, "471148", "")).detail().contains("1 FIX"));
         Answer approved =
-                ilse.post_(fixPath, approval(2, "4711", "thermometer is on order until Friday"));
+                ilse.post_(fixPath, approval(2, "471148", "thermometer is on order until Friday"));
         assertEquals("APPROVED", approved.body().at("/row/state").asString());
         assertEquals("Ilse Varga", approved.body().at("/row/approvedBy").asString());
     }
@@ -96,7 +96,7 @@ class ProceduresApiTest {
     void whatIsApprovedIsFrozenEvenAgainstTheDatabase() throws Exception {
         String id = bring("qk-sl1-end-of-shift");
         String path = "/api/procedures/" + id + "/versions/1";
-        assertEquals(200, ilse.post_(path + "/approval", approval(1, "4711", "")).status());
+        assertEquals(200, ilse.post_(path + "/approval", approval(1, "471148", "")).status());
         assertEquals(409, ilse.put_(path, "\"1\"", document(id).toString()).status());
         Assertions.assertThrows(
                 DataAccessException.class,
@@ -129,7 +129,7 @@ class ProceduresApiTest {
                 () ->
                         ilse.post_(
                                         "/api/procedures/" + id + "/versions/1/approval",
-                                        approval(1, "4711", ""))
+                                        approval(1, "471148", ""))
                                 .status();
         try (ExecutorService two = Executors.newFixedThreadPool(2)) {
             List<Integer> got = new ArrayList<>();

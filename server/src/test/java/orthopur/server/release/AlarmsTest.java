@@ -66,7 +66,7 @@ class AlarmsTest {
         t.toTheEnd();
         now.set(t.now);
         t.sync();
-        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
+        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "335027");
         assertEquals(0, alarms(t).size(), "who releases reads of it there");
     }
 }

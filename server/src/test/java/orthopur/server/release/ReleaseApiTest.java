@@ -109,7 +109,8 @@ class ReleaseApiTest {
         now.set(t.now);
         t.sync();
         assertEquals(
-                200, t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350").status());
+                200,
+                t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "335027").status());
         assertEquals("WAITING", standing());
         assertEquals(1, ruvi.read("/api/releases").body().size());
     }
@@ -121,8 +122,8 @@ class ReleaseApiTest {
         assertEquals(403, own.status());
         String second =
                 """
-                {"name":"Maren O.","role":"QA","password":"another-one","pin":"5511",
-                 "sameAs":"%s","signature":"4711"}
+                {"name":"Maren O.","role":"QA","password":"another-one",
+                 "sameAs":"%s","signature":"471148"}
                 """;
         Answer nobody = ilse.post_("/api/people", second.formatted("Nobody At All"));
         assertEquals(422, nobody.status());
@@ -140,7 +141,7 @@ class ReleaseApiTest {
     @Test
     @Order(4)
     void withoutTheChecksOfItsPlanItIsNotReleased() {
-        Answer early = release(ruvi, "9027", "");
+        Answer early = release(ruvi, "902754", "");
         assertEquals(409, early.status());
         assertTrue(early.detail().contains("no bristle"), early.detail());
         assertEquals(404, find(ruvi, "moon", null, true).status());
@@ -150,7 +151,7 @@ class ReleaseApiTest {
         // What the sender thinks of a figure does not count: the plan judges it.
         JsonNode view = find(ruvi, swab, 300.0, true).body();
         assertEquals("FAILED", view.at("/found/" + swab).asString());
-        assertEquals(409, release(ruvi, "9027", ",\"hours\":4,\"condition\":\"swab\"").status());
+        assertEquals(409, release(ruvi, "902754", ",\"hours\":4,\"condition\":\"swab\"").status());
     }
 
     private static String swab(JsonNode view) {
@@ -168,7 +169,7 @@ class ReleaseApiTest {
         String back = "/api/releases/" + round + "/send-back";
         assertEquals(
                 409,
-                ruvi.post_(back, "{\"item\":\"moon\",\"reason\":\"dirty\",\"pin\":\"9027\"}")
+                ruvi.post_(back, "{\"item\":\"moon\",\"reason\":\"dirty\",\"pin\":\"902754\"}")
                         .status());
         assertEquals(
                 401,
@@ -179,7 +180,7 @@ class ReleaseApiTest {
         Answer sent =
                 ruvi.post_(
                         back,
-                        "{\"item\":\"" + item + "\",\"reason\":\"300 RLU\",\"pin\":\"9027\"}");
+                        "{\"item\":\"" + item + "\",\"reason\":\"300 RLU\",\"pin\":\"902754\"}");
         assertEquals(200, sent.status(), sent.detail());
         assertEquals("CLEANING", standing());
         JsonNode again = maren.read("/api/rounds/" + round).body();
@@ -197,22 +198,22 @@ class ReleaseApiTest {
         t.toTheEnd();
         now.set(t.now);
         t.sync();
-        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
+        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "335027");
         assertEquals("WAITING", standing());
         assertEquals(200, find(ruvi, "sight", null, true).status());
-        assertEquals(409, release(ruvi, "9027", ",\"hours\":40,\"condition\":\"swab\"").status());
-        assertEquals(409, release(ruvi, "9027", ",\"hours\":4").status());
+        assertEquals(409, release(ruvi, "902754", ",\"hours\":40,\"condition\":\"swab\"").status());
+        assertEquals(409, release(ruvi, "902754", ",\"hours\":4").status());
         assertEquals(
                 200,
-                release(ruvi, "9027", ",\"hours\":4,\"condition\":\"the swab is read at noon\"")
+                release(ruvi, "902754", ",\"hours\":4,\"condition\":\"the swab is read at noon\"")
                         .status());
         assertTrue(machine("QK-SL1").get("round").asString().equals(round));
         proveAll(ruvi.read("/api/releases/" + round).body());
         assertEquals(401, release(ruvi, "1111", "").status());
-        Answer released = release(ruvi, "9027", "");
+        Answer released = release(ruvi, "902754", "");
         assertEquals(200, released.status(), released.detail());
         assertEquals("RELEASED", released.body().get("status").asString());
-        assertEquals(409, release(ruvi, "9027", "").status());
+        assertEquals(409, release(ruvi, "902754", "").status());
     }
 
     @Test
@@ -246,11 +247,11 @@ class ReleaseApiTest {
         t.toTheEnd();
         now.set(t.now);
         t.sync();
-        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "3350");
+        t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "335027");
         JsonNode view = ruvi.read("/api/releases/" + round).body();
         assertEquals(1, view.get("plan").size(), "oiling makes nothing to swab");
         find(ruvi, "sight", null, true);
-        assertEquals(200, release(ruvi, "9027", "").status());
+        assertEquals(200, release(ruvi, "902754", "").status());
         assertEquals("DIRTY", standing());
         assertTrue(machine("QK-SL1").get("waits").asString().contains("no clean"));
     }
@@ -263,9 +264,9 @@ class ReleaseApiTest {
         JsonNode first = ruvi.read(path).body().at("/entries/0");
         String body =
                 "{\"entry\":\"%s\",\"text\":\"It was sink 2\",\"pin\":\"%s\"}"
-                        .formatted(first.get("id").asString(), "9027");
+                        .formatted(first.get("id").asString(), "902754");
         assertEquals(403, maren.post_(path + "/corrections", body).status());
-        assertEquals(401, ruvi.post_(path + "/corrections", body.replace("9027", "1")).status());
+        assertEquals(401, ruvi.post_(path + "/corrections", body.replace("902754", "1")).status());
         assertEquals(
                 409,
                 ruvi.post_(path + "/corrections", body.replace("It was sink 2", " ")).status());
@@ -273,7 +274,7 @@ class ReleaseApiTest {
                 404,
                 ruvi.post_(
                                 path + "/corrections",
-                                "{\"entry\":\"moon\",\"text\":\"x\",\"pin\":\"9027\"}")
+                                "{\"entry\":\"moon\",\"text\":\"x\",\"pin\":\"902754\"}")
                         .status());
         Answer corrected = ruvi.post_(path + "/corrections", body);
         assertEquals(200, corrected.status(), corrected.detail());

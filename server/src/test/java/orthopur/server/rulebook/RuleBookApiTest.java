@@ -35,7 +35,7 @@ class RuleBookApiTest {
     }
 
     private static String value(String value, String reason) {
-        return "{\"value\":%s,\"reason\":\"%s\",\"pin\":\"4711\"}".formatted(value, reason);
+        return "{\"value\":%s,\"reason\":\"%s\",\"pin\":\"471148\"}".formatted(value, reason);
     }
 
     @Test
@@ -143,7 +143,7 @@ class RuleBookApiTest {
         String sheet =
                 Files.readString(Path.of("..", "demo", "machines", "QK-SW1.json"))
                         .replaceFirst("QK-SW1", "QK-SW9");
-        assertEquals(201, ilse.post_("/api/files", sheet).status());
+        assertEquals(201, ilse.sheet(sheet, "471148").status());
         String bare = only(ilse, "QK-SW9");
         assertTrue(bare.contains("is to be cleaned daily, and no approved procedure"), bare);
     }

@@ -56,7 +56,7 @@ class SheetsApiTest {
                 checked.at("/problems/0/pointer").asString().startsWith("/parts/"),
                 checked.toString());
         assertTrue(checked.get("effect") == null || checked.get("effect").isNull());
-        assertEquals(422, save("1", "4711").status());
+        assertEquals(422, save("1", "471148").status());
         assertEquals(1, ilse.read(FILLER).body().get("version").asInt());
     }
 
@@ -93,10 +93,10 @@ class SheetsApiTest {
     void aNewVersionIsSignedAndTheSecondSupervisorIsTold() {
         filler.put("room", "Filling room, east");
         assertEquals(401, save("1", "0000").status());
-        Answer saved = save("1", "4711");
+        Answer saved = save("1", "471148");
         assertEquals(200, saved.status(), saved.body().toString());
         assertEquals(2, saved.body().get("version").asInt());
-        Answer second = save("1", "4711");
+        Answer second = save("1", "471148");
         assertEquals(409, second.status());
         assertTrue(second.detail().contains("newer state"), second.detail());
         assertEquals(
@@ -104,7 +104,7 @@ class SheetsApiTest {
         assertEquals(
                 403,
                 Client.maren(mvc)
-                        .put_(FILLER, "\"2\"", "{\"document\":" + filler + ",\"pin\":\"3350\"}")
+                        .put_(FILLER, "\"2\"", "{\"document\":" + filler + ",\"pin\":\"335027\"}")
                         .status());
     }
 
@@ -116,7 +116,7 @@ class SheetsApiTest {
                 ilse.put_(
                         "/api/machines/QK-FL7/sheet",
                         "\"0\"",
-                        "{\"document\":" + filler + ",\"pin\":\"4711\"}");
+                        "{\"document\":" + filler + ",\"pin\":\"471148\"}");
         assertEquals(200, made.status(), made.body().toString());
         assertEquals(1, ilse.read("/api/machines/QK-FL7/sheet").body().get("version").asInt());
     }

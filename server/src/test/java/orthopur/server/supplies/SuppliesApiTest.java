@@ -54,13 +54,13 @@ class SuppliesApiTest {
 
         assertEquals(401, ilse.put_(HALVERN, "", body(longer, "0000")).status());
         assertEquals(label, ilse.read(HALVERN).body());
-        assertEquals(200, ilse.put_(HALVERN, "", body(longer, "4711")).status());
+        assertEquals(200, ilse.put_(HALVERN, "", body(longer, "471148")).status());
         assertEquals(
                 "{\"value\":2.0,\"unit\":\"min\"}",
                 ilse.read(HALVERN).body().at("/label/contact").toString());
         assertEquals(
                 "halvern-h12", ilse.read("/api/supplies/changes").body().at("/0/what").asString());
-        assertEquals(200, ilse.put_(HALVERN, "", body(label, "4711")).status());
+        assertEquals(200, ilse.put_(HALVERN, "", body(label, "471148")).status());
         assertThrows(
                 DataAccessException.class, () -> db.execute("UPDATE site_change SET who = 'x'"));
     }
@@ -73,23 +73,23 @@ class SuppliesApiTest {
                 ilse.put_(
                         HALVERN,
                         "",
-                        body(with(label, "least", "{\"value\":300,\"unit\":\"mg/L\"}"), "4711"));
+                        body(with(label, "least", "{\"value\":300,\"unit\":\"mg/L\"}"), "471148"));
         assertEquals("/label/most", turned.body().at("/errors/0/pointer").asString());
         ObjectNode twin = (ObjectNode) label.deepCopy();
         twin.put("id", "other").put("name", "palimar q10 ");
-        Answer same = ilse.put_("/api/chemicals/other", "", body(twin, "4711"));
+        Answer same = ilse.put_("/api/chemicals/other", "", body(twin, "471148"));
         assertEquals("/name", same.body().at("/errors/0/pointer").asString());
         Answer unit =
                 ilse.put_(
                         HALVERN,
                         "",
-                        body(with(label, "contact", "{\"value\":60,\"unit\":\"days\"}"), "4711"));
+                        body(with(label, "contact", "{\"value\":60,\"unit\":\"days\"}"), "471148"));
         assertEquals(422, unit.status());
         assertEquals("/label/contact/unit", unit.body().at("/errors/0/pointer").asString());
-        Answer other = ilse.put_("/api/chemicals/palimar-q10", "", body(label, "4711"));
+        Answer other = ilse.put_("/api/chemicals/palimar-q10", "", body(label, "471148"));
         assertEquals(409, other.status());
         assertEquals(label, ilse.read(HALVERN).body());
-        assertEquals(403, Client.maren(mvc).put_(HALVERN, "", body(label, "3350")).status());
+        assertEquals(403, Client.maren(mvc).put_(HALVERN, "", body(label, "335027")).status());
     }
 
     @Test
@@ -97,7 +97,7 @@ class SuppliesApiTest {
         Client ilse = Client.ilse(mvc);
         ObjectNode soap = JSON.createObjectNode().put("id", "pelm-9").put("name", "Pelm 9");
         soap.put("kind", "neutral-detergent").putObject("label");
-        JsonNode all = ilse.put_("/api/chemicals/pelm-9", "", body(soap, "4711")).body();
+        JsonNode all = ilse.put_("/api/chemicals/pelm-9", "", body(soap, "471148")).body();
         assertEquals("Pelm 9", all.get(all.size() - 1).get("name").asString());
     }
 
@@ -111,12 +111,12 @@ class SuppliesApiTest {
         assertTrue(effect.get("lost").size() > 0, effect.toString());
         ArrayNode twice = list.deepCopy();
         twice.add(list.get(0));
-        Answer refused = ilse.put_("/api/vessels", "", body(twice, "4711"));
+        Answer refused = ilse.put_("/api/vessels", "", body(twice, "471148"));
         assertEquals(
                 "/vessels/" + list.size() + "/name",
                 refused.body().at("/errors/0/pointer").asString());
         ((ObjectNode) list.get(0).get("brim")).put("value", 61);
-        assertEquals(200, ilse.put_("/api/vessels", "", body(list, "4711")).status());
+        assertEquals(200, ilse.put_("/api/vessels", "", body(list, "471148")).status());
         assertEquals("61 L", ilse.read("/api/site").body().at("/vessels/0/brim").asString());
     }
 }

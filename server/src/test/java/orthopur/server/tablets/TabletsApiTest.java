@@ -18,6 +18,7 @@ import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockHttpSession;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
@@ -40,7 +41,7 @@ class TabletsApiTest {
 
     /** A device that is signed in nowhere. */
     private final class Device {
-        private final MockHttpSession session = new MockHttpSession();
+        private MockHttpSession session = new MockHttpSession();
         private Cookie cookie;
 
         MockHttpServletResponse send(MockHttpServletRequestBuilder request, String body)
@@ -52,7 +53,11 @@ class TabletsApiTest {
             if (body != null) {
                 request.contentType(MediaType.APPLICATION_JSON).content(body);
             }
-            MockHttpServletResponse answer = mvc.perform(request).andReturn().getResponse();
+            MvcResult result = mvc.perform(request).andReturn();
+            if (result.getRequest().getSession(false) instanceof MockHttpSession now) {
+                session = now;
+            }
+            MockHttpServletResponse answer = result.getResponse();
             Cookie set = answer.getCookie(SignedIn.TABLET);
             cookie = set == null ? cookie : set;
             return answer;
@@ -75,7 +80,7 @@ class TabletsApiTest {
     }
 
     private String code(String name) {
-        Answer a = ilse.post_("/api/tablets/codes", named(name, "4711"));
+        Answer a = ilse.post_("/api/tablets/codes", named(name, "471148"));
         assertEquals(200, a.status(), a.detail());
         return a.body().get("code").asString();
     }
@@ -97,7 +102,7 @@ class TabletsApiTest {
     void aCodeEnrolsOneTabletAndOnItPeopleGoOnByPin() throws Exception {
         Device device = new Device();
         assertEquals(0, device.read("/api/tablets/this").get("people").size());
-        assertEquals(403, device.pin(2, "3350"), "a PIN alone opens nothing elsewhere");
+        assertEquals(403, device.pin(2, "335027"), "a PIN alone opens nothing elsewhere");
         String name = "Wash-up " + UUID.randomUUID().toString().substring(0, 8);
         String code = code(name);
         assertEquals(200, device.enrol(code.substring(0, 3) + " " + code.substring(3)));
@@ -108,10 +113,10 @@ class TabletsApiTest {
         assertFalse(here.toString().contains("Anselm"), "auditors do nothing at a machine");
         long maren = account(here, "Maren Oyelaran");
         assertEquals(401, device.pin(maren, "0000"));
-        assertEquals(401, device.pin(999, "3350"));
-        assertEquals(200, device.pin(maren, "3350"));
+        assertEquals(401, device.pin(999, "335027"));
+        assertEquals(200, device.pin(maren, "335027"));
         assertEquals("Maren Oyelaran", device.read("/api/session").get("name").asString());
-        assertEquals(200, device.pin(account(here, "Ruvi Hast"), "9027"));
+        assertEquals(200, device.pin(account(here, "Ruvi Hast"), "902754"));
         assertEquals("QA", device.read("/api/session").get("role").asString());
 
         JsonNode tablets = ilse.read("/api/tablets").body();
@@ -120,9 +125,9 @@ class TabletsApiTest {
             id = t.get("name").asString().equals(name) ? t.get("id").asInt() : id;
         }
         assertEquals(401, ilse.delete_("/api/tablets/" + id, named("", "0000")).status());
-        assertEquals(204, ilse.delete_("/api/tablets/" + id, named("", "4711")).status());
-        assertEquals(403, device.pin(maren, "3350"), "withdrawn, it is no tablet of the site");
-        assertEquals(404, ilse.delete_("/api/tablets/" + id, named("", "4711")).status());
+        assertEquals(204, ilse.delete_("/api/tablets/" + id, named("", "471148")).status());
+        assertEquals(403, device.pin(maren, "335027"), "withdrawn, it is no tablet of the site");
+        assertEquals(404, ilse.delete_("/api/tablets/" + id, named("", "471148")).status());
     }
 
     @Test
@@ -130,7 +135,7 @@ class TabletsApiTest {
         Device device = new Device();
         device.enrol(code("Saw room"));
         long maren = account(device.read("/api/tablets/this"), "Maren Oyelaran");
-        device.pin(maren, "3350");
+        device.pin(maren, "335027");
         String started =
                 device.send(post("/api/rounds"), "{\"procedure\":\"qk-sl1-oiling\"}")
                         .getContentAsString();
@@ -169,10 +174,10 @@ class TabletsApiTest {
     @Test
     void onlyASupervisorEnrolsAndSignsForIt() throws IOException {
         Client maren = Client.maren(mvc);
-        assertEquals(403, maren.post_("/api/tablets/codes", named("Mine", "3350")).status());
+        assertEquals(403, maren.post_("/api/tablets/codes", named("Mine", "335027")).status());
         assertEquals(403, maren.read("/api/tablets").status());
         assertEquals(401, ilse.post_("/api/tablets/codes", named("Mine", "0000")).status());
-        Answer nameless = ilse.post_("/api/tablets/codes", named(" ", "4711"));
+        Answer nameless = ilse.post_("/api/tablets/codes", named(" ", "471148"));
         assertEquals(422, nameless.status());
         assertTrue(nameless.detail().contains("1 to 40"), nameless.detail());
         assertNotNull(code("Twice"));

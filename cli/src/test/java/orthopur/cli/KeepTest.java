@@ -1,6 +1,7 @@
 package orthopur.cli;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
@@ -12,6 +13,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.Statement;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -21,8 +23,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import orthopur.formats.EntryEnvelope;
 import orthopur.round.EntryValue;
 
-/** The log is walked from outside, and any changed byte is found. */
-class VerifyLogTest {
+/** What is done beside the server; here to a site of an older program, that had no ledger. */
+class KeepTest {
     @TempDir Path folder;
     private String said;
 
@@ -119,6 +121,64 @@ class VerifyLogTest {
         assertEquals(2, verify("verify-log", folder.resolve("nowhere").toString()));
         Path text = Files.writeString(folder.resolve("text.db"), "no database at all");
         assertEquals(2, verify("verify-log", text.toString()), said);
+    }
+
+    /** Beside a server, into an empty folder, and never over anything. */
+    @Test
+    void aBackupIsWalkedAndPutBackOnlyWhereNothingIs() throws Exception {
+        try (Connection db = open();
+                Statement s = db.createStatement()) {
+            s.execute("PRAGMA journal_mode = WAL");
+        }
+        Path file = folder.resolve("backups").resolve("one.db");
+        String data = folder.toString();
+        assertEquals(0, verify("backup", file.toString(), "--data", data), said);
+        assertTrue(said.contains("5 entries"), said);
+        assertEquals(1, verify("backup", file.toString(), "--data", data));
+        assertTrue(said.contains("never overwrites"), said);
+        assertEquals(0, verify("check", "--data", data), said);
+
+        Path empty = folder.resolve("empty");
+        assertEquals(0, verify("restore", file.toString(), "--data", empty.toString()), said);
+        assertTrue(Files.readString(empty.resolve("restored.txt")).contains("entry 5"));
+        assertEquals(0, verify("verify-log", empty.toString()), said);
+        assertEquals(1, verify("restore", file.toString(), "--data", empty.toString()));
+        assertTrue(said.contains("is not empty"), said);
+
+        byte[] whole = Files.readAllBytes(file);
+        Path half = Files.write(folder.resolve("half.db"), Arrays.copyOf(whole, whole.length / 2));
+        Path none = folder.resolve("none");
+        assertEquals(1, verify("restore", half.toString(), "--data", none.toString()), said);
+        assertFalse(Files.exists(none), "nothing of it is left");
+    }
+
+    @Test
+    void aBackupOfALogThatIsNotWholeIsRefusedAndNamed() throws Exception {
+        try (Connection db = open();
+                Statement s = db.createStatement()) {
+            s.execute("UPDATE floor_event SET who = 'Tobiah' WHERE seq = 3");
+        }
+        Path file = folder.resolve("one.db");
+        assertEquals(1, verify("backup", file.toString(), "--data", folder.toString()));
+        assertTrue(said.contains("entry 3"), said);
+        assertFalse(Files.exists(file));
+    }
+
+    @Test
+    void whatIsMissingInACommandIsSaid() {
+        for (String[] c :
+                new String[][] {
+                    {"backup"},
+                    {"restore", "x"},
+                    {"check"},
+                    {"verify-log", "a", "b"},
+                    {"accept", "account", "1", "--data", "x", "--reason", "short"},
+                    {"accept", "moon", "1", "--data", "x", "--reason", "long enough a reason"},
+                    {"verify-log", ".", "--head", "nowhere"},
+                }) {
+            assertEquals(2, verify(c), String.join(" ", c));
+            assertFalse(said.isBlank());
+        }
     }
 
     @Test

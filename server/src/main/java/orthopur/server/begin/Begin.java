@@ -1,0 +1,52 @@
+package orthopur.server.begin;
+
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import orthopur.formats.FormatError;
+import orthopur.formats.Site;
+import orthopur.server.machines.Sheets;
+import orthopur.server.people.FirstPeople;
+import orthopur.server.people.Signature;
+import orthopur.server.platform.Said;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Makes the first supervisor, and the site where there is none. */
+@Service
+class Begin {
+    private static final String NO_CHEMICALS = "{\"chemicals\":[]}";
+
+    private final FirstPeople people;
+    private final Sheets sheets;
+
+    Begin(FirstPeople people, Sheets sheets) {
+        this.people = people;
+        this.sheets = sheets;
+    }
+
+    /**
+     * @param site needed where there is none
+     * @throws Said with everything that is wrong with name, password and PIN
+     * @throws FormatError with everything that is wrong with the site
+     */
+    void with(String name, String password, String pin, @Nullable JsonNode site, boolean first) {
+        if (!first) {
+            people.supervisor(name, password, pin, s -> {});
+            return;
+        }
+        if (!(site instanceof ObjectNode described)) {
+            throw new Said(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "Say which site it is: name, town, time zone and the water from its mains.");
+        }
+        described.putArray("instruments");
+        described.putArray("vessels");
+        String document = Site.read(described.toString()).write();
+        people.supervisor(name, password, pin, s -> make(document, s));
+    }
+
+    private void make(String document, Signature signed) {
+        sheets.site(document, NO_CHEMICALS, signed);
+    }
+}

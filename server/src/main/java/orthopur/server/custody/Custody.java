@@ -1,0 +1,196 @@
+package orthopur.server.custody;
+
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jooq.ConnectionRunnable;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+import orthopur.ledger.Backup;
+import orthopur.ledger.Head;
+import orthopur.ledger.Heads;
+import orthopur.ledger.Ledger;
+import orthopur.ledger.Sealed;
+import orthopur.ledger.SiteKey;
+import orthopur.server.platform.Said;
+
+/**
+ * Signs the heads of the log and knows what was changed from outside. What the program goes by is
+ * compared with the ledger at the start, before anything is served.
+ */
+@Service
+public class Custody {
+    private static final Logger LOG = LoggerFactory.getLogger(Custody.class);
+
+    /** So often a head is written outside of the data as well. */
+    private static final Duration WRITTEN_OUTSIDE = Duration.ofMinutes(10);
+
+    private final DSLContext db;
+    private final Clock clock;
+    private final SiteKey key;
+    private final @Nullable Path outside;
+    private final List<Ledger.Changed> changed;
+    private final Set<String> touched;
+    private volatile @Nullable Head last;
+    private long writtenAt;
+
+    Custody(
+            DSLContext db,
+            Clock clock,
+            @Value("${orthopur.data}") Path data,
+            @Value("${orthopur.key:}") String keyFile,
+            @Value("${orthopur.epoch:}") String epoch)
+            throws IOException {
+        this.db = db;
+        this.clock = clock;
+        this.key = keyFile.isEmpty() ? SiteKey.DEMO : SiteKey.read(Path.of(keyFile));
+        this.outside = keyFile.isEmpty() ? null : headsBeside(Path.of(keyFile));
+        List<Ledger.Changed> found = new ArrayList<>();
+        inTransaction(
+                c -> {
+                    Ledger.begin(c, clock.millis());
+                    found.addAll(Ledger.changedInForce(c));
+                });
+        changed = List.copyOf(found);
+        touched = changed.stream().map(c -> name(c.kind(), c.ref())).collect(Collectors.toSet());
+        changed.forEach(
+                c -> LOG.error("Not as this program wrote it, and not used: {}.", c.inWords()));
+        Path restored = data.resolve(Backup.RESTORED);
+        String note = Files.exists(restored) ? Files.readString(restored).strip() : epoch;
+        sign(note.isEmpty() ? null : note);
+        Files.deleteIfExists(restored);
+    }
+
+    /** Where heads are written outside of the data: beside the key. */
+    public static Path headsBeside(Path keyFile) {
+        return keyFile.resolveSibling(keyFile.getFileName() + ".heads");
+    }
+
+    private void inTransaction(ConnectionRunnable work) {
+        db.transaction(t -> t.dsl().connection(work));
+    }
+
+    /**
+     * Lets nothing be used that was changed by something other than this program.
+     *
+     * @throws Said with what it is and what to do
+     */
+    public void vouchFor(Sealed kind, String ref) {
+        if (touched.contains(name(kind, ref))) {
+            throw Said.conflict(
+                    "%s was changed on the server by something other than this program, so it is not used. The administrator runs ./orthopur check."
+                            .formatted(called(kind, ref)));
+        }
+    }
+
+    /**
+     * Lets nothing be started or approved while what every verdict goes by was changed from
+     * outside.
+     *
+     * @throws Said with what it is and what to do
+     */
+    public void vouchForTheSite() {
+        for (Ledger.Changed c : changed) {
+            if (c.kind() == Sealed.SITE_DOCUMENT || c.kind() == Sealed.FIGURE_CHANGE) {
+                vouchFor(c.kind(), c.ref());
+            }
+        }
+    }
+
+    /** Whether this row is as this program wrote it. */
+    public boolean isWhole(Sealed kind, String ref) {
+        return !touched.contains(name(kind, ref));
+    }
+
+    /** What was found changed at the start, for a person to read. */
+    public List<String> changed() {
+        return changed.stream().map(c -> called(c.kind(), c.ref())).toList();
+    }
+
+    /** The newest signed head. */
+    public @Nullable Head last() {
+        return last;
+    }
+
+    private static String name(Sealed kind, String ref) {
+        return kind + " " + ref;
+    }
+
+    private static String called(Sealed kind, String ref) {
+        return switch (kind) {
+            case PROCEDURE_VERSION -> "The approved procedure " + ref;
+            case SHEET -> "The machine sheet " + ref;
+            case SITE_DOCUMENT ->
+                    ref.equals("chemicals")
+                            ? "The list of chemicals"
+                            : "The description of the site";
+            case FIGURE_CHANGE -> "A figure of the rule book";
+            case ACCOUNT -> "The account " + ref;
+            case TRAINING -> "A training (" + ref + ")";
+            case TABLET -> "The tablet " + ref;
+            case PACK -> "The round pack " + ref;
+            default -> kind.table() + " " + ref;
+        };
+    }
+
+    /** Signs now what has come since, and says where the log ends. */
+    public Head signNow() {
+        sign(null);
+        writeOutside();
+        return Objects.requireNonNull(last);
+    }
+
+    /** Signs what has come since; little is lost of the proof if the server dies before. */
+    @Scheduled(fixedDelay = 5_000, initialDelay = 5_000)
+    void sign() {
+        sign(null);
+    }
+
+    private synchronized void sign(@Nullable String note) {
+        Head before = last;
+        inTransaction(
+                c -> {
+                    Heads.sign(c, key, clock.millis(), note);
+                    last = Heads.last(c);
+                });
+        boolean more = !Objects.equals(before, last);
+        if (more && (note != null || clock.millis() - writtenAt >= WRITTEN_OUTSIDE.toMillis())) {
+            writeOutside();
+        }
+    }
+
+    @PreDestroy
+    synchronized void end() {
+        sign(null);
+        writeOutside();
+    }
+
+    private void writeOutside() {
+        Head head = last;
+        Path file = outside;
+        if (head == null || file == null) {
+            return;
+        }
+        try {
+            Files.writeString(
+                    file, head.line() + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+            writtenAt = clock.millis();
+        } catch (IOException e) {
+            LOG.error("The head of the log cannot be written to {}: {}", file, e.getMessage());
+        }
+    }
+}

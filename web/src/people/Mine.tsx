@@ -1,0 +1,195 @@
+import { PasswordInput } from "@mantine/core";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { ApiProblem, api, message, unwrap } from "../api/client";
+import { signedIn, useSession } from "../app/session";
+import { useSay } from "../floor/texts";
+import "./people.css";
+
+const DIGITS = 6;
+
+/** What is one's own: the PIN with which one signs, and the password. */
+export default function Mine() {
+  const session = useSession();
+  const navigate = useNavigate();
+  const say = useSay();
+  return (
+    <main className="page mine">
+      <div className="page-head">
+        <h1>{session.data?.name}</h1>
+        <span className="grow" />
+        <button className="btn" type="button" onClick={() => navigate(-1)}>
+          {say("Back")}
+        </button>
+      </div>
+      <ChoosePin />
+      <ChoosePassword />
+    </main>
+  );
+}
+
+/** Before anything can be signed, for whoever has no PIN that they have chosen. */
+export function FirstPin() {
+  const session = useSession();
+  const say = useSay();
+  const queries = useQueryClient();
+  async function leave() {
+    await unwrap(api.DELETE("/api/session"));
+    await queries.invalidateQueries({ queryKey: ["session"] });
+  }
+  return (
+    <main className="page mine">
+      <div className="page-head">
+        <h1>{session.data?.name}</h1>
+        <span className="grow" />
+        <button className="btn" type="button" onClick={leave}>
+          {say("Sign out")}
+        </button>
+      </div>
+      <ChoosePin />
+    </main>
+  );
+}
+
+function ChoosePin() {
+  const queries = useQueryClient();
+  const say = useSay();
+  const session = useSession();
+  const first = session.data?.choosePin ?? false;
+  const [byPin, setByPin] = useState(false);
+  const [secret, setSecret] = useState("");
+  const [pin, setPin] = useState("");
+  const [again, setAgain] = useState("");
+  const differ = again !== "" && again !== pin;
+  const save = useMutation({
+    mutationFn: () => unwrap(api.PUT("/api/session/pin", { body: { secret, byPin, pin } })),
+    onSuccess: async (now) => {
+      setSecret("");
+      setPin("");
+      setAgain("");
+      await signedIn(queries, now);
+    },
+    // A secret that was wrong goes; what was typed beside it stays.
+    onError: (e) => e instanceof ApiProblem && e.status === 401 && setSecret(""),
+  });
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        save.mutate();
+      }}
+    >
+      <h2>{first ? say("Choose your PIN") : say("Another PIN")}</h2>
+      <p className="quiet">
+        {say("You sign with it: six digits that only you know. Not your birthday, not one after the other.")}
+      </p>
+      <PasswordInput
+        label={byPin ? say("The PIN you had") : say("Your password")}
+        inputMode={byPin ? "numeric" : undefined}
+        autoComplete={byPin ? "off" : "current-password"}
+        size="md"
+        required
+        withAsterisk={false}
+        value={secret}
+        onChange={(e) => setSecret(e.currentTarget.value)}
+      />
+      <button className="link" type="button" onClick={() => setByPin(!byPin)}>
+        {byPin ? say("With the password instead") : say("With the PIN you had instead")}
+      </button>
+      <PasswordInput
+        label={say("New PIN, six digits")}
+        inputMode="numeric"
+        autoComplete="off"
+        size="md"
+        maxLength={DIGITS}
+        required
+        withAsterisk={false}
+        value={pin}
+        onChange={(e) => setPin(e.currentTarget.value)}
+      />
+      <PasswordInput
+        label={say("The same again")}
+        inputMode="numeric"
+        autoComplete="off"
+        size="md"
+        maxLength={DIGITS}
+        required
+        withAsterisk={false}
+        value={again}
+        onChange={(e) => setAgain(e.currentTarget.value)}
+        error={differ && again.length >= pin.length ? say("The two are not the same.") : undefined}
+      />
+      {save.error && (
+        <p className="note stop" role="alert">
+          {message(save.error)}
+        </p>
+      )}
+      {save.isSuccess && (
+        <p className="note done" role="status">
+          {say("From now on you sign with the new PIN.")}
+        </p>
+      )}
+      <button className="btn main" type="submit" disabled={save.isPending || differ || again === ""}>
+        {say("Take this PIN")}
+      </button>
+    </form>
+  );
+}
+
+function ChoosePassword() {
+  const queries = useQueryClient();
+  const say = useSay();
+  const [old, setOld] = useState("");
+  const [password, setPassword] = useState("");
+  const save = useMutation({
+    mutationFn: () => unwrap(api.PUT("/api/session/password", { body: { old, password } })),
+    onSuccess: async (now) => {
+      setOld("");
+      setPassword("");
+      await signedIn(queries, now);
+    },
+    onError: (e) => e instanceof ApiProblem && e.status === 401 && setOld(""),
+  });
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        save.mutate();
+      }}
+    >
+      <h2>{say("Another password")}</h2>
+      <PasswordInput
+        label={say("The password you have")}
+        autoComplete="current-password"
+        size="md"
+        required
+        withAsterisk={false}
+        value={old}
+        onChange={(e) => setOld(e.currentTarget.value)}
+      />
+      <PasswordInput
+        label={say("New password, 8 to 72 letters")}
+        autoComplete="new-password"
+        size="md"
+        required
+        withAsterisk={false}
+        value={password}
+        onChange={(e) => setPassword(e.currentTarget.value)}
+      />
+      {save.error && (
+        <p className="note stop" role="alert">
+          {message(save.error)}
+        </p>
+      )}
+      {save.isSuccess && (
+        <p className="note done" role="status">
+          {say("From now on you sign in with the new password.")}
+        </p>
+      )}
+      <button className="btn main" type="submit" disabled={save.isPending}>
+        {say("Take this password")}
+      </button>
+    </form>
+  );
+}

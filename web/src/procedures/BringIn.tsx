@@ -1,0 +1,107 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { ApiProblem, api, message, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { Sign } from "../app/Sign";
+
+type Chosen = { name: string; text: string };
+type Sent = { file: Chosen; pin?: string };
+
+/**
+ * A machine sheet or a procedure from a file. A procedure comes in as a draft; a sheet is judged by at once, so
+ * it is signed.
+ */
+export function BringIn() {
+  const queries = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const [toSign, setToSign] = useState<Chosen | null>(null);
+  const post = ({ file, pin }: Sent) =>
+    unwrap(
+      api.POST("/api/files", {
+        params: { header: pin === undefined ? {} : { "X-Signature": pin } },
+        body: file.text as never,
+        bodySerializer: (b) => b as never,
+        headers: { "Content-Type": "application/json" },
+      }),
+    );
+  const onSuccess = () => {
+    setToSign(null);
+    queries.invalidateQueries();
+  };
+  const draft = useMutation({ mutationFn: post, onSuccess });
+  const sheet = useMutation({
+    mutationFn: (pin: string) => post({ file: toSign as Chosen, pin }),
+    onSuccess,
+  });
+
+  async function choose(file: File | undefined) {
+    if (!file) {
+      return;
+    }
+    draft.reset();
+    sheet.reset();
+    const chosen = { name: file.name, text: await file.text() };
+    if (chosen.text.includes('"steps"')) {
+      draft.mutate({ file: chosen });
+    } else {
+      setToSign(chosen);
+    }
+  }
+
+  const got = draft.data ?? sheet.data;
+  return (
+    <>
+      <button className="btn" type="button" onClick={() => input.current?.click()}>
+        Bring in a file…
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="Machine sheet or procedure as a JSON file"
+        onChange={(e) => {
+          choose(e.currentTarget.files?.[0]);
+          e.currentTarget.value = "";
+        }}
+      />
+      {got && (
+        <p className="note done whole-row" role="status">
+          {got.what === "sheet" ? "Machine sheet" : "Procedure"} {got.id}, version {got.version}, is in.
+        </p>
+      )}
+      {draft.error && draft.variables && <NotTakenIn file={draft.variables.file.name} error={draft.error} />}
+      {toSign && (
+        <Dialog title={`Bring in ${toSign.name}`} onClose={() => setToSign(null)}>
+          <Sign save={sheet} ready says="Sign and bring it in" onClose={() => setToSign(null)}>
+            <p>Procedures are judged by a machine sheet as soon as it is here.</p>
+          </Sign>
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+const MOST = 50;
+
+/** Everything that stood in the way. */
+function NotTakenIn({ file, error }: { file: string; error: Error }) {
+  const list =
+    error instanceof ApiProblem && error.fields.length
+      ? error.fields
+      : [{ pointer: "", message: message(error) }];
+  return (
+    <div className="note stop whole-row" role="alert">
+      <strong>
+        {file} was not taken in; nothing was changed. {list.length} {list.length === 1 ? "error" : "errors"}:
+      </strong>
+      <ul>
+        {list.slice(0, MOST).map((p) => (
+          <li key={p.pointer + p.message}>
+            {p.pointer && <code>{p.pointer}</code>} {p.message}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
