@@ -83,89 +83,87 @@ export default function Begin() {
         <p className="quiet">
           A supervisor writes and approves procedures, and makes the accounts of everybody else.
         </p>
-        <fieldset>
-          <legend>You</legend>
-          <TextInput
-            label="Your name"
-            description="As it is to stand under an approval."
-            autoComplete="username"
-            maxLength={60}
-            required
-            withAsterisk={false}
-            value={name}
-            onChange={(e) => setName(e.currentTarget.value)}
-          />
-          <PasswordInput
-            label="Password"
-            description="8 to 72 letters, to sign in"
-            autoComplete="new-password"
-            required
-            withAsterisk={false}
-            value={password}
-            onChange={(e) => setPassword(e.currentTarget.value)}
-          />
-          <PasswordInput
-            label="PIN"
-            description="Six digits, to sign with"
-            inputMode="numeric"
-            autoComplete="off"
-            maxLength={6}
-            required
-            withAsterisk={false}
-            value={pin}
-            onChange={(e) => setPin(e.currentTarget.value)}
-          />
-        </fieldset>
-        {beginning.data?.site && (
+        <div className="begin-both">
           <fieldset>
-            <legend>The site</legend>
+            <legend>You</legend>
             <TextInput
-              label="Name of the site"
+              label="Your name"
+              description="As it is to stand under an approval."
+              autoComplete="username"
               maxLength={60}
               required
               withAsterisk={false}
-              value={site}
-              onChange={(e) => setSite(e.currentTarget.value)}
-              error={error("/name")}
+              value={name}
+              onChange={(e) => setName(e.currentTarget.value)}
             />
-            <TextInput
-              label="Town"
-              maxLength={60}
+            <PasswordInput
+              label="Password"
+              description="8 to 72 letters, to sign in"
+              autoComplete="new-password"
               required
               withAsterisk={false}
-              value={town}
-              onChange={(e) => setTown(e.currentTarget.value)}
-              error={error("/town")}
+              value={password}
+              onChange={(e) => setPassword(e.currentTarget.value)}
             />
-            <NativeSelect
-              label="Time zone"
-              data={ZONES.includes(zone) ? ZONES : [zone, ...ZONES]}
-              value={zone}
-              onChange={(e) => setZone(e.currentTarget.value)}
-              error={error("/zone")}
+            <PasswordInput
+              label="PIN"
+              description="Six digits, to sign with"
+              inputMode="numeric"
+              autoComplete="off"
+              maxLength={6}
+              required
+              withAsterisk={false}
+              value={pin}
+              onChange={(e) => setPin(e.currentTarget.value)}
             />
-            {figure(
-              "temperature",
-              "Water from the mains, °C",
-              "As it runs cold after a minute, for instance 12",
-            )}
-            {figure("hardness", "Its hardness, mg/L", "From your water company’s report, for instance 310")}
-            {figure("ph", "Its pH", "From the same report, for instance 7.6")}
           </fieldset>
-        )}
+          {beginning.data?.site && (
+            <fieldset>
+              <legend>The site</legend>
+              <TextInput
+                label="Name of the site"
+                maxLength={60}
+                required
+                withAsterisk={false}
+                value={site}
+                onChange={(e) => setSite(e.currentTarget.value)}
+                error={error("/name")}
+              />
+              <TextInput
+                label="Town"
+                maxLength={60}
+                required
+                withAsterisk={false}
+                value={town}
+                onChange={(e) => setTown(e.currentTarget.value)}
+                error={error("/town")}
+              />
+              <NativeSelect
+                label="Time zone"
+                data={ZONES.includes(zone) ? ZONES : [zone, ...ZONES]}
+                value={zone}
+                onChange={(e) => setZone(e.currentTarget.value)}
+                error={error("/zone")}
+              />
+              {figure(
+                "temperature",
+                "Water from the mains, °C",
+                "As it runs cold after a minute, for instance 12",
+              )}
+              {figure("hardness", "Its hardness, mg/L", "From your water company’s report, for instance 310")}
+              {figure("ph", "Its pH", "From the same report, for instance 7.6")}
+            </fieldset>
+          )}
+        </div>
         {make.error && fields.length === 0 && (
           <p className="note stop" role="alert">
             {message(make.error)}
           </p>
         )}
         {fields.length > 0 && (
-          <div className="note stop" role="alert">
-            <ul>
-              {fields.map((f) => (
-                <li key={f.pointer + f.message}>{f.message}</li>
-              ))}
-            </ul>
-          </div>
+          <p className="note stop" role="alert">
+            Nothing was made yet. Look at what is marked in red.
+          </p>
         )}
         <button className="btn main" type="submit" disabled={make.isPending}>
           {make.isPending ? "Making it…" : "Begin"}

@@ -149,7 +149,7 @@ describe("before the first step", () => {
     });
     await user.click(await screen.findByRole("button", { name: "Guide more" }));
     expect((await screen.findByRole("alert")).textContent).toBe("Not by you.");
-    expect(screen.getByLabelText("Guide in stock").textContent).toBe("1");
+    await waitFor(() => expect(screen.getByLabelText("Guide in stock").textContent).toBe("1"));
   });
 
   it("waits, and says that it waits", async () => {

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
 import orthopur.machine.Problem;
@@ -12,21 +13,22 @@ import orthopur.quantity.Dosage;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The site's chemicals as JSON: {@code {"chemicals": […]}}. */
 public final class ChemicalsFormat {
     private ChemicalsFormat() {}
 
-    private record Book(List<Chemical> chemicals) {}
+    private record Book(@Nullable List<Chemical> chemicals) {}
 
     /**
      * @throws FormatError with every error by pointer
      */
     public static List<Chemical> read(String text) {
         JsonNode tree = Json.tree(text);
-        List<Chemical> all = Documents.bind("chemicals", tree, Book.class).chemicals();
+        List<Chemical> listed = Documents.bind("chemicals", tree, Book.class).chemicals();
+        // A site on its first day owns none.
+        List<Chemical> all = listed == null ? List.of() : listed;
         List<Problem> problems = new ArrayList<>();
         Set<String> ids = new HashSet<>();
         Set<String> names = new HashSet<>();
@@ -98,14 +100,12 @@ public final class ChemicalsFormat {
         String id = idOf(product);
         List<Chemical> others = all.stream().filter(c -> !c.id().equals(id)).toList();
         ObjectNode whole = (ObjectNode) Json.tree(write(others));
-        ((ArrayNode) whole.get("chemicals")).add(tree);
+        whole.withArray("chemicals").add(tree);
         String at = "/chemicals/" + others.size();
         try {
             List<Chemical> read = new ArrayList<>(read(whole.toString()));
             Chemical changed = read.removeLast();
-            int place =
-                    all.indexOf(
-                            all.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null));
+            int place = all.stream().map(Chemical::id).toList().indexOf(id);
             read.add(place < 0 ? read.size() : place, changed);
             return List.copyOf(read);
         } catch (FormatError e) {

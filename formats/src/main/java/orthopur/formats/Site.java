@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
@@ -28,6 +29,11 @@ public record Site(
         List<Instrument> instruments,
         @Nullable List<Vessel> vessels,
         @Nullable Ways ways) {
+
+    public Site {
+        // A site on its first day owns none.
+        instruments = Objects.requireNonNullElse(instruments, List.of());
+    }
 
     /** As the site has said, or as a site that has said nothing. */
     public Ways habits() {

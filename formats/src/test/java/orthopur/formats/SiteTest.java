@@ -118,4 +118,24 @@ class SiteTest {
                         () -> SITE.withVessels(SITE.vesselList().replace(second, first)));
         assertEquals("/vessels/1/name", twice.problems().getFirst().pointer());
     }
+
+    /**
+     * A site on its first day: it owns no meter, no vessel and no product, and can be written so.
+     */
+    @Test
+    void aSiteThatHasNothingYetIsASite() {
+        String bare =
+                """
+                {"name":"x","town":"y","zone":"UTC","mains":{"temperature":{"value":12,"unit":"°C"},
+                 "hardness":{"value":310,"unit":"mg/L"},"ph":{"value":7.6,"unit":"pH"}}}""";
+        Site site = Site.read(bare);
+        assertEquals(List.of(), site.instruments());
+        assertEquals(site, Site.read(site.write()));
+        String none = ChemicalsFormat.write(List.of());
+        assertEquals(List.of(), ChemicalsFormat.read(none));
+        String first =
+                ChemicalsFormat.one(
+                        ChemicalsFormat.read(DemoSite.text("chemicals.json")).getFirst());
+        assertEquals(1, ChemicalsFormat.with(List.of(), first).size());
+    }
 }

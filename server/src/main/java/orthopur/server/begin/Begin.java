@@ -40,8 +40,6 @@ class Begin {
                     HttpStatus.UNPROCESSABLE_ENTITY,
                     "Say which site it is: name, town, time zone and the water from its mains.");
         }
-        described.putArray("instruments");
-        described.putArray("vessels");
         String document = Site.read(described.toString()).write();
         people.supervisor(name, password, pin, s -> make(document, s));
     }

@@ -88,7 +88,7 @@ class People {
         String passwordHash = accounts.hash(password);
         String pinHash = accounts.hash(pin);
         db.transaction(
-                () -> {
+                t -> {
                     nobodyElse(name, 0);
                     int id =
                             accounts.create(

@@ -3,6 +3,7 @@ package orthopur.server.start;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -133,11 +134,21 @@ public final class StartCheck {
 
     private static void folder(Path data) throws CannotStart {
         try {
-            Files.createDirectories(data);
+            if (!Files.exists(data)) {
+                Files.createDirectories(data);
+                onlyForItsOwner(data);
+            }
             Path probe = Files.createTempFile(data, "write", ".probe");
             Files.delete(probe);
         } catch (IOException e) {
             throw new CannotStart("the data folder " + data + " cannot be written.");
+        }
+    }
+
+    /** Hashes of secrets lie in it. */
+    private static void onlyForItsOwner(Path data) throws IOException {
+        if (data.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+            Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("rwx------"));
         }
     }
 
