@@ -4,6 +4,8 @@ import { ApiProblem, api, message, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { Sign } from "../app/Sign";
 
+const UNSIGNED = 428;
+
 type Chosen = { name: string; text: string };
 type Sent = { file: Chosen; pin?: string };
 
@@ -28,7 +30,12 @@ export function BringIn() {
     setToSign(null);
     queries.invalidateQueries();
   };
-  const draft = useMutation({ mutationFn: post, onSuccess });
+  const first = useMutation({
+    mutationFn: post,
+    onSuccess,
+    // It was read and found in order, and waits for a signature.
+    onError: (e, sent) => e instanceof ApiProblem && e.status === UNSIGNED && setToSign(sent.file),
+  });
   const sheet = useMutation({
     mutationFn: (pin: string) => post({ file: toSign as Chosen, pin }),
     onSuccess,
@@ -38,17 +45,12 @@ export function BringIn() {
     if (!file) {
       return;
     }
-    draft.reset();
+    first.reset();
     sheet.reset();
-    const chosen = { name: file.name, text: await file.text() };
-    if (chosen.text.includes('"steps"')) {
-      draft.mutate({ file: chosen });
-    } else {
-      setToSign(chosen);
-    }
+    first.mutate({ file: { name: file.name, text: await file.text() } });
   }
 
-  const got = draft.data ?? sheet.data;
+  const got = first.data ?? sheet.data;
   return (
     <>
       <button className="btn" type="button" onClick={() => input.current?.click()}>
@@ -70,7 +72,11 @@ export function BringIn() {
           {got.what === "sheet" ? "Machine sheet" : "Procedure"} {got.id}, version {got.version}, is in.
         </p>
       )}
-      {draft.error && draft.variables && <NotTakenIn file={draft.variables.file.name} error={draft.error} />}
+      {first.error &&
+        first.variables &&
+        !(first.error instanceof ApiProblem && first.error.status === UNSIGNED) && (
+          <NotTakenIn file={first.variables.file.name} error={first.error} />
+        )}
       {toSign && (
         <Dialog title={`Bring in ${toSign.name}`} onClose={() => setToSign(null)}>
           <Sign save={sheet} ready says="Sign and bring it in" onClose={() => setToSign(null)}>

@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -45,44 +46,82 @@ final class StoredEntries implements AutoCloseable {
                                 + " FROM floor_event ORDER BY seq");
     }
 
-    boolean next() throws SQLException {
-        return row.next();
-    }
+    /** A row as it was read; what it says is found out later, by whichever thread has time. */
+    record Row(
+            long seq,
+            @Nullable String[] text,
+            long tabletTime,
+            long serverTime,
+            @Nullable Long at,
+            String hash) {
+        /** The entry; null when it cannot be read. */
+        EntryEnvelope.@Nullable Chained entry() {
+            try {
+                String role = text[9];
+                String signed = text[10];
+                return new EntryEnvelope.Chained(
+                        seq,
+                        new EntryEnvelope(
+                                there(0),
+                                Objects.requireNonNullElse(text[1], EntryEnvelope.SITE),
+                                there(2),
+                                there(3),
+                                there(4),
+                                FIGURES.readValue(there(5)),
+                                there(6),
+                                there(7),
+                                tabletTime,
+                                serverTime,
+                                at,
+                                text[8],
+                                role == null ? null : Role.valueOf(role),
+                                signed == null ? null : signed.equals("1"),
+                                there(11)),
+                        hash);
+            } catch (JacksonException | IllegalArgumentException e) {
+                return null;
+            }
+        }
 
-    /** The one it stands at; null when it cannot be read. */
-    EntryEnvelope.@Nullable Chained entry() throws SQLException {
-        try {
-            String role = later ? row.getString(16) : null;
-            String signed = later ? row.getString(17) : null;
-            long at = row.getLong(14);
-            Long made = row.wasNull() ? null : at;
-            return new EntryEnvelope.Chained(
-                    row.getLong(1),
-                    new EntryEnvelope(
-                            row.getString(2),
-                            Objects.requireNonNullElse(row.getString(3), EntryEnvelope.SITE),
-                            row.getString(4),
-                            row.getString(5),
-                            row.getString(6),
-                            FIGURES.readValue(row.getString(7)),
-                            row.getString(8),
-                            row.getString(9),
-                            row.getLong(10),
-                            row.getLong(11),
-                            made,
-                            later ? row.getString(15) : null,
-                            role == null ? null : Role.valueOf(role),
-                            signed == null ? null : signed.equals("1"),
-                            row.getString(12)),
-                    row.getString(13));
-        } catch (JacksonException | IllegalArgumentException e) {
-            return null;
+        private String there(int column) {
+            return String.valueOf(text[column]);
+        }
+
+        /** Why it is not what was written after the one with this hash; null when it is. */
+        @Nullable String broken(String before) {
+            EntryEnvelope.Chained e = entry();
+            return e == null
+                    ? "entry %d was changed after it was written".formatted(seq)
+                    : e.broken(before);
         }
     }
 
-    /** What is said of one that cannot be read. */
-    String unreadable() throws SQLException {
-        return "entry %d was changed after it was written".formatted(row.getLong(1));
+    /** The next rows, so many at most; none at the end. */
+    List<Row> next(int most) throws SQLException {
+        List<Row> rows = new ArrayList<>(most);
+        while (rows.size() < most && row.next()) {
+            @Nullable String[] text = new @Nullable String[12];
+            for (int i = 0; i < 8; i++) {
+                text[i] = row.getString(i + 2);
+            }
+            if (later) {
+                text[8] = row.getString(15);
+                text[9] = row.getString(16);
+                text[10] = row.getString(17);
+            }
+            text[11] = row.getString(12);
+            long told = row.getLong(14);
+            Long at = row.wasNull() ? null : Long.valueOf(told);
+            rows.add(
+                    new Row(
+                            row.getLong(1),
+                            text,
+                            row.getLong(10),
+                            row.getLong(11),
+                            at,
+                            String.valueOf(row.getString(13))));
+        }
+        return rows;
     }
 
     @Override

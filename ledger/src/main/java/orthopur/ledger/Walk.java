@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
 
@@ -21,6 +23,8 @@ import orthopur.formats.EntryEnvelope;
  * stored against the ledger, the signed heads, and heads that were written elsewhere. Reads only.
  */
 public final class Walk {
+    private static final int STRETCH = 4_000;
+
     private final Connection db;
     private final List<SiteKey> keys;
     private final List<String> wrong = new ArrayList<>();
@@ -111,23 +115,48 @@ public final class Walk {
                 heads.isEmpty() ? null : heads.getLast());
     }
 
-    /** The chain of the floor; null when it is whole. */
+    /**
+     * The chain of the floor; null when it is whole. What each entry has to follow stands in the
+     * row before it, so many are looked at beside each other, while the next ones are read.
+     */
     private @Nullable String entries() throws SQLException {
         String before = EntryEnvelope.GENESIS;
         try (StoredEntries stored = new StoredEntries(db)) {
-            while (stored.next()) {
-                entries++;
-                EntryEnvelope.Chained e = stored.entry();
-                String broken = e == null ? stored.unreadable() : e.broken(before);
-                if (e == null || broken != null) {
-                    return broken;
+            List<StoredEntries.Row> rows = stored.next(STRETCH);
+            while (!rows.isEmpty()) {
+                CompletableFuture<@Nullable String> broken = looked(rows, before);
+                List<StoredEntries.Row> following = stored.next(STRETCH);
+                String why = broken.join();
+                if (why != null) {
+                    return why;
                 }
-                before = e.hash();
-                String hash = before;
-                entriesAt.computeIfPresent(e.seq(), (k, v) -> hash);
+                for (StoredEntries.Row r : rows) {
+                    entries++;
+                    entriesAt.computeIfPresent(r.seq(), (k, v) -> r.hash());
+                }
+                before = rows.getLast().hash();
+                rows = following;
             }
         }
         return null;
+    }
+
+    private static CompletableFuture<@Nullable String> looked(
+            List<StoredEntries.Row> rows, String before) {
+        return CompletableFuture.supplyAsync(
+                () ->
+                        IntStream.range(0, rows.size())
+                                .parallel()
+                                .mapToObj(
+                                        i ->
+                                                rows.get(i)
+                                                        .broken(
+                                                                i == 0
+                                                                        ? before
+                                                                        : rows.get(i - 1).hash()))
+                                .filter(Objects::nonNull)
+                                .findFirst()
+                                .orElse(null));
     }
 
     private void photos() throws SQLException {

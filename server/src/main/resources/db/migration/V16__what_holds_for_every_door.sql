@@ -23,3 +23,8 @@ CREATE TRIGGER sheet_is_kept BEFORE DELETE ON sheet
 BEGIN SELECT RAISE(ABORT, 'a version of a sheet is never deleted'); END;
 -- A PIN is its owner's: six digits that they have chosen. Who was given one chooses at the next sign-in.
 ALTER TABLE account ADD COLUMN pin_own BOOLEAN NOT NULL DEFAULT 0;
+-- What is asked for at every look at board, logbook and release, over years of rounds.
+CREATE INDEX round_of_machine ON round (machine, started_at);
+CREATE INDEX round_by_time ON round (started_at);
+CREATE INDEX round_of_procedure ON round (procedure_id, started_at);
+CREATE INDEX floor_event_proof ON floor_event (round_id, seq) WHERE kind = 'proof';

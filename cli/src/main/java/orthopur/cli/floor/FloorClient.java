@@ -68,6 +68,11 @@ public final class FloorClient {
         }
     }
 
+    /** An answer as it comes. */
+    public byte[] bytes(String path) throws IOException {
+        return answer(HttpRequest.newBuilder(URI.create(base + path)).GET());
+    }
+
     public JsonNode get(String path) throws IOException {
         return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
     }
@@ -98,6 +103,11 @@ public final class FloorClient {
     }
 
     private JsonNode send(HttpRequest.Builder request) throws IOException {
+        byte[] body = answer(request);
+        return body.length == 0 ? JSON.nullNode() : JSON.readTree(body);
+    }
+
+    private byte[] answer(HttpRequest.Builder request) throws IOException {
         try {
             HttpResponse<byte[]> r =
                     http.send(
@@ -106,7 +116,7 @@ public final class FloorClient {
             if (r.statusCode() / 100 != 2) {
                 throw new Refused(r.statusCode(), new String(r.body(), StandardCharsets.UTF_8));
             }
-            return r.body().length == 0 ? JSON.nullNode() : JSON.readTree(r.body());
+            return r.body();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IOException(e);

@@ -167,6 +167,10 @@ public class Custody {
                     Heads.sign(c, key, clock.millis(), note);
                     last = Heads.last(c);
                 });
+        Head begun = last;
+        if (note != null && begun != null) {
+            putAside(begun.epoch());
+        }
         boolean more = !Objects.equals(before, last);
         if (more && (note != null || clock.millis() - writtenAt >= WRITTEN_OUTSIDE.toMillis())) {
             writeOutside();
@@ -177,6 +181,19 @@ public class Custody {
     synchronized void end() {
         sign(null);
         writeOutside();
+    }
+
+    /** Heads of a log that was put back would never be found again; they prove what was before. */
+    private void putAside(int epoch) {
+        Path file = outside;
+        if (file == null || !Files.exists(file)) {
+            return;
+        }
+        try {
+            Files.move(file, file.resolveSibling(file.getFileName() + ".before-epoch-" + epoch));
+        } catch (IOException e) {
+            LOG.error("{} cannot be put aside: {}", file, e.getMessage());
+        }
     }
 
     private void writeOutside() {

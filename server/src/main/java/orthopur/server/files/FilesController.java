@@ -65,7 +65,8 @@ class FilesController {
         MachineSheet sheet = SheetFormat.read(text);
         sheets.fits(sheet);
         if (pin == null) {
-            throw Said.forbidden(
+            throw new Said(
+                    HttpStatus.PRECONDITION_REQUIRED,
                     "A machine sheet is judged by as soon as it is here: sign it with your PIN.");
         }
         sheets.add(sheet, accounts.sign(person, pin));

@@ -8,12 +8,14 @@ import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -45,7 +47,10 @@ class SecurityConfig {
 
     @Bean
     SecurityFilterChain chain(
-            HttpSecurity http, SecurityContextRepository contexts, Accounts accounts)
+            HttpSecurity http,
+            SecurityContextRepository contexts,
+            Accounts accounts,
+            @Value("${orthopur.tls.self-signed:false}") boolean selfSigned)
             throws Exception {
         return http.authorizeHttpRequests(
                         a ->
@@ -78,7 +83,15 @@ class SecurityConfig {
                                         .csrfTokenRequestHandler(
                                                 new CsrfTokenRequestAttributeHandler()))
                 .addFilterAfter(new CsrfCookie(), CsrfFilter.class)
-                .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(CSP)))
+                .headers(
+                        h -> {
+                            h.contentSecurityPolicy(p -> p.policyDirectives(CSP));
+                            if (selfSigned) {
+                                // It would hold for every other program of this machine as well.
+                                h.httpStrictTransportSecurity(
+                                        HeadersConfigurer.HstsConfig::disable);
+                            }
+                        })
                 .exceptionHandling(
                         e ->
                                 e.authenticationEntryPoint(

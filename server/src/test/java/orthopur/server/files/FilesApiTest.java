@@ -31,7 +31,7 @@ class FilesApiTest {
         // A machine of its own: others are approved against the slicer as it is.
         String mine = sheet.replace("\"code\" : \"QK-SL1\"", "\"code\" : \"QK-SL9\"");
         String next = mine.replace("\"version\" : 7", "\"version\" : 8");
-        assertEquals(403, ilse.post_("/api/files", mine).status(), "not signed");
+        assertEquals(428, ilse.post_("/api/files", mine).status(), "not signed");
         assertEquals(401, ilse.sheet(mine, "0000").status());
         assertEquals(201, ilse.sheet(mine, "471148").status());
         assertEquals(201, ilse.sheet(next, "471148").status());
