@@ -1,8 +1,11 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { NO_SIGNAL, show } from "../testing/page";
 import { Alarms } from "./Alarms";
+import { beep } from "./beep";
+
+vi.mock("./beep", () => ({ beep: vi.fn() }));
 
 const machine = (code: string, alarms: string[]) => ({ code, alarms, round: `r-${code}` });
 
@@ -21,6 +24,21 @@ describe("what a supervisor has to know at once", () => {
     said = "58 mg/L is not in.";
     show(<Alarms />, { "GET /api/board": () => [machine("B1", [said])] });
     expect(await screen.findByText(/58 mg/)).toBeTruthy();
+  });
+
+  it("is heard at once, and again until somebody knows", async () => {
+    vi.useFakeTimers({ toFake: ["setInterval", "clearInterval"] });
+    const heard = vi.mocked(beep);
+    heard.mockClear();
+    const { user } = show(<Alarms />, { "GET /api/board": [machine("B1", ["62 mg/L is not in."])] });
+    const known = await screen.findByRole("button", { name: /I know/ });
+    expect(heard).toHaveBeenCalledTimes(1);
+    vi.advanceTimersByTime(31_000);
+    expect(heard).toHaveBeenCalledTimes(3);
+    await user.click(known);
+    vi.advanceTimersByTime(60_000);
+    expect(heard).toHaveBeenCalledTimes(3);
+    vi.useRealTimers();
   });
 
   it("is nothing without an alarm, and nothing without signal", async () => {

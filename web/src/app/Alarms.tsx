@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { api, unwrap } from "../api/client";
+import { beep } from "./beep";
 
 /*
  * Asked for rather than pushed: a browser has few connections to one server, and somebody with many tabs
@@ -9,8 +10,13 @@ import { api, unwrap } from "../api/client";
  */
 const EVERY = 15_000;
 
-/** What a supervisor has to know at once, wherever they are at the desk. */
-export function Alarms() {
+/**
+ * What a supervisor or quality has to know at once, on every screen on which they are signed in, and to be
+ * heard until somebody says that they know.
+ *
+ * @param over lies above the page, where the page takes the whole screen
+ */
+export function Alarms({ over = false }: { over?: boolean }) {
   const [seen, setSeen] = useState<string[]>([]);
   const board = useQuery({
     queryKey: ["board"],
@@ -22,11 +28,20 @@ export function Alarms() {
       m.alarms.map((text) => ({ key: `${m.code} ${text}`, code: m.code, round: m.round, text })),
     )
     .filter((a) => !seen.includes(a.key));
+  const calls = all.map((a) => a.key).join("\n");
+  useEffect(() => {
+    if (calls === "") {
+      return;
+    }
+    beep();
+    const again = setInterval(beep, EVERY);
+    return () => clearInterval(again);
+  }, [calls]);
   if (all.length === 0) {
     return null;
   }
   return (
-    <div className="alarms" role="alert">
+    <div className={over ? "alarms over" : "alarms"} role="alert">
       {all.map((a) => (
         <p key={a.key}>
           <b>{a.code}</b> {a.text}{" "}

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect } from "react";
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from "react-router";
 import { message } from "../api/client";
+import { Alarms } from "./Alarms";
 import { Shell } from "./Shell";
 import { useSession } from "./session";
 import { moveOn } from "./update";
@@ -54,6 +55,17 @@ function SignedIn() {
   return <Outlet />;
 }
 
+/** The floor and the wall take the whole screen; whoever has to know is told there as well. */
+function WholeScreen() {
+  const role = useSession().data?.role;
+  return (
+    <>
+      {(role === "SUPERVISOR" || role === "QA") && <Alarms over />}
+      <Outlet />
+    </>
+  );
+}
+
 function Lazy() {
   const { pathname } = useLocation();
   useEffect(() => moveOn(pathname), [pathname]);
@@ -105,11 +117,16 @@ const router = createBrowserRouter([
               { path: "/logbook/:round/ribbon", element: <OnTheRibbon /> },
             ],
           },
-          { path: "/wall", element: <Board wall /> },
-          { path: "/floor", element: <FloorPick /> },
-          { path: "/floor/at/:machine", element: <FloorPick /> },
-          { path: "/floor/start/:procedure", element: <Before /> },
-          { path: "/floor/:round", element: <Round /> },
+          {
+            element: <WholeScreen />,
+            children: [
+              { path: "/wall", element: <Board wall /> },
+              { path: "/floor", element: <FloorPick /> },
+              { path: "/floor/at/:machine", element: <FloorPick /> },
+              { path: "/floor/start/:procedure", element: <Before /> },
+              { path: "/floor/:round", element: <Round /> },
+            ],
+          },
         ],
       },
       { path: "*", element: <Lost /> },

@@ -6,6 +6,7 @@ import { heard } from "../app/kept";
 import { useClock, useSession } from "../app/session";
 import { sparesCounted } from "./entries";
 import { Frame } from "./Frame";
+import { StartFromPaper } from "./FromPaper";
 import { type Say, useSay } from "./texts";
 import { type SiteStream, sparesOf, useSiteStream } from "./useSiteStream";
 import { Who } from "./WhoGoesOn";
@@ -111,6 +112,7 @@ export default function Before() {
             <Link className="floor-btn" to="/floor">
               {say("Back")}
             </Link>
+            {!v.openRound && !v.whyNot && <StartFromPaper procedure={procedure} say={say} />}
             {v.openRound ? (
               <button
                 className="floor-btn now"

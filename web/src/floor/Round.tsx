@@ -9,6 +9,7 @@ import { Closing } from "./Closing";
 import type { Actor, Pack } from "./core";
 import { deviation, trouble } from "./entries";
 import { Frame } from "./Frame";
+import { PaperTime, usePaper } from "./FromPaper";
 import { Locks } from "./Locks";
 import { SettingsDialog } from "./SettingsDialog";
 import { StepView } from "./StepView";
@@ -60,7 +61,8 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
   const { pack } = view;
   const say = useSay();
   const session = useSession();
-  const live = useRound(round, view, actor, say);
+  const [paper, setPaper] = usePaper(round);
+  const live = useRound(round, view, actor, say, paper);
   const { state } = live;
   useStayAwake();
   useEffect(() => void keepForGood(), []);
@@ -112,6 +114,7 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
           {say("Machines")}
         </Link>
       </header>
+      {paper !== null && <PaperTime at={paper} say={say} onChange={setPaper} />}
       <Phases pack={pack} done={state.done} current={state.current} say={say} />
       {step ? (
         <StepView

@@ -40,6 +40,9 @@ function newId(): string {
   return [...bytes].map((b) => b.toString(16).padStart(2, "0")).join("");
 }
 
+/** In place of a device, for what was written on paper first. */
+const PAPER = "paper";
+
 /** This device's name in the log; made once. */
 export function device(): string {
   let id = localStorage.getItem("device");
@@ -50,8 +53,17 @@ export function device(): string {
   return id;
 }
 
-export function asSent(packHash: string, made: Made): Sent {
-  return { id: newId(), packHash, ...made, device: device(), tabletTime: tabletNow() };
+/**
+ * @param onPaper when it was written on paper, by this device's clock; null for what happens now
+ */
+export function asSent(packHash: string, made: Made, onPaper: number | null = null): Sent {
+  return {
+    id: newId(),
+    packHash,
+    ...made,
+    device: onPaper === null ? device() : PAPER,
+    tabletTime: onPaper ?? tabletNow(),
+  };
 }
 
 /** Sends one entry that has to be signed; that takes a connection. */

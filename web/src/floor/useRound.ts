@@ -52,8 +52,18 @@ export type Round = {
   take: (state: RoundState) => void;
 };
 
-/** A round that goes on with or without the server: what is waiting is folded onto what the server has said. */
-export function useRound(round: string, view: View, actor: Actor, say: Say): Round {
+/**
+ * A round that goes on with or without the server: what is waiting is folded onto what the server has said.
+ *
+ * @param paper the time that stands on the paper from which it is entered, by the server's clock; null for now
+ */
+export function useRound(
+  round: string,
+  view: View,
+  actor: Actor,
+  say: Say,
+  paper: number | null = null,
+): Round {
   const who = actor.name;
   const { pack } = view;
   const known = useRef(knownAtFirst(view.state, tabletNow()));
@@ -149,7 +159,11 @@ export function useRound(round: string, view: View, actor: Actor, say: Say): Rou
   const last = useRef<Press | null>(null);
   const write: Round["write"] = (made) => {
     const pressed = press(made, tabletNow());
-    const sent = asSent(known.current.server.packHash, made);
+    const sent = asSent(
+      known.current.server.packHash,
+      made,
+      paper === null ? null : paper - known.current.skew,
+    );
     const answer = next(pack, fresh(), made, sent.tabletTime + known.current.skew, actor);
     if (!answer.state) {
       if (!bounced(last.current, pressed)) {
@@ -176,7 +190,7 @@ export function useRound(round: string, view: View, actor: Actor, say: Say): Rou
   return {
     state,
     server,
-    at: now + skew,
+    at: paper ?? now + skew,
     kept: queue.length,
     keptOfOthers: others,
     lost,

@@ -36,7 +36,7 @@ export default function RoundList() {
             {chain.data.whole
               ? chain.data.entries < chain.data.all
                 ? `Chain whole over ${chain.data.entries} of ${chain.data.all} entries; the rest is being walked`
-                : `Chain whole over ${chain.data.entries} entries`
+                : `Chain whole over ${chain.data.entries} ${chain.data.entries === 1 ? "entry" : "entries"}`
               : `The chain is broken at entry ${chain.data.firstBroken}: something was changed from outside`}
             {chain.data.signedAt && (
               <>

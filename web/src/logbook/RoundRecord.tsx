@@ -168,7 +168,7 @@ export default function RoundRecord() {
                   ))}
                 </div>
                 <span className="quiet">
-                  {last ? `${clock.time(last.at)}, ${last.who}` : ""}
+                  {last ? `${clock.time(last.at)}, ${last.who}${last.paper ? ", from paper" : ""}` : ""}
                   {last?.kind !== "step-done" && last?.kind !== "round-closed" ? " (open)" : ""}
                 </span>
               </li>

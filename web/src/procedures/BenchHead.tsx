@@ -35,6 +35,7 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
           ["Step cards, one a page", `${paper}/cards.pdf`],
           ["Wall sheet", `${paper}/wall.pdf`],
           ["Whole procedure with verdict and approval", `${paper}/whole.pdf`],
+          ["Blank round, for a night without the server", `${paper}/round.pdf`],
           ["Lockout sheet of the machine", `/api/prints/machines/${sheet.code}/lockout.pdf`],
           ["Brush chart of the machine", `/api/prints/machines/${sheet.code}/brushes.pdf`],
         ]}

@@ -18,6 +18,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.round.Role;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
+import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
@@ -74,6 +75,7 @@ class FilesController {
     }
 
     /** The whole site. */
+    @Heavy
     @GetMapping(value = "/api/archive", produces = "application/zip")
     ResponseEntity<byte[]> archive(@AuthenticationPrincipal Person person) {
         return ResponseEntity.ok()
@@ -82,6 +84,7 @@ class FilesController {
     }
 
     /** Takes the archive of a site in, all of it or nothing. */
+    @Heavy
     @PostMapping(value = "/api/archive", consumes = "application/zip")
     Archive.TakenIn takeArchive(
             @RequestBody byte[] content,

@@ -61,7 +61,11 @@ class FloorController {
             @Nullable String openRound,
             @Nullable String startedBy) {}
 
-    record Start(String procedure) {}
+    /**
+     * @param onPaper when it was begun, in epoch milliseconds, if it was carried out on paper while
+     *     the server did not answer; null for now
+     */
+    record Start(String procedure, @Nullable Long onPaper) {}
 
     /**
      * An entry as a tablet sends it. In a queue each is looked at by itself: one that lacks
@@ -132,7 +136,7 @@ class FloorController {
 
     @PostMapping("/rounds")
     RoundView start(@RequestBody Start in, @AuthenticationPrincipal Person person) {
-        return view(rounds.start(in.procedure(), person));
+        return view(rounds.start(in.procedure(), in.onPaper(), person));
     }
 
     @GetMapping("/rounds/{id}")
@@ -211,7 +215,7 @@ class FloorController {
                 Objects.requireNonNullElse(in.step(), ""),
                 Objects.requireNonNullElse(in.kind(), ""),
                 in.figures(),
-                tablet == null ? in.device() : tablet,
+                tablet == null || Intake.PAPER.equals(in.device()) ? in.device() : tablet,
                 in.tabletTime());
     }
 

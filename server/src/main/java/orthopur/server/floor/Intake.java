@@ -23,8 +23,11 @@ import orthopur.server.platform.Said;
  * writes to the log holds this as their lock, so that the chain has one order.
  */
 @Component
-class Intake {
+public class Intake {
     static final int MOST_AT_ONCE = 2000;
+
+    /** In place of a device, for what was written on paper first. */
+    public static final String PAPER = "paper";
 
     private final RoundLog log;
     private final Accounts accounts;

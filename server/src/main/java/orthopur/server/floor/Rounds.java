@@ -1,6 +1,7 @@
 package orthopur.server.floor;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -43,6 +45,8 @@ import orthopur.server.procedures.Procedures;
  */
 @Service
 public class Rounds {
+    private static final Duration PAPER_KEEPS = Duration.ofDays(7);
+
     private final RoundLog log;
     private final Procedures procedures;
     private final Sheets sheets;
@@ -84,8 +88,12 @@ public class Rounds {
         this.intake = intake;
     }
 
-    /** Starts a round, or hands back the one that is open at this machine. */
-    synchronized Replay start(String procedureId, Person person) {
+    /**
+     * Starts a round, or hands back the one that is open at this machine.
+     *
+     * @param onPaper when it was begun, if it was carried out on paper; null for now
+     */
+    synchronized Replay start(String procedureId, @Nullable Long onPaper, Person person) {
         custody.vouchForTheSite();
         Procedures.Approved approved = procedures.approvedVersion(procedureId);
         mayJoin(person, approved);
@@ -103,6 +111,7 @@ public class Rounds {
                                     Configuration.fitted(approved.sheet())
                                             .shown(approved.sheet())));
         }
+        long began = onPaper == null ? clock.millis() : onPaper(onPaper, approved.sheet().code());
         RoundPack pack = compile(approved);
         RoundRecord r = log.newRound();
         r.setId(UUID.randomUUID().toString());
@@ -112,10 +121,29 @@ public class Rounds {
         r.setVersion(approved.version());
         r.setTitle(pack.title());
         r.setStartedBy(person.name());
-        r.setStartedAt(clock.millis());
+        r.setStartedAt(began);
         transaction.executeWithoutResult(t -> log.open(r, r.getPackHash(), pack));
         bell.ring(r.getId());
         return load(r.getId());
+    }
+
+    /** What is entered from paper lies behind the last round, and not long ago. */
+    private long onPaper(long began, String machine) {
+        long now = clock.millis();
+        if (began > now || began < now - PAPER_KEEPS.toMillis()) {
+            throw new Said(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "A round on paper was begun within the last %d days, and not later than now."
+                            .formatted(PAPER_KEEPS.toDays()));
+        }
+        String last = log.newestClosed(machine);
+        RoundRecord before = last == null ? null : log.round(last);
+        if (before != null && before.getClosedAt() != null && before.getClosedAt() > began) {
+            throw Said.conflict(
+                    "%s was handed over after that, by %s; a round on paper lies behind it."
+                            .formatted(machine, before.getClosedBy()));
+        }
+        return began;
     }
 
     /** The round as it would be carried out if it started now. */

@@ -33,6 +33,7 @@ import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
+import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
@@ -165,6 +166,7 @@ class LogbookController {
     }
 
     /** The whole record on paper. */
+    @Heavy
     @GetMapping("/{round}/pdf")
     ResponseEntity<byte[]> pdf(
             @PathVariable String round, @RequestParam(defaultValue = "a4") String size) {
@@ -226,6 +228,7 @@ class LogbookController {
      *
      * @param anew whether all of it is walked again, however long that takes
      */
+    @Heavy
     @GetMapping("/integrity")
     ChainWalk.Integrity integrity(@RequestParam(defaultValue = "false") boolean anew) {
         return anew ? chain.anew() : chain.soFar();

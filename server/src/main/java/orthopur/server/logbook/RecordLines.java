@@ -14,6 +14,7 @@ import orthopur.round.State;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.server.floor.Intake;
 import orthopur.server.floor.Replay;
 
 /** The entries of a round in plain words, in the order of the log. */
@@ -31,6 +32,7 @@ final class RecordLines {
      * @param at when it was made, epoch milliseconds by the server's clock
      * @param kind as stored; {@code weight} is plain, reading-in, reading-out, corrective,
      *     difference, lock, deviation, trouble, correction or signature
+     * @param paper whether it was written on paper first and entered later
      */
     record LogEntry(
             long seq,
@@ -42,7 +44,8 @@ final class RecordLines {
             String weight,
             int step,
             String stepTitle,
-            String text) {}
+            String text,
+            boolean paper) {}
 
     /** The next entry of the log, as it is read. */
     LogEntry next(long seq, EntryEnvelope e) {
@@ -65,7 +68,10 @@ final class RecordLines {
                 weight,
                 step == null ? 0 : step.number(),
                 step == null ? "a step of another version" : title(step),
-                text(entry, named, reading) + (why == null ? "" : " – does not count: " + why));
+                text(entry, named, reading)
+                        + (e.device().equals(Intake.PAPER) ? " (entered later, from paper)" : "")
+                        + (why == null ? "" : " – does not count: " + why),
+                e.device().equals(Intake.PAPER));
     }
 
     private static String title(PackStep step) {

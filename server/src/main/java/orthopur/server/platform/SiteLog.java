@@ -13,6 +13,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class SiteLog {
+    private static final int MOST = 500;
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -28,10 +30,11 @@ public class SiteLog {
      */
     public record SiteChange(String what, String who, long at) {}
 
-    /** Every change there ever was, newest first. */
+    /** The newest changes first, so many at most. */
     public List<SiteChange> changes() {
         return db.selectFrom(SITE_CHANGE)
                 .orderBy(SITE_CHANGE.SEQ.desc())
+                .limit(MOST)
                 .fetch(r -> new SiteChange(r.getWhat(), r.getWho(), r.getAt()));
     }
 

@@ -33,12 +33,14 @@ import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
 import orthopur.server.languages.Languages;
 import orthopur.server.machines.Sheets;
+import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
 import orthopur.takeapart.TakeApartMap;
 
 /** The pages as PDF. {@code paper} is A4 or letter. */
+@Heavy
 @RestController
 @MayUse
 @RequestMapping("/api/prints")
@@ -171,8 +173,8 @@ class PrintController {
      * One page of a procedure.
      *
      * @param with code of a second language for the cards; none when empty
-     * @param what cards (one step a card), wall (all steps on few pages) or whole (with verdict,
-     *     approval and sources)
+     * @param what cards (one step a card), wall (all steps on few pages), whole (with verdict,
+     *     approval and sources) or round (blank, for a night on which the server does not answer)
      */
     @GetMapping("/procedures/{id}/{version}/{what}.pdf")
     ResponseEntity<byte[]> procedure(
@@ -181,8 +183,8 @@ class PrintController {
             @PathVariable String what,
             @RequestParam(defaultValue = "A4", name = "paper") String size,
             @RequestParam(defaultValue = "") String with) {
-        if (!Set.of("cards", "wall", "whole").contains(what)) {
-            throw Said.notFound("There is no print \"" + what + "\": cards, wall or whole.");
+        if (!Set.of("cards", "wall", "whole", "round").contains(what)) {
+            throw Said.notFound("There is no print \"" + what + "\": cards, wall, whole or round.");
         }
         Procedures.Printed printed = procedures.printed(id, version);
         MachineSheet sheet = printed.sheet();
@@ -201,6 +203,7 @@ class PrintController {
         on.put("steps", steps(p, sheet, printed, languages.texts(with)));
         on.put("with", with);
         on.put("outline", sheet.outline());
+        on.put("energies", TakeApartMap.of(sheet, Configuration.fitted(sheet)).energies());
         return pdf(
                 id + "-" + version + "-" + what,
                 paper.print(what, Paper.Size.named(size), what.equals("cards"), on));

@@ -18,6 +18,7 @@ import orthopur.formats.VerdictDocument;
 import orthopur.formats.VerdictDocument.FindingDocument;
 import orthopur.formats.WhatIf;
 import orthopur.runthrough.Run;
+import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
 import orthopur.verdict.Verdict;
 
@@ -76,6 +77,7 @@ class CompareController {
     record WhatIfRequest(ProcedureDocument document, WhatIf change) {}
 
     /** The procedure as it would be; nothing is stored. */
+    @Heavy
     @PostMapping("/what-if")
     Difference whatIf(@RequestBody WhatIfRequest in) {
         Procedures.Judged before = procedures.judge(ProcedureFormat.write(in.document()));

@@ -28,6 +28,7 @@ import orthopur.machine.Frequency;
 import orthopur.procedure.Schools;
 import orthopur.round.Role;
 import orthopur.server.people.Accounts;
+import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.MayUse;
@@ -261,6 +262,7 @@ class ProceduresController {
                 drafts.draftOf(in.machine(), in.title(), kind(in.kind()), in.lines(), person), 1);
     }
 
+    @Heavy
     @PostMapping("/verify")
     VerdictDocument verify(
             @RequestBody @ReadsAs(ProcedureDocument.class) String document,
@@ -278,6 +280,7 @@ class ProceduresController {
             int fixes) {}
 
     /** Every remedy that is proven to help, as one difference; nothing is saved. */
+    @Heavy
     @PostMapping("/mend")
     MendedView mend(@RequestBody @ReadsAs(ProcedureDocument.class) String document) {
         Mending.Mended m = procedures.mend(document);
@@ -311,6 +314,7 @@ class ProceduresController {
         return new Line(procedures.notation(in.machine()).line(in.step()));
     }
 
+    @Heavy
     @GetMapping("/uncovered")
     List<Effects.Bare> uncovered() {
         return effects.uncovered();

@@ -28,6 +28,7 @@ import orthopur.runthrough.RuleInfo;
 import orthopur.server.machines.Sheets;
 import orthopur.server.machines.SiteBook;
 import orthopur.server.people.Accounts;
+import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
@@ -187,6 +188,7 @@ class RuleBookController {
     }
 
     /** What a figure would do to the approved procedures; nothing is saved. */
+    @Heavy
     @PostMapping("/figures/{id}/effect")
     Effects.Effect effect(@PathVariable String id, @RequestBody Try in) {
         known(id, in.value());

@@ -19,6 +19,7 @@ import orthopur.quantity.Show;
 import orthopur.round.Role;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
+import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.MayUse;
@@ -85,6 +86,7 @@ class SuppliesController {
     }
 
     /** What a product would do to the approved procedures; nothing is saved. */
+    @Heavy
     @PostMapping("/chemicals/effect")
     Effects.Effect effect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();
@@ -113,6 +115,7 @@ class SuppliesController {
     }
 
     /** What other vessels would do to the approved procedures; nothing is saved. */
+    @Heavy
     @PostMapping("/vessels/effect")
     Effects.Effect vesselEffect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();
@@ -135,6 +138,7 @@ class SuppliesController {
     }
 
     /** What other mains do to what is approved. */
+    @Heavy
     @PostMapping("/site/effect")
     Effects.Effect siteEffect(@RequestBody Proposed in) {
         Sheets.Surroundings s = sheets.surroundings();

@@ -32,6 +32,9 @@ public final class Tablet {
     /** How far this tablet's clock is ahead of the right time, in milliseconds. */
     public long ahead;
 
+    /** How it calls itself; null for by its owner. */
+    public String device;
+
     /** What this tablet takes for now, in milliseconds of the right time. */
     public long now = System.currentTimeMillis();
 
@@ -139,7 +142,7 @@ public final class Tablet {
                 .put("packHash", packHash)
                 .put("step", w.step())
                 .put("kind", w.kind())
-                .put("device", "tablet of " + who)
+                .put("device", device == null ? "tablet of " + who : device)
                 .put("tabletTime", now + ahead);
         n.set("figures", JSON.valueToTree(w.figures()));
         return n;
