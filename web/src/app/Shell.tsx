@@ -1,24 +1,16 @@
 import "./shell.css";
-import { useQueryClient } from "@tanstack/react-query";
 import { Suspense } from "react";
-import { NavLink, Outlet, useNavigate } from "react-router";
-import { api, unwrap } from "../api/client";
+import { NavLink, Outlet } from "react-router";
+import { message } from "../api/client";
 import { Alarms } from "./Alarms";
 import { Palette } from "./Palette";
-import { useSession, useSite } from "./session";
+import { useSession, useSignOut, useSite } from "./session";
 
 /** The desk: one bar of places in the order of the work, and who is here. */
 export function Shell() {
   const session = useSession();
   const site = useSite();
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-
-  async function leave() {
-    await unwrap(api.DELETE("/api/session"));
-    queries.clear();
-    navigate("/sign-in");
-  }
+  const leave = useSignOut();
 
   return (
     <div className="desk">
@@ -40,10 +32,15 @@ export function Shell() {
           </NavLink>
           <span className="quiet"> · {site.data?.name ?? ""}</span>
         </span>
-        <button className="bar-out" type="button" onClick={leave}>
+        <button className="bar-out" type="button" onClick={() => leave.mutate()}>
           Sign out
         </button>
       </header>
+      {leave.isError && (
+        <p className="note stop" role="alert">
+          You are still signed in. {message(leave.error)}
+        </p>
+      )}
       <Palette />
       {(session.data?.role === "SUPERVISOR" || session.data?.role === "QA") && <Alarms />}
       <Suspense fallback={<main className="page-state">Loading…</main>}>

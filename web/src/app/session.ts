@@ -1,4 +1,5 @@
-import { type QueryClient, useQuery } from "@tanstack/react-query";
+import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
 import { heard, remember } from "./kept";
 
@@ -16,6 +17,19 @@ export async function signedIn(queries: QueryClient, session: Schemas["Session"]
   await remember("session", session);
   queries.setQueryData(["session"], session);
   await queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== "session" });
+}
+
+/** Ends the session of whoever is signed in; where the server cannot be reached they still are, and it says so. */
+export function useSignOut() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  return useMutation({
+    mutationFn: () => unwrap(api.DELETE("/api/session")),
+    onSuccess: () => {
+      queries.clear();
+      navigate("/sign-in");
+    },
+  });
 }
 
 export function useSite() {

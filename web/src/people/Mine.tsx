@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
-import { signedIn, useSession } from "../app/session";
+import { signedIn, useSession, useSignOut } from "../app/session";
 import { useSay } from "../floor/texts";
 import "./people.css";
 
@@ -33,20 +33,21 @@ export default function Mine() {
 export function FirstPin() {
   const session = useSession();
   const say = useSay();
-  const queries = useQueryClient();
-  async function leave() {
-    await unwrap(api.DELETE("/api/session"));
-    await queries.invalidateQueries({ queryKey: ["session"] });
-  }
+  const leave = useSignOut();
   return (
     <main className="page mine">
       <div className="page-head">
         <h1>{session.data?.name}</h1>
         <span className="grow" />
-        <button className="btn" type="button" onClick={leave}>
+        <button className="btn" type="button" onClick={() => leave.mutate()}>
           {say("Sign out")}
         </button>
       </div>
+      {leave.isError && (
+        <p className="note stop" role="alert">
+          {message(leave.error)}
+        </p>
+      )}
       <ChoosePin />
     </main>
   );

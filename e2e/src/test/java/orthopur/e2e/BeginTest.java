@@ -43,6 +43,7 @@ class BeginTest {
             b.button("Sign and save").last().click();
             assertThat(b.button("Change Maren Oyelaran")).isVisible();
             b.button("Sign out").click();
+            assertThat(b.button("Sign in")).isVisible();
             server.killAndStartAgain();
 
             b.signIn("Maren Oyelaran", "quillmere-2");

@@ -3,7 +3,7 @@ package orthopur.server.floor;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,6 +46,7 @@ import orthopur.server.procedures.Procedures;
 @Service
 public class Rounds {
     private static final Duration PAPER_KEEPS = Duration.ofDays(7);
+    private static final int KEPT_FOLDED = 200;
 
     private final RoundLog log;
     private final Procedures procedures;
@@ -59,7 +60,17 @@ public class Rounds {
     private final PlansOfReleases plans;
     private final Intake intake;
     private final Custody custody;
-    private final Map<String, Replay> live = new HashMap<>();
+
+    /** Rounds as they were folded last; one that goes is folded anew when it is asked for. */
+    private final Map<String, Replay> live =
+            new LinkedHashMap<>(16, 0.75f, true) {
+                private static final long serialVersionUID = 1L;
+
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<String, Replay> eldest) {
+                    return size() > KEPT_FOLDED;
+                }
+            };
 
     Rounds(
             RoundLog log,

@@ -27,6 +27,7 @@ final class Options {
                     "--certificate-key",
                     "--key",
                     "--log",
+                    "--mail",
                     "--backups",
                     "--keep");
 

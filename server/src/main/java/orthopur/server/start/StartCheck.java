@@ -71,6 +71,7 @@ public final class StartCheck {
         if (o.has("--recover")) {
             properties.put("orthopur.recover", "true");
         }
+        properties.putAll(MailFile.check(o));
         logs(o, properties);
         properties.put("orthopur.data", data.toString());
         properties.put("orthopur.port", port);

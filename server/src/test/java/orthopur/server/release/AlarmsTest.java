@@ -2,9 +2,20 @@ package orthopur.server.release;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
 
 import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentCaptor;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mail.MailSendException;
+import org.springframework.mail.SimpleMailMessage;
+import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.round.Entry;
 import orthopur.roundpack.RoundPack.PackStep;
@@ -13,6 +24,7 @@ import orthopur.server.Client;
 import orthopur.server.ServerTest;
 import orthopur.server.TestClock;
 import orthopur.server.floor.Tablet;
+import orthopur.server.machines.Sheets;
 import tools.jackson.databind.JsonNode;
 
 /** What a supervisor is told at once: a reading that is not in, and what may have hurt somebody. */
@@ -20,6 +32,8 @@ import tools.jackson.databind.JsonNode;
 class AlarmsTest {
     @Autowired TestClock now;
     @Autowired MockMvc mvc;
+    @Autowired Board board;
+    @Autowired Sheets sheets;
 
     private JsonNode alarms(Tablet t) {
         now.set(t.now);
@@ -68,5 +82,33 @@ class AlarmsTest {
         t.sync();
         t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "335027");
         assertEquals(0, alarms(t).size(), "who releases reads of it there");
+    }
+
+    /** Once each, and again where it could not be sent. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void anAlarmGoesOutByMailOnce() {
+        Tablet t = new Tablet(Client.maren(mvc), "Maren Oyelaran", "17", "qk-sw1-daily");
+        t.now = now.millis();
+        t.note(
+                new Entry.TroubleSaid(
+                        t.pack.steps().getFirst().id(), Trouble.Kind.INJURY, null, "a cut"));
+        alarms(t);
+        JavaMailSender sender = mock(JavaMailSender.class);
+        ObjectProvider<JavaMailSender> mail = mock(ObjectProvider.class);
+        when(mail.getIfAvailable()).thenReturn(sender);
+        doThrow(new MailSendException("down"))
+                .doNothing()
+                .when(sender)
+                .send(any(SimpleMailMessage.class));
+        AlarmMail alarms =
+                new AlarmMail(mail, board, sheets, "a@b.example", new String[] {"c@d.example"});
+        int all = board.machines().stream().mapToInt(m -> m.alarms().size()).sum();
+        for (int i = 0; i < 3; i++) {
+            alarms.tell();
+        }
+        ArgumentCaptor<SimpleMailMessage> sent = ArgumentCaptor.forClass(SimpleMailMessage.class);
+        verify(sender, times(all + 1)).send(sent.capture());
+        assertTrue(sent.getAllValues().stream().anyMatch(m -> m.getText().contains("a cut")));
     }
 }

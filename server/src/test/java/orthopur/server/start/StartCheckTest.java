@@ -211,6 +211,22 @@ class StartCheckTest {
     }
 
     @Test
+    void theMailServerIsSaidWhole() throws Exception {
+        Path mail = Files.writeString(outer.resolve("mail"), "host=mail.example\nfrom=a@b.example");
+        assertTrue(
+                assertThrows(CannotStart.class, () -> start("--mail", mail.toString()))
+                        .getMessage()
+                        .contains("It lacks to"));
+        Files.writeString(mail, "host=h\nfrom=a@b.example\nto=c@d.example\nssl=yes");
+        assertTrue(
+                assertThrows(CannotStart.class, () -> start("--mail", mail.toString()))
+                        .getMessage()
+                        .contains("does not know ssl"));
+        Files.writeString(mail, "host=h\nfrom=a@b.example\nto=c@d.example");
+        assertEquals("h", start("--mail", mail.toString()).asProperties().get("spring.mail.host"));
+    }
+
+    @Test
     void aCertificateIsLookedAtBeforeItIsUsed() throws Exception {
         Path none = Files.writeString(outer.resolve("none.pem"), "none");
         assertTrue(
