@@ -54,17 +54,11 @@ public record Head(
                         note,
                         before,
                         "");
-        return new Head(
-                epoch,
-                key.id(),
-                at,
-                entry.seq(),
-                entry.hash(),
-                row.seq(),
-                row.hash(),
-                note,
-                before,
-                key.mac(h.signedText()));
+        return h.with(key.mac(h.signedText()));
+    }
+
+    private Head with(String signature) {
+        return new Head(epoch, keyId, at, entry, entryHash, row, rowHash, note, before, signature);
     }
 
     /** Whether this key signed it, as it stands. */
