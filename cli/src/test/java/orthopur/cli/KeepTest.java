@@ -100,6 +100,7 @@ class KeepTest {
                 "UPDATE floor_event SET who = 'Tobiah' WHERE seq = 3",
                 "UPDATE floor_event SET figures = replace(figures, '62.0', '63.0') WHERE seq = 3",
                 "UPDATE floor_event SET figures = 'x' WHERE seq = 3",
+                "UPDATE floor_event SET who = CAST(who AS BLOB) WHERE seq = 3",
                 "UPDATE floor_event SET at = at + 1 WHERE seq = 3",
                 "UPDATE floor_event SET tablet_time = 7 WHERE seq = 3",
                 "UPDATE floor_event SET hash = replace(hash, 'a', 'b') WHERE seq = 3",

@@ -80,14 +80,18 @@ public final class Json {
 
     /** SHA-256 over the compact form, in hexadecimal. */
     public static String hash(Object document) {
-        return sha256(MAPPER.writeValueAsString(document));
+        return sha256(MAPPER.writeValueAsBytes(document));
     }
 
     /** SHA-256 of text in UTF-8, in hexadecimal. */
     public static String sha256(String text) {
+        return sha256(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static String sha256(byte[] bytes) {
         try {
             MessageDigest d = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(d.digest(text.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of().formatHex(d.digest(bytes));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }

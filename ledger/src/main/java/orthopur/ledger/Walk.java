@@ -137,6 +137,8 @@ public final class Walk {
                 before = rows.getLast().hash();
                 rows = following;
             }
+        } catch (StoredEntries.NotText e) {
+            return e.getMessage();
         }
         return null;
     }
