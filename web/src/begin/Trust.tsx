@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import "../signin/signin.css";
 import { api, message, unwrap } from "../api/client";
 
 /** How a tablet comes to trust the certificate that this server made for itself. */
@@ -18,7 +19,7 @@ export default function Trust() {
   const c = certificate.data;
   return (
     <main className="page trust">
-      <h1>So that this tablet trusts the server</h1>
+      <h1>Make this tablet trust the server</h1>
       {c && !c.fingerprint && (
         <p>This server has no certificate of its own: it is used on this machine only, or behind a proxy.</p>
       )}
@@ -31,7 +32,7 @@ export default function Trust() {
           <ol>
             <li>
               <a href="/api/certificate/file" download="orthopur.crt">
-                Take the certificate
+                Download the certificate
               </a>{" "}
               on the tablet.
             </li>
@@ -41,7 +42,7 @@ export default function Trust() {
             </li>
             <li>
               Compare the fingerprint that the tablet shows with this one and with the one that the server
-              printed when it was started. If they differ, stop: something stands in between.
+              printed when it was started. If they differ, stop and call the administrator.
               <p className="fingerprint">
                 <code>{c.fingerprint}</code>
               </p>

@@ -33,13 +33,13 @@ final class Keep {
     private static final Map<String, String> USAGE =
             Map.of(
                     "verify-log",
-                    "verify-log FOLDER [--head FILE] [--key FILE]: the data folder of the server or its orthopur.db, heads that were written elsewhere, the key of the site.",
+                    "verify-log FOLDER [--head FILE] [--key FILE]…: the data folder of the server or its orthopur.db, heads that were written elsewhere, the keys that the site has had.",
                     "check",
-                    "check --data DIR [--head FILE] [--key FILE]: the file itself, the log and what is stored.",
+                    "check --data DIR [--head FILE] [--key FILE]…: the file itself, the log and what is stored.",
                     "backup",
-                    "backup FILE --data DIR [--key FILE]: a copy that was walked, made while the server works.",
+                    "backup FILE --data DIR [--key FILE]…: a copy that was walked, made while the server works.",
                     "restore",
-                    "restore FILE --data DIR [--key FILE]: a backup into an empty folder.",
+                    "restore FILE --data DIR [--key FILE]…: a backup into an empty folder.",
                     "accept",
                     "accept KIND REF --data DIR --reason TEXT: takes a row that something else has changed for right, as it stands; the server must not run.");
 
@@ -52,7 +52,7 @@ final class Keep {
     }
 
     /** What was told, in order, and by name. */
-    private record Told(List<String> words, Map<String, String> options) {
+    private record Told(List<String> words, Map<String, String> options, List<Path> keys) {
         @Nullable Path data() {
             String data = options.get("--data");
             return data == null ? null : Path.of(data);
@@ -95,25 +95,30 @@ final class Keep {
     private static @Nullable Told told(List<String> args) {
         List<String> words = new ArrayList<>();
         Map<String, String> options = new HashMap<>();
+        List<Path> keys = new ArrayList<>();
         for (int i = 0; i < args.size(); i++) {
             String a = args.get(i);
             if (!a.startsWith("--")) {
                 words.add(a);
-            } else if (List.of("--data", "--head", "--key", "--reason").contains(a)
+            } else if (a.equals("--key") && i + 1 < args.size()) {
+                keys.add(Path.of(args.get(++i)));
+            } else if (List.of("--data", "--head", "--reason").contains(a)
                     && i + 1 < args.size()) {
                 options.put(a, args.get(++i));
             } else {
                 return null;
             }
         }
-        return new Told(words, options);
+        return new Told(words, options, keys);
     }
 
+    /** A log that went through several keys is proven with all of them. */
     private static List<SiteKey> keys(Told told) throws IOException {
-        String key = told.options().get("--key");
-        return key == null
-                ? List.of(SiteKey.DEMO)
-                : List.of(SiteKey.DEMO, SiteKey.read(Path.of(key)));
+        List<SiteKey> keys = new ArrayList<>(List.of(SiteKey.DEMO));
+        for (Path file : told.keys()) {
+            keys.add(SiteKey.read(file));
+        }
+        return keys;
     }
 
     private int verifyLog(Told told) throws IOException, SQLException {
