@@ -141,7 +141,7 @@ function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) 
             lit={null}
             troubled={false}
             names={names}
-            label={(action) => actions.find((a) => a.name === action)?.label ?? action}
+            actions={actions}
             marks={NO_MARKS}
             reached={Math.max(0, ...seen.map((e) => e.step))}
           />

@@ -2,12 +2,12 @@ import { useQuery } from "@tanstack/react-query";
 import { api, message, unwrap } from "../api/client";
 import { Dialog } from "../app/Dialog";
 import { applyEdits, type Doc } from "./draft";
-import { editLine, type Names } from "./words";
+import { type Actions, editLine, type Names } from "./words";
 
 type Props = {
   doc: Doc;
   names: Names;
-  label: (action: string) => string;
+  actions: Actions;
   onClose: () => void;
   onTake: (next: Doc, taken: number) => void;
 };
@@ -25,7 +25,7 @@ export function MendAll(p: Props) {
   // Each line is worded against the procedure as it stands when its turn comes.
   let now = p.doc;
   const lines = (m?.edits ?? []).map((e) => {
-    const line = editLine(e, now.steps, p.names, p.label);
+    const line = editLine(e, now.steps, p.names, p.actions);
     now = applyEdits(now, [e]);
     return line;
   });

@@ -12,7 +12,7 @@ import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useS
 import type { Schemas } from "../api/client";
 import type { Step } from "./draft";
 import { middles, PHASE_ROW, ROW, rowsOf } from "./rows";
-import { type Names, summary, verbOf } from "./words";
+import { type Actions, type Names, summary, verbOf } from "./words";
 
 type RibbonData = Schemas["Ribbon"];
 type Finding = Schemas["FindingDocument"];
@@ -35,7 +35,7 @@ type Props = {
   /** Only the steps and threads that a finding speaks of. */
   troubled: boolean;
   names: Names;
-  label: (action: string) => string;
+  actions: Actions;
   /** What became of a step against another version, by its id. */
   marks: Map<string, Mark>;
   /** How many steps have been carried out; the rest lies under a veil. Absent where nothing is replayed. */
@@ -247,7 +247,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                     did={p.ribbon?.steps[r.index]?.sentence ?? ""}
                     mark={p.marks.get(p.steps[r.index].id)}
                     names={p.names}
-                    label={p.label}
+                    actions={p.actions}
                     onSelect={p.onSelect}
                     onKey={p.onKey}
                     buttonRef={picked === p.steps[r.index].id ? current : null}
@@ -304,7 +304,7 @@ type StepRowProps = {
   did: string;
   mark: Mark | undefined;
   names: Names;
-  label: (action: string) => string;
+  actions: Actions;
   onSelect: (id: string) => void;
   onKey: (e: KeyboardEvent) => void;
   buttonRef: React.Ref<HTMLButtonElement> | null;
@@ -342,8 +342,8 @@ const StepRow = memo(function StepRow(p: StepRowProps) {
             <span className="sr-only">{MARKS[p.mark].said}</span>
           </span>
         )}
-        <span className="verb">{verbOf(p.step, p.label)}</span>{" "}
-        <span className="words">{summary(p.step, p.names)}</span>
+        <span className="verb">{verbOf(p.step, p.actions)}</span>{" "}
+        <span className="words">{summary(p.step, p.names, p.actions)}</span>
         <span className="sr-only">
           {found}. {p.did}
         </span>

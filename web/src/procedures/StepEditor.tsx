@@ -11,14 +11,14 @@ import { memo, useCallback, useEffect, useRef, useState } from "react";
 import type { FieldProblem, Schemas } from "../api/client";
 import { type Step, showQuantity, splitQuantity } from "./draft";
 import { LineField } from "./LineField";
-import { fieldLabel } from "./words";
+import type { Actions, Stated } from "./words";
 
 type Props = {
   step: Step;
   /** The verdict on the screen is about this step as it is written. */
   settled: boolean;
   number: number;
-  actions: Schemas["ActionInfo"][];
+  actions: Actions;
   sheet: Schemas["SheetView"];
   chemicals: Schemas["ChemicalView"][];
   problems: FieldProblem[];
@@ -26,31 +26,8 @@ type Props = {
   onChange: (step: Step, field: string) => void;
 };
 
-const EXAMPLES: Record<string, string> = {
-  strength: "100 mg/L or 1 %",
-  temperature: "45 °C or 113 °F",
-  volume: "40 L",
-  dwell: "10 min",
-  contact: "60 s",
-  below: "45 °C",
-  standing: "60 min",
-  velocity: "1.5 m/s",
-  finalRinse: "82 °C",
-  pressure: "100 kPa",
-};
-
-const CHOICES: Record<string, string[]> = {
-  mode: ["stop", "safe-position", "drain", "expel", "run", "clean-mode"],
-  endPoint: ["clear", "no-suds", "tap-ph", "volumes", "minutes"],
-  readings: ["strength", "temperature", "ph"],
-  flow: ["forward", "reverse", "alternate"],
-};
-
 /** What a step keeps whatever is done in it. */
 const ALWAYS = ["id", "words", "because", "caution", "minutes", "people", "when"];
-
-const WET = ["cloth", "brush", "spray", "immerse", "flood", "hose", "pressure", "washer"];
-const DRYING = ["air", "fan", "heat", "towel"];
 
 /** Drawn for a change of its step, not for every verdict that comes in. */
 export const StepEditor = memo(function StepEditor(p: Props) {
@@ -70,11 +47,15 @@ export const StepEditor = memo(function StepEditor(p: Props) {
     const { step, actions, onChange } = latest.current;
     const fields = actions.find((a) => a.name === name)?.fields ?? [];
     const kept = Object.fromEntries(
-      Object.entries(step).filter(([k]) => fields.includes(k) || ALWAYS.includes(k)),
+      Object.entries(step).filter(([k, v]) => {
+        const field = fields.find((f) => f.name === k);
+        return (
+          ALWAYS.includes(k) || (field && (field.kind !== "CHOICE" || field.choices.includes(v as string)))
+        );
+      }),
     );
-    const method = name === "dry" || step.action === "dry" ? { method: undefined } : {};
-    const mode = name === "operate" ? { mode: "stop" } : {};
-    onChange({ ...(kept as Step), ...method, ...mode, action: name }, `${step.id}-action`);
+    const needed = fields.filter((f) => f.needed && !(f.name in kept)).map((f) => [f.name, f.choices[0]]);
+    onChange({ ...(kept as Step), ...Object.fromEntries(needed), action: name }, `${step.id}-action`);
   }, []);
 
   return (
@@ -97,13 +78,13 @@ export const StepEditor = memo(function StepEditor(p: Props) {
       />
       {info?.fields.map((f) => (
         <Field
-          key={f}
+          key={f.name}
           field={f}
-          value={p.step[f as keyof Step]}
+          value={(p.step as Record<string, unknown>)[f.name]}
           action={p.step.action}
           sheet={p.sheet}
           chemicals={p.chemicals}
-          problem={problem(f)}
+          problem={problem(f.name)}
           set={set}
         />
       ))}
@@ -137,7 +118,7 @@ export const StepEditor = memo(function StepEditor(p: Props) {
 });
 
 type ActionProps = {
-  actions: Schemas["ActionInfo"][];
+  actions: Actions;
   value: string;
   problem: string | undefined;
   onChange: (name: string) => void;
@@ -234,7 +215,7 @@ const Said = memo(function Said({ field, label, value, problem, set }: SaidProps
 });
 
 type FieldProps = {
-  field: string;
+  field: Stated;
   value: unknown;
   action: string;
   sheet: Schemas["SheetView"];
@@ -243,165 +224,80 @@ type FieldProps = {
   set: Set;
 };
 
+/** A field of the table of actions, drawn by its kind; none has a form of its own. */
 const Field = memo(function Field(p: FieldProps) {
-  const label = fieldLabel(p.field).replace(/^.(?!H$)/, (c) => c.toUpperCase());
+  const label = p.field.label.replace(/^.(?!H$)/, (c) => c.toUpperCase());
+  const name = p.field.name as keyof Step;
   const list = (p.value as string[] | undefined) ?? [];
-  switch (p.field) {
-    case "items":
+  const common = { label, description: p.field.doc || undefined, error: p.problem };
+  const choose = (unstated: string, data: { value: string; label: string }[]) => (
+    <NativeSelect
+      {...common}
+      data={[...(p.field.needed ? [] : [{ value: "", label: unstated }]), ...data]}
+      value={(p.value as string) ?? ""}
+      onChange={(e) => p.set(name, e.currentTarget.value)}
+    />
+  );
+  switch (p.field.kind) {
+    case "NAMES":
       return (
         <MultiSelect
-          label={label}
-          searchable
-          clearable
+          {...common}
+          searchable={p.field.of === "ITEMS"}
+          clearable={p.field.of === "ITEMS"}
           hidePickedOptions
-          data={itemOptions(p.sheet, p.action)}
+          data={namesFor(p.field, p.sheet, p.action)}
           value={list}
-          onChange={(v) => p.set("items", v)}
-          error={p.problem}
+          onChange={(v) => p.set(name, v)}
           maxDropdownHeight={260}
         />
       );
-    case "energies":
-      return (
-        <MultiSelect
-          label={label}
-          data={p.sheet.energies.map((e) => ({ value: e.id, label: e.name }))}
-          value={list}
-          onChange={(v) => p.set("energies", v)}
-          error={p.problem}
-        />
+    case "TEXTS":
+      return <TagsInput {...common} value={list} onChange={(v) => p.set(name, v)} />;
+    case "CHOICES":
+      return <MultiSelect {...common} data={p.field.choices} value={list} onChange={(v) => p.set(name, v)} />;
+    case "CHEMICAL":
+      return choose(
+        "not stated",
+        p.chemicals.map((c) => ({ value: c.id, label: `${c.name}, ${c.kind}` })),
       );
-    case "checks":
-      return (
-        <MultiSelect
-          label={label}
-          data={p.sheet.checks.map((c) => ({ value: c.id, label: c.name }))}
-          value={list}
-          onChange={(v) => p.set("checks", v)}
-          error={p.problem}
-        />
+    case "CHOICE":
+      return choose(
+        "not stated",
+        p.field.choices.map((c) => ({ value: c, label: c.replace("-", " ") })),
       );
-    case "fittings":
-      return (
-        <MultiSelect
-          label={label}
-          data={p.sheet.fittings.map((f) => ({ value: f.id, label: f.name }))}
-          value={list}
-          onChange={(v) => p.set("fittings", v)}
-          error={p.problem}
-        />
-      );
-    case "complete":
-    case "purged":
-      return (
-        <TagsInput
-          label={label}
-          value={list}
-          onChange={(v) => p.set(p.field as keyof Step, v)}
-          error={p.problem}
-        />
-      );
-    case "program":
-      return (
-        <NativeSelect
-          label={label}
-          data={[
-            { value: "", label: "none: in a washer of the site" },
-            ...p.sheet.programs.map((x) => ({ value: x.id, label: x.name })),
-          ]}
-          value={(p.value as string) ?? ""}
-          onChange={(e) => p.set("program", e.currentTarget.value)}
-          error={p.problem}
-        />
-      );
-    case "places":
-      return <TagsInput label={label} value={list} onChange={(v) => p.set("places", v)} error={p.problem} />;
-    case "things":
-      return <TagsInput label={label} value={list} onChange={(v) => p.set("things", v)} error={p.problem} />;
-    case "readings":
-      return (
-        <MultiSelect
-          label="Readings taken"
-          data={CHOICES.readings}
-          value={list}
-          onChange={(v) => p.set("readings", v)}
-          error={p.problem}
-        />
-      );
-    case "chemical":
-      return (
-        <NativeSelect
-          label={label}
-          data={[
-            { value: "", label: "not stated" },
-            ...p.chemicals.map((c) => ({ value: c.id, label: `${c.name}, ${c.kind}` })),
-          ]}
-          value={(p.value as string) ?? ""}
-          onChange={(e) => p.set("chemical", e.currentTarget.value)}
-          error={p.problem}
-        />
-      );
-    case "mode":
-    case "endPoint":
-    case "flow":
-    case "method": {
-      const choices = p.field === "method" ? (p.action === "dry" ? DRYING : WET) : CHOICES[p.field];
-      return (
-        <NativeSelect
-          label={label}
-          data={[
-            ...(p.field === "mode" ? [] : [{ value: "", label: "not stated" }]),
-            ...choices.map((c) => ({ value: c, label: c.replace("-", " ") })),
-          ]}
-          value={(p.value as string) ?? ""}
-          onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.value)}
-          error={p.problem}
-        />
-      );
-    }
-    case "strength":
-    case "temperature":
-    case "volume":
-    case "dwell":
-    case "contact":
-    case "below":
-    case "standing":
-    case "velocity":
-    case "finalRinse":
-    case "pressure":
+    case "QUANTITY":
       return <QuantityField {...p} label={label} />;
-    case "ph":
-    case "locks":
-    case "times":
-    case "count":
+    case "NUMBER":
+    case "COUNT":
       return (
         <NumberInput
-          label={label}
-          placeholder={p.field === "count" ? "all of them" : "not stated"}
+          {...common}
+          placeholder={p.field.name === "count" ? "all of them" : "not stated"}
           value={(p.value as number) ?? ""}
-          onChange={(v) => p.set(p.field as keyof Step, v === "" ? undefined : Number(v))}
-          error={p.problem}
+          onChange={(v) => p.set(name, v === "" ? undefined : Number(v))}
         />
       );
-    case "toolsOut":
-    case "peopleClear":
-    case "guardsOn":
-    case "powered":
-    case "washedOut":
+    case "FLAG":
       return (
         <Checkbox
           label={label}
           checked={Boolean(p.value)}
-          onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.checked)}
+          onChange={(e) => p.set(name, e.currentTarget.checked)}
         />
       );
     default:
-      return (
+      return p.field.of === "PROGRAM" ? (
+        choose(
+          "none: in a washer of the site",
+          p.sheet.programs.map((x) => ({ value: x.id, label: x.name })),
+        )
+      ) : (
         <TextInput
-          label={label}
+          {...common}
+          placeholder={p.field.example ? `for instance ${p.field.example}` : undefined}
           value={(p.value as string) ?? ""}
-          onChange={(e) => p.set(p.field as keyof Step, e.currentTarget.value)}
-          error={p.problem}
+          onChange={(e) => p.set(name, e.currentTarget.value)}
         />
       );
   }
@@ -409,7 +305,7 @@ const Field = memo(function Field(p: FieldProps) {
 
 /** A figure is typed with its unit, as on paper. What is no figure stays here with a word about it. */
 function QuantityField(p: FieldProps & { label: string }) {
-  const field = p.field as keyof Step;
+  const field = p.field.name as keyof Step;
   const stated = showQuantity(p.value as Schemas["Quantity"] | undefined);
   const [text, setText] = useState(stated);
   const [typing, setTyping] = useState(false);
@@ -422,7 +318,7 @@ function QuantityField(p: FieldProps & { label: string }) {
   return (
     <TextInput
       label={p.label}
-      placeholder={`for instance ${EXAMPLES[p.field]}`}
+      placeholder={`for instance ${p.field.example}`}
       value={text}
       onFocus={() => setTyping(true)}
       onBlur={() => setTyping(false)}
@@ -436,9 +332,23 @@ function QuantityField(p: FieldProps & { label: string }) {
           p.set(field, q);
         }
       }}
-      error={readable ? p.problem : `This is a number with its unit, for instance ${EXAMPLES[p.field]}.`}
+      error={readable ? p.problem : `This is a number with its unit, for instance ${p.field.example}.`}
     />
   );
+}
+
+function namesFor(field: Stated, sheet: Schemas["SheetView"], action: string) {
+  const named = (all: { id: string; name: string }[]) => all.map((x) => ({ value: x.id, label: x.name }));
+  switch (field.of) {
+    case "ENERGIES":
+      return named(sheet.energies);
+    case "CHECKS":
+      return named(sheet.checks);
+    case "FITTINGS":
+      return named(sheet.fittings);
+    default:
+      return itemOptions(sheet, action);
+  }
 }
 
 function itemOptions(sheet: Schemas["SheetView"], action: string) {

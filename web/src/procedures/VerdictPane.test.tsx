@@ -41,7 +41,7 @@ function pane(v: Schemas["VerdictDocument"], props: object = {}) {
       verdict={v}
       steps={[{ id: "s3", action: "install" }]}
       names={{ items: new Map(), energies: new Map(), chemicals: new Map() } as unknown as Names}
-      label={(a) => a}
+      actions={[]}
       lit={null}
       editable
       proven

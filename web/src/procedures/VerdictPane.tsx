@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Schemas } from "../api/client";
 import { cost } from "./Difference";
 import type { Edit, Step } from "./draft";
-import { editLine, type Names } from "./words";
+import { type Actions, editLine, type Names } from "./words";
 
 type Verdict = Schemas["VerdictDocument"];
 type Finding = Schemas["FindingDocument"];
@@ -11,7 +11,7 @@ type Props = {
   verdict: Verdict;
   steps: Step[];
   names: Names;
-  label: (action: string) => string;
+  actions: Actions;
   lit: Finding | null;
   onShow: (f: Finding) => void;
   onApply: (edits: Edit[], label: string) => void;
@@ -168,7 +168,7 @@ export function VerdictPane(p: Props) {
                     <ul className="diff" aria-label="What it changes">
                       {r.edits.map((e) => (
                         <li key={`${e.edit}-${e.id ?? e.step?.id}`}>
-                          {editLine(e, p.steps, p.names, p.label)}
+                          {editLine(e, p.steps, p.names, p.actions)}
                         </li>
                       ))}
                     </ul>

@@ -103,10 +103,6 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const findings = verdict?.findings ?? NO_FINDINGS;
 
   const names = useMemo(() => namesOf(sheet, chemicals), [sheet, chemicals]);
-  const label = useCallback(
-    (action: string) => actions.find((a) => a.name === action)?.label ?? action,
-    [actions],
-  );
   const selected = params.get("step");
   const tab = (params.get("show") ?? "verdict") as Tab;
   const [marks, setMarks] = useState(NO_MARKS);
@@ -427,7 +423,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               lit={lit}
               troubled={troubled && findings.length > 0}
               names={names}
-              label={label}
+              actions={actions}
               marks={tab === "compare" ? marks : NO_MARKS}
               onMove={editable ? onMove : undefined}
             />
@@ -535,7 +531,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               verdict={verdict}
               steps={doc.steps}
               names={names}
-              label={label}
+              actions={actions}
               lit={lit}
               onShow={show}
               onApply={apply}
@@ -555,7 +551,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         <MendAll
           doc={doc}
           names={names}
-          label={label}
+          actions={actions}
           onClose={() => setDialog(null)}
           onTake={(next, taken) => {
             setDialog(null);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
+import table from "../testing/actions.json";
 import type { Step } from "./draft";
 import { middles, rowsOf } from "./rows";
-import { editLine, namesOf, summary, verbOf } from "./words";
+import { type Actions, editLine, namesOf, summary, verbOf } from "./words";
 
 const names = namesOf(
   {
@@ -42,7 +43,7 @@ const names = namesOf(
     },
   ],
 );
-const label = (action: string) => action.toUpperCase();
+const actions = table as Actions;
 const wash: Step = {
   id: "w",
   action: "wash",
@@ -54,54 +55,59 @@ const wash: Step = {
 
 describe("a step in one line", () => {
   it("says things first, then figures with their units", () => {
-    expect(summary(wash, names)).toBe("blade, carriage, Halvern H12, 62 mg/L, 18 °C");
+    expect(summary(wash, names, actions)).toBe("blade, carriage, Halvern H12, 62 mg/L, at 18 °C");
   });
 
   it("says what the further actions state, each in its own words", () => {
     const said: [Partial<Step>, string][] = [
       [{ action: "lock", energies: ["cord"], locks: 2 }, "motor on its cord, 2 locks"],
       [{ action: "lock", energies: ["cord"], locks: 1 }, "motor on its cord, 1 lock"],
-      [{ action: "lock", energies: ["cord"], secondMeasure: "fuse out" }, "motor on its cord, fuse out"],
+      [
+        { action: "lock", energies: ["cord"], secondMeasure: "fuse out" },
+        "motor on its cord, second fuse out",
+      ],
       [
         { action: "cool-down", below: { value: 45, unit: "°C" }, standing: { value: 65, unit: "min" } },
-        "at most 45 °C, after 65 min",
+        "below 45 °C, standing 65 min",
       ],
       [{ action: "index", items: ["pusher"], times: 10 }, "pusher, 10 times"],
-      [{ action: "draw-off", places: ["sink 1", "sink 2"] }, "sink 1, sink 2"],
+      [{ action: "draw-off", places: ["sink 1", "sink 2"] }, "from sink 1, sink 2"],
       [
         { action: "soak", items: ["blade"], place: "sink 1", dwell: { value: 10, unit: "min" } },
-        "blade, in sink 1, for 10 min",
+        "blade, for 10 min, in sink 1",
       ],
       [
         { action: "wash", items: ["blade"], tool: "blue brush", direction: "outward" },
-        "blade, blue brush, outward",
+        "blade, using blue brush, wiping outward",
       ],
-      [{ action: "install", items: ["collar"], pattern: "crosswise" }, "collar, crosswise"],
+      [{ action: "install", items: ["collar"], pattern: "crosswise" }, "collar, fastened crosswise"],
       [
         { action: "chase-out", items: ["blade"], volume: { value: 9, unit: "L" }, product: "horchata" },
-        "blade, 9 L, horchata",
+        "blade, 9 L, product horchata",
       ],
     ];
     for (const [step, words] of said) {
-      expect(summary({ id: "x", ...step } as Step, names)).toBe(words);
+      expect(summary({ id: "x", ...step } as Step, names, actions)).toBe(words);
     }
-    expect(verbOf({ id: "x", action: "operate", mode: "clean-mode" }, label)).toBe("Run in clean mode");
+    expect(verbOf({ id: "x", action: "operate", mode: "clean-mode" }, actions)).toBe("Run in clean mode");
   });
 
   it("counts on from the third thing and keeps an id that nothing has", () => {
-    expect(summary({ id: "x", action: "rinse", items: ["blade", "carriage", "pusher", "moon"] }, names)).toBe(
-      "blade, carriage and 2 more",
-    );
-    expect(summary({ id: "x", action: "rinse", items: ["moon"] }, names)).toBe("moon");
+    expect(
+      summary({ id: "x", action: "rinse", items: ["blade", "carriage", "pusher", "moon"] }, names, actions),
+    ).toBe("blade, carriage and 2 more");
+    expect(summary({ id: "x", action: "rinse", items: ["moon"] }, names, actions)).toBe("moon");
   });
 
   it("falls back on the words for the cleaner", () => {
-    expect(summary({ id: "x", action: "record", words: "Write it down." }, names)).toBe("Write it down.");
+    expect(summary({ id: "x", action: "record", words: "Write it down." }, names, actions)).toBe(
+      "Write it down.",
+    );
   });
 
   it("names the controls by what they are used for", () => {
-    expect(verbOf({ id: "x", action: "operate", mode: "safe-position" }, label)).toBe("Set safe");
-    expect(verbOf({ id: "x", action: "operate" }, label)).toBe("OPERATE");
+    expect(verbOf({ id: "x", action: "operate", mode: "safe-position" }, actions)).toBe("Set safe");
+    expect(verbOf({ id: "x", action: "operate" }, actions)).toBe("Use the controls");
   });
 });
 
@@ -110,21 +116,21 @@ describe("a difference in one line", () => {
 
   it("tells an insertion, a move and a deletion by the numbers people see", () => {
     const step: Step = { id: "n", action: "relieve", energies: ["cord"] };
-    expect(editLine({ edit: "insert-before", before: "w", step }, steps, names, label)).toBe(
-      "+ before step 2: RELIEVE motor on its cord",
+    expect(editLine({ edit: "insert-before", before: "w", step }, steps, names, actions)).toBe(
+      "+ before step 2: Relieve motor on its cord",
     );
-    expect(editLine({ edit: "insert-before", step }, steps, names, label)).toContain("at the end");
-    expect(editLine({ edit: "move", id: "w", before: "a" }, steps, names, label)).toBe(
+    expect(editLine({ edit: "insert-before", step }, steps, names, actions)).toContain("at the end");
+    expect(editLine({ edit: "move", id: "w", before: "a" }, steps, names, actions)).toBe(
       "↕ step 2 goes before step 1",
     );
-    expect(editLine({ edit: "delete", id: "a" }, steps, names, label)).toBe("− step 1");
+    expect(editLine({ edit: "delete", id: "a" }, steps, names, actions)).toBe("− step 1");
   });
 
   it("tells a change by what was and what will be, and what was not stated", () => {
     const next: Step = { ...wash, strength: { value: 100, unit: "mg/L" }, contact: { value: 60, unit: "s" } };
-    const line = editLine({ edit: "change", id: "w", step: next }, steps, names, label);
+    const line = editLine({ edit: "change", id: "w", step: next }, steps, names, actions);
     expect(line).toContain("strength 62 mg/L → 100 mg/L");
-    expect(line).toContain("wet contact not stated → 60 s");
+    expect(line).toContain("contact time, wet not stated → 60 s");
     expect(line).not.toContain("temperature");
   });
 });

@@ -37,81 +37,63 @@ const list = (ids: string[] | undefined, names: Names) => {
   return said.length > 3 ? `${said.slice(0, 2).join(", ")} and ${said.length - 2} more` : said.join(", ");
 };
 
+/** The actions there are, each with its fields, as the server's table has them. */
+export type Actions = Schemas["ActionInfo"][];
+
+export type Stated = Schemas["StatedField"];
+
+const READ_FIRST = ["NAMES", "TEXTS", "CHEMICAL", "QUANTITY", "NUMBER", "COUNT"];
+
 /** One line that says what a step states: things first, then figures. */
-export function summary(s: Step, names: Names): string {
-  const parts = [
-    list(s.items, names),
-    list(s.energies, names),
-    list(s.checks, names),
-    list(s.fittings, names),
-    (s.places ?? []).join(", "),
-    s.action === "prepare" ? (s.things ?? []).join(", ") : "",
-    s.times ? `${s.times} times` : "",
-    s.locks === undefined ? "" : `${s.locks} ${s.locks === 1 ? "lock" : "locks"}`,
-    s.secondMeasure ?? "",
-    s.below ? `at most ${showQuantity(s.below)}` : "",
-    s.standing ? `after ${showQuantity(s.standing)}` : "",
-    showQuantity(s.volume),
-    s.product ?? "",
-    s.program ?? "",
-    s.finalRinse ? `last rinse ${showQuantity(s.finalRinse)}` : "",
-    showQuantity(s.pressure),
-    s.complete?.length ? `with ${s.complete.join(", ")} in place` : "",
-    s.purged?.length ? `purging ${s.purged.join(", ")}` : "",
-    s.place ? `in ${s.place}` : "",
-    s.tool ?? "",
-    s.direction ?? "",
-    s.pattern ?? "",
-    s.count ? `${s.count} of them` : "",
-    s.chemical ? (names.get(s.chemical) ?? s.chemical) : "",
-    showQuantity(s.strength),
-    showQuantity(s.temperature),
-    s.ph === undefined ? "" : `pH ${s.ph}`,
-    s.contact ? `wet ${showQuantity(s.contact)}` : "",
-    s.method ?? "",
-    s.flow ? `flowing ${s.flow}` : "",
-    s.endPoint ? `until ${s.endPoint.replace("-", " ")}` : "",
-    s.dwell ? `for ${showQuantity(s.dwell)}` : "",
-    s.destination ? `to ${s.destination}` : "",
-    s.readings?.length ? `read ${s.readings.join(" and ")}` : "",
-    s.who ? `for ${s.who}` : "",
-  ].filter(Boolean);
+export function summary(s: Step, names: Names, actions: Actions): string {
+  const fields = actions.find((a) => a.name === s.action)?.fields ?? [];
+  const rank = (f: Stated) => (READ_FIRST.includes(f.kind) ? READ_FIRST.indexOf(f.kind) : READ_FIRST.length);
+  const parts = [...fields]
+    .sort((a, b) => rank(a) - rank(b))
+    .map((f) => stated(f, (s as Record<string, unknown>)[f.name], names))
+    .filter(Boolean);
   return parts.join(", ") || s.words || "";
 }
 
-const FIELD_WORDS: Record<string, string> = {
-  items: "parts and surfaces",
-  energies: "energies",
-  ph: "pH",
-  endPoint: "end of the rinse",
-  dwell: "time it runs on",
-  contact: "wet contact",
-  place: "in which sink, bucket or bath",
-  places: "sinks, buckets, baths",
-  washedOut: "washed out and rinsed afterwards",
-  locks: "personal locks",
-  secondMeasure: "second measure beside the tag",
-  below: "measured, at most",
-  standing: "standing since the stop",
-  times: "positions visited",
-  powered: "under power, hands out of reach",
-  tool: "brush or cloth",
-  direction: "direction of wiping",
-  velocity: "speed in the line",
-  flow: "which way it flows",
-  pattern: "how it is fastened",
-  product: "which drink or food",
-  program: "program of the machine",
-  finalRinse: "temperature of the last rinse",
-  pressure: "pressure of the last rinse",
-  complete: "seen in place in the washer",
-  purged: "side chambers opened to the flow",
+function stated(f: Stated, value: unknown, names: Names): string {
+  if (value === undefined || value === null || value === false) {
+    return "";
+  }
+  const worded = (text: string) => (f.word && f.kind !== "CHEMICAL" ? `${f.word} ${text}` : text);
+  switch (f.kind) {
+    case "NAMES":
+      return list(value as string[], names);
+    case "TEXTS":
+      return (value as string[]).length === 0 ? "" : worded((value as string[]).join(", "));
+    case "CHOICES":
+      return (value as string[]).length === 0 ? "" : worded((value as string[]).join(" and "));
+    case "CHEMICAL":
+      return names.get(value as string) ?? String(value);
+    case "QUANTITY":
+      return worded(showQuantity(value as Schemas["Quantity"]));
+    case "COUNT":
+      return `${value} ${value === 1 ? f.word.replace(/s$/, "") : f.word}`;
+    case "FLAG":
+      return f.word;
+    case "CHOICE":
+      return f.needed ? "" : worded(String(value).replace("-", " "));
+    default:
+      return worded(String(value));
+  }
+}
+
+const EVERY_STEP: Record<string, string> = {
   when: "only with the option",
   words: "words for the cleaner",
+  minutes: "planned minutes",
+  mode: "what the controls do",
 };
 
-export const fieldLabel = (f: string) =>
-  FIELD_WORDS[f] ?? f.replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
+/** What a field is called, whichever action has it. */
+export function fieldLabel(name: string, actions: Actions): string {
+  const field = actions.flatMap((a) => a.fields).find((f) => f.name === name);
+  return field?.label ?? EVERY_STEP[name] ?? name;
+}
 
 const MODES: Record<string, string> = {
   stop: "Stop",
@@ -123,24 +105,20 @@ const MODES: Record<string, string> = {
 };
 
 /** The trade's word for what a step does; the controls are used for one thing at a time. */
-export function verbOf(s: Step, label: (action: string) => string): string {
-  return s.action === "operate" ? (MODES[s.mode ?? ""] ?? label(s.action)) : label(s.action);
+export function verbOf(s: Step, actions: Actions): string {
+  const label = actions.find((a) => a.name === s.action)?.label ?? s.action;
+  return s.action === "operate" ? (MODES[s.mode ?? ""] ?? label) : label;
 }
 
 /** An edit as a line of a difference. */
-export function editLine(
-  e: Schemas["EditDocument"],
-  steps: Step[],
-  names: Names,
-  label: (action: string) => string,
-): string {
+export function editLine(e: Schemas["EditDocument"], steps: Step[], names: Names, actions: Actions): string {
   const place = (id: string | undefined) => {
     const i = steps.findIndex((s) => s.id === id);
     return i < 0 ? "at the end" : `before step ${i + 1}`;
   };
   const number = steps.findIndex((s) => s.id === e.id) + 1;
   if (e.edit === "insert-before" && e.step) {
-    return `+ ${place(e.before)}: ${verbOf(e.step, label)} ${summary(e.step, names)}`;
+    return `+ ${place(e.before)}: ${verbOf(e.step, actions)} ${summary(e.step, names, actions)}`;
   }
   if (e.edit === "move") {
     return `↕ step ${number} goes ${place(e.before)}`;
@@ -152,7 +130,7 @@ export function editLine(
   const next = (e.step ?? {}) as Record<string, unknown>;
   const changed = [...new Set([...Object.keys(old ?? {}), ...Object.keys(next)])]
     .filter((k) => JSON.stringify(old?.[k]) !== JSON.stringify(next[k]))
-    .map((k) => `${fieldLabel(k)} ${shown(old?.[k], names)} → ${shown(next[k], names)}`);
+    .map((k) => `${fieldLabel(k, actions)} ${shown(old?.[k], names)} → ${shown(next[k], names)}`);
   return `~ step ${number}: ${changed.join("; ")}`;
 }
 

@@ -102,8 +102,7 @@ final class Keep {
                 words.add(a);
             } else if (a.equals("--key") && i + 1 < args.size()) {
                 keys.add(Path.of(args.get(++i)));
-            } else if (List.of("--data", "--head", "--reason").contains(a)
-                    && i + 1 < args.size()) {
+            } else if (List.of("--data", "--head", "--reason").contains(a) && i + 1 < args.size()) {
                 options.put(a, args.get(++i));
             } else {
                 return null;

@@ -3,6 +3,7 @@ package orthopur.procedure;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Pressure;
@@ -18,82 +19,26 @@ public sealed interface Action {
 
     /** What it is called in stored files; it never changes with the words shown. */
     default String name() {
-        return getClass()
-                .getSimpleName()
-                .replaceAll("(?<=.)([A-Z])", "-$1")
-                .toLowerCase(Locale.ROOT);
+        return nameOf(getClass());
+    }
+
+    /** The name of a kind of action. */
+    static String nameOf(Class<?> action) {
+        return action.getSimpleName().replaceAll("(?<=.)([A-Z])", "-$1").toLowerCase(Locale.ROOT);
     }
 
     /** How it is called on the floor. */
     default String verb() {
-        return switch (this) {
-            case Prepare a -> "Prepare";
-            case Operate a -> a.mode().verb();
-            case Isolate a -> "Isolate";
-            case Lock a -> "Lock";
-            case Relieve a -> "Relieve";
-            case Prove a -> "Prove";
-            case CoolDown a -> "Cool down";
-            case KeepProduct a -> "Keep product";
-            case Mark a -> "Mark";
-            case Index a -> "Index";
-            case Fit a -> "Fit for cleaning";
-            case Unfit a -> "Take off fitting";
-            case Remove a -> "Remove";
-            case Shift a -> "Move aside";
-            case Return a -> "Move back";
-            case WashHands a -> "Wash hands";
-            case DryClean a -> "Dry-clean";
-            case Rinse a -> "Rinse";
-            case Wash a -> "Wash";
-            case Circulate a -> "Circulate";
-            case RunProgram a -> "Run program";
-            case DrawOff a -> "Draw off";
-            case Sharpen a -> "Sharpen";
-            case Replace a -> "Replace";
-            case Lubricate a -> "Lubricate";
-            case Coat a -> "Coat";
-            case Store a -> "Store";
-            case ChaseOut a -> "Chase out";
-            case Soak a -> "Soak";
-            case Collect a -> "Collect";
-            case Inspect a -> "Inspect";
-            case Sanitize a -> "Sanitize";
-            case Dry a -> "Dry";
-            case Install a -> "Install";
-            case Measure a -> "Check";
-            case Clear a -> "Clear";
-            case Unlock a -> "Unlock";
-            case Restore a -> "Make live";
-            case FunctionTest a -> "Test run";
-            case HoldPoint a -> "Hold";
-            case Record a -> "Record";
-        };
+        return called().value();
     }
 
     /** Whether hands or tools go to the machine's parts during it. */
     default boolean handsIn() {
-        return switch (this) {
-            case Remove a -> true;
-            case Shift a -> true;
-            case Return a -> true;
-            case DryClean a -> true;
-            case Rinse a -> true;
-            case Wash a -> true;
-            case Soak a -> true;
-            case Collect a -> true;
-            case Inspect a -> true;
-            case Sanitize a -> true;
-            case Dry a -> true;
-            case Install a -> true;
-            case Measure a -> true;
-            case Replace a -> true;
-            case Lubricate a -> true;
-            case Coat a -> true;
-            case Sharpen a -> !a.powered();
-            case Index a -> !a.powered();
-            default -> false;
-        };
+        return called().handsIn();
+    }
+
+    private Called called() {
+        return Objects.requireNonNull(getClass().getAnnotation(Called.class));
     }
 
     /** Parts or surfaces that the step names. */
@@ -167,21 +112,26 @@ public sealed interface Action {
 
     /** What a machine control is used for. */
     enum Mode {
-        STOP("Stop"),
+        STOP("Stop", "Switch off"),
         SAFE_POSITION("Set safe"),
         DRAIN("Drain"),
         EXPEL("Expel"),
         RUN("Run closed"),
         CLEAN_MODE("Run in clean mode");
 
-        private final String verb;
+        private final List<String> verbs;
 
-        Mode(String verb) {
-            this.verb = verb;
+        Mode(String... verbs) {
+            this.verbs = List.of(verbs);
         }
 
         String verb() {
-            return verb;
+            return verbs.getFirst();
+        }
+
+        /** How it is said, the word that is written first. */
+        public List<String> verbs() {
+            return verbs;
         }
     }
 
@@ -222,13 +172,26 @@ public sealed interface Action {
     }
 
     /** Fetch protective equipment, tools, chemicals, vessels. */
-    record Prepare(List<String> things) implements Action {}
+    @Called(value = "Prepare", also = "Fetch")
+    record Prepare(@Stated(label = "what is fetched and worn") List<String> things)
+            implements Action {}
 
     /** Use the machine's own controls; hands stay out. */
-    record Operate(Mode mode, List<String> energies, List<String> items) implements Action {}
+    @Called("Use the controls")
+    record Operate(
+            @Stated(label = "what the controls do", needed = true) Mode mode,
+            @Stated.Energies List<String> energies,
+            @Stated.Items List<String> items)
+            implements Action {
+        @Override
+        public String verb() {
+            return mode.verb();
+        }
+    }
 
     /** Unplug, or open the disconnect or valve. */
-    record Isolate(List<String> energies) implements Action {}
+    @Called(value = "Isolate", also = "Unplug")
+    record Isolate(@Stated.Energies List<String> energies) implements Action {}
 
     /**
      * Put on the personal lock and tag.
@@ -236,7 +199,16 @@ public sealed interface Action {
      * @param locks how many personal locks; null where it is not stated
      * @param secondMeasure what holds a point that only takes a tag: removed handle, blocked valve
      */
-    record Lock(List<String> energies, @Nullable Integer locks, @Nullable String secondMeasure)
+    @Called("Lock")
+    record Lock(
+            @Stated.Energies List<String> energies,
+            @Stated(label = "personal locks", word = "locks", least = 0, most = 20)
+                    @Nullable Integer locks,
+            @Stated(
+                            label = "second measure beside the tag",
+                            word = "second",
+                            example = "handle removed")
+                    @Nullable String secondMeasure)
             implements Action {
         public Lock(List<String> energies) {
             this(energies, null, null);
@@ -244,10 +216,12 @@ public sealed interface Action {
     }
 
     /** Let off or block what is stored. */
-    record Relieve(List<String> energies) implements Action {}
+    @Called(value = "Relieve", also = "Let off")
+    record Relieve(@Stated.Energies List<String> energies) implements Action {}
 
     /** Try the start, look at the gauge: show that it is harmless. */
-    record Prove(List<String> energies) implements Action {}
+    @Called(value = "Prove", also = "Try")
+    record Prove(@Stated.Energies List<String> energies) implements Action {}
 
     /**
      * Wait until it may be touched.
@@ -255,7 +229,13 @@ public sealed interface Action {
      * @param below the temperature that is measured before anybody touches it
      * @param standing how long it stands before that
      */
-    record CoolDown(List<String> energies, @Nullable Temperature below, @Nullable Duration standing)
+    @Called("Cool down")
+    record CoolDown(
+            @Stated.Energies List<String> energies,
+            @Stated(label = "measured, at most", word = "below", example = "45 °C")
+                    @Nullable Temperature below,
+            @Stated(label = "time standing since the stop", word = "standing", example = "60 min")
+                    @Nullable Duration standing)
             implements Action {
         public CoolDown(List<String> energies) {
             this(energies, null, null);
@@ -263,10 +243,12 @@ public sealed interface Action {
     }
 
     /** Put product that may be kept into a clean covered container, labelled, in the cold. */
-    record KeepProduct(@Nullable String destination) implements Action {}
+    @Called("Keep product")
+    record KeepProduct(@Stated.Destination @Nullable String destination) implements Action {}
 
     /** Mark or photograph where a part belongs. */
-    record Mark(List<String> items) implements Action {}
+    @Called("Mark")
+    record Mark(@Stated.Items List<String> items) implements Action {}
 
     /**
      * Bring the machine from position to position.
@@ -274,36 +256,57 @@ public sealed interface Action {
      * @param times how many positions are visited; null for one
      * @param powered by hold-to-run from outside the danger zone, else by hand under lock
      */
-    record Index(List<String> items, @Nullable Integer times, boolean powered) implements Action {}
+    @Called("Index")
+    record Index(
+            @Stated.Items List<String> items,
+            @Stated(label = "positions visited", word = "times") @Nullable Integer times,
+            @Stated.Powered boolean powered)
+            implements Action {
+        @Override
+        public boolean handsIn() {
+            return !powered;
+        }
+    }
 
     /** Put on what is there only for cleaning. */
-    record Fit(List<String> fittings) implements Action {}
+    @Called(value = "Fit for cleaning", also = "Fit")
+    record Fit(@Stated.Fittings List<String> fittings) implements Action {}
 
     /** Take it off again. */
-    record Unfit(List<String> fittings) implements Action {}
+    @Called(value = "Take off fitting", also = "Unfit")
+    record Unfit(@Stated.Fittings List<String> fittings) implements Action {}
 
     /** Take parts off; {@code count} only where fewer than all come off. */
-    record Remove(List<String> items, @Nullable Integer count, @Nullable String destination)
+    @Called(value = "Remove", also = "Take off", handsIn = true)
+    record Remove(
+            @Stated.Items List<String> items,
+            @Stated.Count @Nullable Integer count,
+            @Stated.Destination @Nullable String destination)
             implements Action {}
 
     /** Fold, tilt, raise or slide aside. */
-    record Shift(List<String> items) implements Action {}
+    @Called(value = "Move aside", also = "Shift", handsIn = true)
+    record Shift(@Stated.Items List<String> items) implements Action {}
 
     /** Bring back what was moved aside. */
-    record Return(List<String> items) implements Action {}
+    @Called(value = "Move back", also = "Bring back", handsIn = true)
+    record Return(@Stated.Items List<String> items) implements Action {}
 
     /** Wash hands and put on fresh gloves. */
+    @Called("Wash hands")
     record WashHands() implements Action {}
 
     /** Scrape, brush, vacuum, wipe without water. */
-    record DryClean(List<String> items) implements Action {}
+    @Called(value = "Dry-clean", also = "Scrape", handsIn = true)
+    record DryClean(@Stated.Items List<String> items) implements Action {}
 
     /** Rinse with drinking water until the end point. */
+    @Called(value = "Rinse", handsIn = true)
     record Rinse(
-            List<String> items,
-            Solution water,
-            @Nullable Method method,
-            @Nullable EndPoint endPoint)
+            @Stated.Items List<String> items,
+            @Stated.Liquid({"temperature", "volume"}) Solution water,
+            @Stated.By @Nullable Method method,
+            @Stated(label = "end of the rinse", word = "until") @Nullable EndPoint endPoint)
             implements Action {
         @Override
         public Solution solution() {
@@ -312,12 +315,18 @@ public sealed interface Action {
     }
 
     /** Wash with a detergent. */
+    @Called(value = "Wash", handsIn = true)
     record Wash(
-            List<String> items,
-            Solution solution,
-            @Nullable Method method,
-            @Nullable String tool,
-            @Nullable String direction)
+            @Stated.Items List<String> items,
+            @Stated.Liquid Solution solution,
+            @Stated.By @Nullable Method method,
+            @Stated(label = "brush or cloth", word = "using", example = "white brush")
+                    @Nullable String tool,
+            @Stated(
+                            label = "direction of wiping",
+                            word = "wiping",
+                            example = "from the center outward")
+                    @Nullable String direction)
             implements Action {
         public Wash(List<String> items, Solution solution, @Nullable Method method) {
             this(items, solution, method, null, null);
@@ -325,7 +334,11 @@ public sealed interface Action {
     }
 
     /** Leave in a solution; runs on unattended until collected. */
-    record Soak(List<String> items, Solution solution, @Nullable Duration dwell)
+    @Called(value = "Soak", handsIn = true)
+    record Soak(
+            @Stated.Items List<String> items,
+            @Stated.Liquid Solution solution,
+            @Stated.Lasting @Nullable Duration dwell)
             implements Action {}
 
     /**
@@ -336,14 +349,17 @@ public sealed interface Action {
      * @param readings of what returns
      * @param purged side chambers that are opened to the flow
      */
+    @Called("Circulate")
     record Circulate(
-            List<String> items,
-            Solution solution,
-            @Nullable Duration dwell,
-            @Nullable Double velocity,
-            @Nullable Flow flow,
-            Set<Reading> readings,
-            List<String> purged)
+            @Stated.Items List<String> items,
+            @Stated.Liquid Solution solution,
+            @Stated.Lasting @Nullable Duration dwell,
+            @Stated(label = "speed in the line", unit = "m/s", example = "1.5 m/s")
+                    @Nullable Double velocity,
+            @Stated(label = "which way it flows", word = "flowing") @Nullable Flow flow,
+            @Stated.Readings Set<Reading> readings,
+            @Stated(label = "side chambers opened to the flow", word = "purging")
+                    List<String> purged)
             implements Action {
         public Circulate with(Set<Reading> others, List<String> chambers) {
             return new Circulate(items, solution, dwell, velocity, flow, others, chambers);
@@ -361,15 +377,19 @@ public sealed interface Action {
      * @param pressure flow pressure of its last rinse
      * @param complete what was seen to be in place in the washer
      */
+    @Called("Run program")
     record RunProgram(
-            @Nullable String program,
-            List<String> items,
-            Solution solution,
-            @Nullable Duration lasting,
-            @Nullable Temperature finalRinse,
-            @Nullable Pressure pressure,
-            List<String> complete,
-            Set<Reading> readings)
+            @Stated(label = "program of the machine", word = "program", of = Stated.Of.PROGRAM)
+                    @Nullable String program,
+            @Stated.Items List<String> items,
+            @Stated.Liquid Solution solution,
+            @Stated.Lasting @Nullable Duration lasting,
+            @Stated(label = "temperature of the last rinse", word = "last rinse", example = "82 °C")
+                    @Nullable Temperature finalRinse,
+            @Stated(label = "pressure of the last rinse", example = "100 kPa")
+                    @Nullable Pressure pressure,
+            @Stated(label = "seen in place in the washer", word = "complete") List<String> complete,
+            @Stated.Readings Set<Reading> readings)
             implements Action {
         public RunProgram withLasting(Duration longer) {
             return new RunProgram(
@@ -395,29 +415,48 @@ public sealed interface Action {
      *
      * @param washedOut whether the vessel is washed out afterwards
      */
-    record DrawOff(List<String> items, List<String> places, boolean washedOut) implements Action {}
+    @Called(value = "Draw off", also = "Let out")
+    record DrawOff(
+            @Stated.Items List<String> items,
+            @Stated(label = "sinks, buckets, baths", word = "from") List<String> places,
+            @Stated(label = "washed out and rinsed afterwards", word = "washed out")
+                    boolean washedOut)
+            implements Action {}
 
     /** Take out of the soak once its time is up. */
-    record Collect(List<String> items) implements Action {}
+    @Called(value = "Collect", handsIn = true)
+    record Collect(@Stated.Items List<String> items) implements Action {}
 
     /** Look and feel, with torch and mirror. */
-    record Inspect(List<String> items) implements Action {}
+    @Called(value = "Inspect", also = "Look at", handsIn = true)
+    record Inspect(@Stated.Items List<String> items) implements Action {}
 
     /** Sanitize; {@code contact} is how long the surface is to stay wet. */
+    @Called(value = "Sanitize", also = "Disinfect", handsIn = true)
     record Sanitize(
-            List<String> items,
-            Solution solution,
-            @Nullable Method method,
-            @Nullable Duration contact,
-            Set<Reading> readings)
+            @Stated.Items List<String> items,
+            @Stated.Liquid Solution solution,
+            @Stated.By @Nullable Method method,
+            @Stated(label = "contact time, wet", word = "wet", example = "60 s")
+                    @Nullable Duration contact,
+            @Stated.Readings Set<Reading> readings)
             implements Action {}
 
     /** Dry; {@code time} runs on unattended. */
-    record Dry(List<String> items, @Nullable Drying method, @Nullable Duration time)
+    @Called(value = "Dry", handsIn = true)
+    record Dry(
+            @Stated.Items List<String> items,
+            @Stated.By @Nullable Drying method,
+            @Stated.Lasting @Nullable Duration time)
             implements Action {}
 
     /** Put parts back; {@code count} only where fewer than all go on. */
-    record Install(List<String> items, @Nullable Integer count, @Nullable String pattern)
+    @Called(value = "Install", also = "Put back", handsIn = true)
+    record Install(
+            @Stated.Items List<String> items,
+            @Stated.Count @Nullable Integer count,
+            @Stated(label = "how it is fastened", word = "fastened", example = "crosswise")
+                    @Nullable String pattern)
             implements Action {
         public Install(List<String> items, @Nullable Integer count) {
             this(items, count, null);
@@ -425,29 +464,53 @@ public sealed interface Action {
     }
 
     /** Put away clean parts. */
-    record Store(List<String> items, @Nullable String destination) implements Action {}
+    @Called("Store")
+    record Store(@Stated.Items List<String> items, @Stated.Destination @Nullable String destination)
+            implements Action {}
 
     /** Grind and hone; leaves metal. {@code powered} with hands out of reach. */
-    record Sharpen(List<String> items, boolean powered) implements Action {}
+    @Called(value = "Sharpen", handsIn = true)
+    record Sharpen(@Stated.Items List<String> items, @Stated.Powered boolean powered)
+            implements Action {
+        @Override
+        public boolean handsIn() {
+            return !powered;
+        }
+    }
 
     /** Put a new wear part in place of the old. */
-    record Replace(List<String> items) implements Action {}
+    @Called(value = "Replace", handsIn = true)
+    record Replace(@Stated.Items List<String> items) implements Action {}
 
     /** Grease or oil the points of parts. */
-    record Lubricate(List<String> items, @Nullable String chemical) implements Action {}
+    @Called(value = "Lubricate", handsIn = true)
+    record Lubricate(@Stated.Items List<String> items, @Stated.Product @Nullable String chemical)
+            implements Action {}
 
     /** Leave a film on purpose. */
-    record Coat(List<String> items, @Nullable String chemical) implements Action {}
+    @Called(value = "Coat", handsIn = true)
+    record Coat(@Stated.Items List<String> items, @Stated.Product @Nullable String chemical)
+            implements Action {}
 
     /** Throw away the first product, which pushes the sanitizer out. */
-    record ChaseOut(List<String> items, @Nullable Volume volume, @Nullable String product)
+    @Called("Chase out")
+    record ChaseOut(
+            @Stated.Items List<String> items,
+            @Stated(label = "amount discarded", example = "4 L") @Nullable Volume volume,
+            @Stated(label = "which food or drink", word = "product") @Nullable String product)
             implements Action {}
 
     /** A check of the sheet after assembly. */
-    record Measure(List<String> checks) implements Action {}
+    @Called(value = "Check", also = "Measure", handsIn = true)
+    record Measure(@Stated.Checks List<String> checks) implements Action {}
 
     /** Tools out, people clear, guards on and checked. */
-    record Clear(boolean toolsOut, boolean peopleClear, boolean guardsOn) implements Action {}
+    @Called("Clear")
+    record Clear(
+            @Stated(label = "tools out", word = "tools out") boolean toolsOut,
+            @Stated(label = "people clear", word = "people clear") boolean peopleClear,
+            @Stated(label = "guards on and checked", word = "guards on") boolean guardsOn)
+            implements Action {}
 
     /** Which way a liquid is sent round. */
     enum Flow {
@@ -468,21 +531,29 @@ public sealed interface Action {
     }
 
     /** Each person takes off their own lock. */
-    record Unlock(List<String> energies) implements Action {}
+    @Called("Unlock")
+    record Unlock(@Stated.Energies List<String> energies) implements Action {}
 
     /** Give the energies back for production. */
-    record Restore(List<String> energies) implements Action {}
+    @Called(value = "Make live", also = "Switch on")
+    record Restore(@Stated.Energies List<String> energies) implements Action {}
 
     /** Run it empty and watch; {@code checks} of the sheet that are made while it runs. */
-    record FunctionTest(List<String> checks) implements Action {
+    @Called("Test run")
+    record FunctionTest(@Stated.Checks List<String> checks) implements Action {
         public FunctionTest() {
             this(List.of());
         }
     }
 
     /** Wait for somebody else's yes. */
-    record HoldPoint(@Nullable String who) implements Action {}
+    @Called("Hold")
+    record HoldPoint(
+            @Stated(label = "who answers", word = "waiting for", example = "quality")
+                    @Nullable String who)
+            implements Action {}
 
     /** Write it down and sign. */
+    @Called("Record")
     record Record() implements Action {}
 }

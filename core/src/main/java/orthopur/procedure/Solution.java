@@ -10,12 +10,18 @@ import orthopur.quantity.Volume;
  * What a step says about the liquid it uses. Absent means not stated, and is never taken as met.
  */
 public record Solution(
-        @Nullable String chemical,
-        @Nullable Dosage strength,
-        @Nullable Temperature temperature,
-        @Nullable Ph ph,
-        @Nullable Volume volume,
-        @Nullable String vessel) {
+        @Stated.Product @Nullable String chemical,
+        @Stated(label = "strength", example = "100 mg/L or 1 %") @Nullable Dosage strength,
+        @Stated(label = "temperature", word = "at", example = "45 °C or 113 °F")
+                @Nullable Temperature temperature,
+        @Stated(label = "pH", word = "pH", example = "7.6") @Nullable Ph ph,
+        @Stated(label = "volume", example = "40 L") @Nullable Volume volume,
+        @Stated(
+                        label = "in which sink, bucket or bath",
+                        name = "place",
+                        word = "in",
+                        example = "sink 1")
+                @Nullable String vessel) {
 
     public Solution(
             @Nullable String chemical,

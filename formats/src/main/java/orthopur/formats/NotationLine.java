@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import orthopur.procedure.Action;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -22,7 +21,8 @@ final class NotationLine {
             Pattern.compile(NUMBER + "\\s*([°A-Za-z%][A-Za-z/]*(?: oz)?)");
     private static final Pattern QUOTED = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
     private static final Pattern BARE = Pattern.compile("[^,;#\"`]+");
-    private static final List<String> NAMED = List.of("items", "energies", "checks", "fittings");
+    static final String TAKES = "takes";
+    static final String PEOPLE = "people";
 
     private final NotationNames names;
     private final String line;
@@ -31,7 +31,7 @@ final class NotationLine {
     private final ObjectNode step = Json.shared().createObjectNode();
     private int at;
     private int end;
-    private ActionCatalog.@Nullable ActionInfo action;
+    private ActionTable.@Nullable ActionInfo action;
 
     NotationLine(NotationNames names, String line, int number, List<Notation.Slip> slips) {
         this.names = names;
@@ -41,7 +41,7 @@ final class NotationLine {
     }
 
     /** The action of the verb, once that is read. */
-    private ActionCatalog.ActionInfo action() {
+    private ActionTable.ActionInfo action() {
         return Objects.requireNonNull(action);
     }
 
@@ -65,7 +65,6 @@ final class NotationLine {
         while (skip() < end) {
             boolean read =
                     texts()
-                            || lists()
                             || chemical()
                             || quantities()
                             || counts()
@@ -93,7 +92,7 @@ final class NotationLine {
     private boolean verb() {
         String found = null;
         String name = null;
-        for (Map.Entry<String, List<String>> e : NotationWords.VERBS.entrySet()) {
+        for (Map.Entry<String, List<String>> e : ActionTable.verbsByAction().entrySet()) {
             for (String v : e.getValue()) {
                 if (here(v) && (found == null || v.length() > found.length())) {
                     found = v;
@@ -109,7 +108,9 @@ final class NotationLine {
                     "No step begins with \"" + word + "\".",
                     NotationNames.nearest(
                             word,
-                            NotationWords.VERBS.values().stream().flatMap(List::stream).toList()));
+                            ActionTable.verbsByAction().values().stream()
+                                    .flatMap(List::stream)
+                                    .toList()));
             return false;
         }
         at += found.length();
@@ -117,7 +118,7 @@ final class NotationLine {
             at++;
         }
         int slash = name.indexOf('/');
-        action = ActionCatalog.named(slash < 0 ? name : name.substring(0, slash));
+        action = ActionTable.named(slash < 0 ? name : name.substring(0, slash));
         step.put("action", action().name());
         if (slash > 0) {
             step.put("mode", name.substring(slash + 1));
@@ -135,39 +136,31 @@ final class NotationLine {
                         || !Character.isLetterOrDigit(line.charAt(after)));
     }
 
-    private boolean takes(String field) {
-        return action().fields().contains(field)
-                || field.equals("minutes")
-                || field.equals("people");
+    /** Fields of a kind that the action takes, those of everybody's steps left out. */
+    private List<StatedField> fields(StatedField.Kind... kinds) {
+        List<StatedField.Kind> any = List.of(kinds);
+        return action().fields().stream().filter(f -> any.contains(f.kind())).toList();
     }
 
     private boolean texts() {
-        for (Map.Entry<String, String> e : NotationWords.TEXTS.entrySet()) {
-            if (takes(e.getKey()) && !step.has(e.getKey()) && here(e.getValue())) {
-                int before = at;
-                at += e.getValue().length();
-                String text = text();
-                if (text == null) {
-                    at = before;
-                    return false;
-                }
-                step.put(e.getKey(), text);
-                return true;
+        for (StatedField f : fields(StatedField.Kind.TEXT, StatedField.Kind.TEXTS)) {
+            boolean several = f.kind() == StatedField.Kind.TEXTS;
+            if (f.word().isEmpty() || !several && step.has(f.name()) || !here(f.word())) {
+                continue;
             }
-        }
-        return false;
-    }
-
-    private boolean lists() {
-        for (Map.Entry<String, String> e : NotationWords.LISTS.entrySet()) {
-            if (takes(e.getKey()) && here(e.getValue())) {
-                at += e.getValue().length();
-                String text = text();
-                if (text != null) {
-                    list(e.getKey()).add(text);
-                }
-                return text != null;
+            int before = at;
+            at += f.word().length();
+            String text = text();
+            if (text == null) {
+                at = before;
+                return false;
             }
+            if (several) {
+                list(f.name()).add(text);
+            } else {
+                step.put(f.name(), text);
+            }
+            return true;
         }
         return false;
     }
@@ -201,7 +194,7 @@ final class NotationLine {
     }
 
     private boolean chemical() {
-        if (!takes("chemical") || !here("with")) {
+        if (fields(StatedField.Kind.CHEMICAL).isEmpty() || !here("with")) {
             return false;
         }
         at += 4;
@@ -216,59 +209,41 @@ final class NotationLine {
     }
 
     private boolean quantities() {
-        for (Map.Entry<String, String> e : NotationWords.QUANTITIES.entrySet()) {
-            String field = e.getKey();
-            if (!takes(field) || step.has(field)) {
-                continue;
-            }
-            int before = at;
-            if (!e.getValue().isEmpty()) {
-                if (!here(e.getValue())) {
-                    continue;
-                }
-                at += e.getValue().length();
-                skip();
-            }
+        int before = at;
+        if (here(TAKES) && !step.has("minutes")) {
+            at += TAKES.length();
+            skip();
             Matcher q = QUANTITY.matcher(line).region(at, end);
-            String units = NotationWords.UNITS.get(field);
-            boolean fits =
-                    q.lookingAt()
-                            && (units == null || q.group(2).matches(units))
-                            && (!field.equals("minutes") || q.group(2).equals("min"));
-            if (fits) {
-                double value = Double.parseDouble(q.group(1).replace(',', '.'));
-                if (field.equals("minutes")) {
-                    step.put("minutes", value);
-                } else {
-                    step.putObject(field).put("value", value).put("unit", q.group(2));
-                }
+            if (q.lookingAt() && q.group(2).equals("min")) {
+                step.put("minutes", number(q.group(1)));
                 at = q.end();
                 return true;
             }
             at = before;
         }
-        Matcher ph = Pattern.compile("pH\\s*" + NUMBER).matcher(line).region(at, end);
-        if (takes("ph") && ph.lookingAt()) {
-            step.put("ph", Double.parseDouble(ph.group(1).replace(',', '.')));
-            at = ph.end();
-            return true;
+        for (StatedField f : fields(StatedField.Kind.QUANTITY)) {
+            if (step.has(f.name())) {
+                continue;
+            }
+            if (!f.word().isEmpty()) {
+                if (!here(f.word())) {
+                    continue;
+                }
+                at += f.word().length();
+                skip();
+            }
+            Matcher q = QUANTITY.matcher(line).region(at, end);
+            if (q.lookingAt() && (!f.word().isEmpty() || f.units().contains(q.group(2)))) {
+                step.putObject(f.name()).put("value", number(q.group(1))).put("unit", q.group(2));
+                at = q.end();
+                return true;
+            }
+            at = before;
         }
-        return false;
-    }
-
-    private boolean counts() {
-        for (Map.Entry<String, String> e : NotationWords.COUNTS.entrySet()) {
-            Matcher n =
-                    Pattern.compile(
-                                    "([0-9]{1,4})\\s+(?:"
-                                            + e.getValue()
-                                            + "|"
-                                            + NotationWords.counted(e.getValue(), 1)
-                                            + ")\\b")
-                            .matcher(line)
-                            .region(at, end);
-            if (takes(e.getKey()) && n.lookingAt()) {
-                step.put(e.getKey(), Integer.parseInt(n.group(1)));
+        for (StatedField f : fields(StatedField.Kind.NUMBER)) {
+            Matcher n = Pattern.compile(f.word() + "\\s*" + NUMBER).matcher(line).region(at, end);
+            if (n.lookingAt()) {
+                step.put(f.name(), number(n.group(1)));
                 at = n.end();
                 return true;
             }
@@ -276,13 +251,47 @@ final class NotationLine {
         return false;
     }
 
+    private static double number(String text) {
+        return Double.parseDouble(text.replace(',', '.'));
+    }
+
+    private boolean counts() {
+        for (StatedField f : fields(StatedField.Kind.COUNT)) {
+            if (count(f.name(), f.word())) {
+                return true;
+            }
+        }
+        return count("people", PEOPLE);
+    }
+
+    private boolean count(String field, String word) {
+        Matcher n =
+                Pattern.compile("([0-9]{1,4})\\s+(?:" + word + "|" + counted(word, 1) + ")\\b")
+                        .matcher(line)
+                        .region(at, end);
+        if (n.lookingAt()) {
+            step.put(field, Integer.parseInt(n.group(1)));
+            at = n.end();
+            return true;
+        }
+        return false;
+    }
+
+    /** The word behind a number: one person, two people. */
+    static String counted(String word, int n) {
+        if (n != 1 || !word.endsWith("s")) {
+            return n == 1 && word.equals(PEOPLE) ? "person" : word;
+        }
+        return word.substring(0, word.length() - 1);
+    }
+
     private boolean flags() {
-        for (Map.Entry<String, String> e : NotationWords.FLAGS.entrySet()) {
-            String not = e.getValue().replaceFirst(" ", " not ");
+        for (StatedField f : fields(StatedField.Kind.FLAG)) {
+            String not = f.word().replaceFirst(" ", " not ");
             boolean off = not.contains(" ") && here(not);
-            if (takes(e.getKey()) && (off || here(e.getValue()))) {
-                step.put(e.getKey(), !off);
-                at += off ? not.length() : e.getValue().length();
+            if (off || here(f.word())) {
+                step.put(f.name(), !off);
+                at += off ? not.length() : f.word().length();
                 return true;
             }
         }
@@ -291,45 +300,29 @@ final class NotationLine {
 
     /** How it is brought on, when it is over, what is read, what is fetched. */
     private boolean words() {
-        if (takes("method") && here("by")) {
-            return chosen("by", "method", methods());
-        }
-        if (takes("endPoint") && here("until")) {
-            return chosen("until", "endPoint", written(Action.EndPoint.values()));
-        }
-        if (takes("flow") && here("flowing")) {
-            return chosen("flowing", "flow", written(Action.Flow.values()));
-        }
-        if (takes("readings") && here("reading")) {
-            at += 7;
-            skip();
-            while (chosenFrom("readings", written(Action.Reading.values()))) {
-                at += at < end && line.charAt(at) == '+' ? 1 : 0;
+        for (StatedField f : fields(StatedField.Kind.CHOICE)) {
+            if (!f.word().isEmpty() && here(f.word())) {
+                return chosen(f.word(), f.name(), f.choices());
             }
-            return true;
         }
-        if (takes("things")) {
-            String text = text();
+        for (StatedField f : fields(StatedField.Kind.CHOICES)) {
+            if (here(f.word())) {
+                at += f.word().length();
+                skip();
+                while (chosenFrom(f.name(), f.choices())) {
+                    at += at < end && line.charAt(at) == '+' ? 1 : 0;
+                }
+                return true;
+            }
+        }
+        for (StatedField f : fields(StatedField.Kind.TEXTS)) {
+            String text = f.word().isEmpty() ? text() : null;
             if (text != null && !text.isBlank()) {
-                list("things").add(text);
+                list(f.name()).add(text);
                 return true;
             }
         }
         return false;
-    }
-
-    private List<String> methods() {
-        return action().name().equals("dry")
-                ? written(Action.Drying.values())
-                : written(Action.Method.values());
-    }
-
-    private static List<String> written(Enum<?>[] all) {
-        List<String> w = new ArrayList<>();
-        for (Enum<?> e : all) {
-            w.add(QuantityModule.written(e));
-        }
-        return w;
     }
 
     private boolean chosen(String word, String field, List<String> known) {
@@ -365,7 +358,8 @@ final class NotationLine {
     }
 
     private boolean things() {
-        NotationNames.Thing t = name(NAMED.stream().filter(this::takes).toList());
+        NotationNames.Thing t =
+                name(fields(StatedField.Kind.NAMES).stream().map(StatedField::name).toList());
         if (t != null) {
             list(t.field()).add(t.id());
         }

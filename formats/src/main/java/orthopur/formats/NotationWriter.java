@@ -7,8 +7,6 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Writes a step as its line: verb, things, parameters in one order, id. */
 final class NotationWriter {
-    private static final List<String> NAMED = List.of("items", "energies", "checks", "fittings");
-
     private final NotationNames names;
 
     NotationWriter(NotationNames names) {
@@ -17,16 +15,17 @@ final class NotationWriter {
 
     String line(ObjectNode s) {
         String action = s.get("action").asString();
-        List<String> fields = ActionCatalog.known(action).fields();
+        List<StatedField> fields = ActionTable.known(action).fields();
         StringBuilder b = new StringBuilder();
         if (s.has("when")) {
             b.append("if ").append(s.get("when").asString().replace("=", " = ")).append(": ");
         }
         String verb = s.has("mode") ? action + "/" + s.get("mode").asString() : action;
-        b.append(NotationWords.verbsOf(verb).getFirst());
+        b.append(ActionTable.verbsByAction().getOrDefault(verb, List.of(verb)).getFirst());
         List<String> named = new ArrayList<>();
         List<String> said = new ArrayList<>();
-        List<String> mine = NAMED.stream().filter(fields::contains).toList();
+        List<String> mine =
+                fields.stream().filter(StatedField::names).map(StatedField::name).toList();
         for (String f : mine) {
             s.path(f).forEach(i -> named.add(names.shown(i.asString(), f, mine)));
         }
@@ -34,64 +33,19 @@ final class NotationWriter {
         if (!named.isEmpty()) {
             said.add(String.join("; ", named));
         }
-        s.path("things").forEach(t -> said.add(NotationLine.quoted(t.asString())));
-        NotationWords.TEXTS.forEach(
-                (f, w) -> {
-                    if (s.has(f)) {
-                        said.add(w + " " + NotationLine.quoted(s.get(f).asString()));
-                    }
-                });
-        NotationWords.LISTS.forEach(
-                (f, w) ->
-                        s.path(f)
-                                .forEach(
-                                        t ->
-                                                said.add(
-                                                        w
-                                                                + " "
-                                                                + NotationLine.quoted(
-                                                                        t.asString()))));
-        if (s.has("chemical")) {
-            said.add(
-                    "with "
-                            + names.shown(
-                                    s.get("chemical").asString(), "chemical", List.of("chemical")));
+        for (StatedField.Kind kind : ORDER) {
+            for (StatedField f : fields) {
+                JsonNode v = s.get(f.name());
+                if (f.kind() == kind && v != null) {
+                    say(f, v, said);
+                }
+            }
         }
-        NotationWords.QUANTITIES.forEach(
-                (f, w) -> {
-                    if (s.has(f)) {
-                        said.add((w.isEmpty() ? "" : w + " ") + quantity(s.get(f)));
-                    }
-                });
-        if (s.has("ph")) {
-            said.add("pH " + number(s.get("ph")));
+        if (s.has("minutes")) {
+            said.add(NotationLine.TAKES + " " + number(s.get("minutes")) + " min");
         }
-        NotationWords.COUNTS.forEach(
-                (f, w) -> {
-                    if (s.has(f)) {
-                        int n = s.get(f).asInt();
-                        said.add(n + " " + NotationWords.counted(w, n));
-                    }
-                });
-        NotationWords.FLAGS.forEach(
-                (f, w) -> {
-                    if (s.has(f)) {
-                        said.add(s.get(f).asBoolean() ? w : w.replaceFirst(" ", " not "));
-                    }
-                });
-        if (s.has("method")) {
-            said.add("by " + s.get("method").asString());
-        }
-        if (s.has("flow")) {
-            said.add("flowing " + s.get("flow").asString());
-        }
-        if (s.has("endPoint")) {
-            said.add("until " + s.get("endPoint").asString());
-        }
-        if (s.has("readings")) {
-            List<String> all = new ArrayList<>();
-            s.get("readings").forEach(r -> all.add(r.asString()));
-            said.add("reading " + String.join("+", all));
+        if (s.has("people")) {
+            said.add(counted(NotationLine.PEOPLE, s.get("people").asInt()));
         }
         if (!said.isEmpty()) {
             b.append(' ').append(String.join(", ", said));
@@ -99,10 +53,47 @@ final class NotationWriter {
         return b.append(" #").append(s.get("id").asString()).toString();
     }
 
-    private static String quantity(JsonNode q) {
-        return q.isNumber()
-                ? number(q) + " min"
-                : number(q.get("value")) + " " + q.get("unit").asString();
+    /** In the order in which a person would say it; what is chosen comes last. */
+    private static final List<StatedField.Kind> ORDER =
+            List.of(
+                    StatedField.Kind.TEXTS,
+                    StatedField.Kind.TEXT,
+                    StatedField.Kind.CHEMICAL,
+                    StatedField.Kind.QUANTITY,
+                    StatedField.Kind.NUMBER,
+                    StatedField.Kind.COUNT,
+                    StatedField.Kind.FLAG,
+                    StatedField.Kind.CHOICE,
+                    StatedField.Kind.CHOICES);
+
+    private void say(StatedField f, JsonNode v, List<String> said) {
+        String word = f.word().isEmpty() ? "" : f.word() + " ";
+        switch (f.kind()) {
+            case NAMES -> {}
+            case TEXT -> said.add(word + NotationLine.quoted(v.asString()));
+            case TEXTS -> v.forEach(t -> said.add(word + NotationLine.quoted(t.asString())));
+            case CHEMICAL ->
+                    said.add(word + names.shown(v.asString(), f.name(), List.of(f.name())));
+            case QUANTITY ->
+                    said.add(word + number(v.get("value")) + " " + v.get("unit").asString());
+            case NUMBER -> said.add(word + number(v));
+            case COUNT -> said.add(counted(f.word(), v.asInt()));
+            case FLAG -> said.add(v.asBoolean() ? f.word() : f.word().replaceFirst(" ", " not "));
+            case CHOICE -> {
+                if (!word.isEmpty()) {
+                    said.add(word + v.asString());
+                }
+            }
+            case CHOICES ->
+                    said.add(
+                            word
+                                    + String.join(
+                                            "+", v.valueStream().map(JsonNode::asString).toList()));
+        }
+    }
+
+    private static String counted(String word, int n) {
+        return n + " " + NotationLine.counted(word, n);
     }
 
     private static String number(JsonNode n) {

@@ -130,12 +130,12 @@ public final class ProcedureFormat {
                 p.people(),
                 p.ppe(),
                 p.scope().isEmpty() ? null : p.scope(),
-                p.steps().stream().map(StepWriter::write).toList());
+                p.steps().stream().map(StepDocument::of).toList());
     }
 
     /** One step as a document, for edits. */
     public static StepDocument document(Step step) {
-        return StepWriter.write(step);
+        return StepDocument.of(step);
     }
 
     public static String write(ProcedureDocument d) {

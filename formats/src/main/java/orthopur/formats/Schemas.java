@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import orthopur.machine.Problem;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The published JSON Schemas (2020-12), by name. */
 public final class Schemas {
@@ -29,6 +30,17 @@ public final class Schemas {
      * @throws IllegalArgumentException for an unknown name
      */
     public static String text(String name) {
+        return name.equals("procedure") ? Json.write(procedure(true)) : resource(name);
+    }
+
+    /** The schema of procedures, with the actions that there are. */
+    private static JsonNode procedure(boolean byAction) {
+        JsonNode schema = Json.tree(resource("procedure"));
+        StepSchema.fill((ObjectNode) schema.at("/properties/steps/items"), byAction);
+        return schema;
+    }
+
+    private static String resource(String name) {
         if (!NAMES.contains(name)) {
             throw new IllegalArgumentException("There is no schema \"" + name + "\".");
         }
@@ -48,7 +60,10 @@ public final class Schemas {
                         n ->
                                 SchemaRegistry.withDefaultDialect(
                                                 SpecificationVersion.DRAFT_2020_12)
-                                        .getSchema(text(n)));
+                                        .getSchema(
+                                                n.equals("procedure")
+                                                        ? Json.write(procedure(false))
+                                                        : resource(n)));
         List<Problem> problems = new ArrayList<>();
         for (com.networknt.schema.Error e : schema.validate(document)) {
             problems.add(new Problem(e.getInstanceLocation().toString(), said(e)));

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -14,8 +15,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
 import orthopur.drafting.Drafter;
+import orthopur.machine.Check;
+import orthopur.machine.Energy;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.Surface;
 import orthopur.procedure.Schools;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -30,6 +34,10 @@ class NotationTest {
         return r.step();
     }
 
+    private static String stated(StepDocument step, String field) {
+        return String.valueOf(step.field(field));
+    }
+
     @Test
     void asASupervisorWrites() {
         StepDocument wash =
@@ -37,32 +45,33 @@ class NotationTest {
                         "Wash blade, front, blade, back with Sudmere N 1 % at 45 °C, 8 L, wiping centre outward, using nylon brush #k7");
         assertEquals("wash", wash.action());
         assertEquals("k7", wash.id());
-        assertEquals(List.of("blade-front", "blade-back"), wash.items());
-        assertEquals("sudmere-n", wash.chemical());
-        assertEquals(new Quantity(1, "%"), wash.strength());
-        assertEquals(new Quantity(45, "°C"), wash.temperature());
-        assertEquals("centre outward", wash.direction());
-        assertEquals("nylon brush", wash.tool());
+        assertEquals(List.of("blade-front", "blade-back"), wash.texts("items"));
+        assertEquals("sudmere-n", wash.text("chemical"));
+        assertEquals("{\"value\":1.0,\"unit\":\"%\"}", stated(wash, "strength"));
+        assertEquals("{\"value\":45.0,\"unit\":\"°C\"}", stated(wash, "temperature"));
+        assertEquals("centre outward", wash.text("direction"));
+        assertEquals("nylon brush", wash.text("tool"));
         StepDocument soak =
                 step("Soak carriage, pusher in sink 1 with Sudmere N 1 % at 113 °F for 10 min");
-        assertEquals("sink 1", soak.place());
-        assertEquals(new Quantity(113, "°F"), soak.temperature());
-        assertEquals(new Quantity(10, "min"), soak.dwell());
+        assertEquals("sink 1", soak.text("place"));
+        assertEquals("{\"value\":113.0,\"unit\":\"°F\"}", stated(soak, "temperature"));
+        assertEquals("{\"value\":10.0,\"unit\":\"min\"}", stated(soak, "dwell"));
         StepDocument off = step("Take off carriage -> parts cart, 2 people");
         assertEquals("remove", off.action());
-        assertEquals("parts cart", off.destination());
+        assertEquals("parts cart", off.text("destination"));
         assertEquals(2, off.people());
         StepDocument shift = step("if scraper = folds: Shift scraper");
         assertEquals("scraper=folds", shift.when());
         assertEquals("shift", shift.action());
-        assertEquals("stop", step("Switch off motor on its cord").mode());
+        assertEquals("stop", step("Switch off motor on its cord").text("mode"));
         StepDocument z =
                 step(
                         "Sanitize blade, front with Halvern H12 100 ppm, pH 7.4, wet 60 s, by spray, reading strength+temperature");
-        assertEquals(List.of("strength", "temperature"), z.readings());
-        assertEquals(7.4, z.ph());
-        assertEquals(true, step("Clear tools out, people clear, guards not on").toolsOut());
-        assertEquals(false, step("Clear tools out, people clear, guards not on").guardsOn());
+        assertEquals(List.of("strength", "temperature"), z.texts("readings"));
+        assertEquals("7.4", stated(z, "ph"));
+        StepDocument clear = step("Clear tools out, people clear, guards not on");
+        assertEquals("true", stated(clear, "toolsOut"));
+        assertEquals("false", stated(clear, "guardsOn"));
     }
 
     @ParameterizedTest
@@ -91,9 +100,9 @@ class NotationTest {
     @Test
     void nothingIsGuessed() {
         Notation.ReadStep r = SLICER.step("Wash the blades really well with hot soapy water", "s1");
-        assertTrue(r.step().items() == null || r.step().items().isEmpty());
-        assertNull(r.step().chemical());
-        assertNull(r.step().temperature());
+        assertEquals(List.of(), r.step().texts("items"));
+        assertNull(r.step().text("chemical"));
+        assertNull(r.step().field("temperature"));
         assertTrue(r.slips().size() >= 5, r.slips().toString());
         assertNull(SLICER.step("Polish the blade", "s1").step());
     }
@@ -133,17 +142,11 @@ class NotationTest {
     void anyStepGoesThroughUnchanged(@ForAll long seed) {
         Random dice = new Random(seed);
         ObjectNode s = Json.shared().createObjectNode();
-        ActionCatalog.ActionInfo a =
-                ActionCatalog.all().get(dice.nextInt(ActionCatalog.all().size()));
+        ActionTable.ActionInfo a = ActionTable.all().get(dice.nextInt(ActionTable.all().size()));
         s.put("id", "s-" + dice.nextInt(1000)).put("action", a.name());
-        if (a.name().equals("operate")) {
-            s.put(
-                    "mode",
-                    one(dice, "stop", "safe-position", "drain", "expel", "run", "clean-mode"));
-        }
-        for (String f : a.fields()) {
-            if (!f.equals("mode") && dice.nextInt(3) > 0) {
-                fill(s, f, a.name(), dice);
+        for (StatedField f : a.fields()) {
+            if (f.needed() || dice.nextInt(3) > 0) {
+                fill(s, f, dice);
             }
         }
         s.put("minutes", dice.nextInt(100) / 4.0).put("people", 1 + dice.nextInt(9));
@@ -173,57 +176,52 @@ class NotationTest {
                 DemoSite.SLICER);
     }
 
-    private static void fill(ObjectNode s, String f, String action, Random dice) {
+    private static void fill(ObjectNode s, StatedField f, Random dice) {
         MachineSheet m = DemoSite.SLICER;
-        switch (f) {
-            case "items" -> {
-                ArrayNode l = s.putArray(f);
-                for (int i = 0; i <= dice.nextInt(4); i++) {
-                    var p = m.parts().get(dice.nextInt(m.parts().size()));
-                    l.add(
-                            dice.nextBoolean() || p.surfaces().isEmpty()
-                                    ? p.id()
-                                    : p.surfaces().getFirst().id());
-                }
-            }
-            case "energies" ->
-                    s.putArray(f).add(m.energies().get(dice.nextInt(m.energies().size())).id());
-            case "checks" -> s.putArray(f).add(m.checks().getFirst().id());
-            case "fittings" -> {}
-            case "chemical" ->
-                    s.put(f, DemoSite.CHEMICALS.get(dice.nextInt(DemoSite.CHEMICALS.size())).id());
-            case "strength" -> quantity(s, f, dice, one(dice, "mg/L", "%", "ppm"));
-            case "temperature", "below", "finalRinse" ->
-                    quantity(s, f, dice, one(dice, "°C", "°F"));
-            case "volume" -> quantity(s, f, dice, one(dice, "L", "mL", "gal", "fl oz", "oz"));
-            case "dwell", "contact", "standing" -> quantity(s, f, dice, one(dice, "s", "min", "h"));
-            case "velocity" -> quantity(s, f, dice, "m/s");
-            case "pressure" -> quantity(s, f, dice, "kPa");
-            case "ph" -> s.put(f, dice.nextInt(140) / 10.0);
-            case "method" ->
+        switch (f.kind()) {
+            case NAMES -> ids(s, f, m, dice);
+            case CHEMICAL ->
                     s.put(
-                            f,
-                            action.equals("dry")
-                                    ? one(dice, "air", "towel")
-                                    : one(dice, "cloth", "spray", "washer"));
-            case "endPoint" -> s.put(f, one(dice, "clear", "no-suds", "tap-ph"));
-            case "flow" -> s.put(f, one(dice, "forward", "reverse", "alternate"));
-            case "readings" -> s.putArray(f).add("strength").add("ph");
-            case "count", "times", "locks" -> s.put(f, 1 + dice.nextInt(30));
-            case "toolsOut", "peopleClear", "guardsOn", "powered", "washedOut" ->
-                    s.put(
-                            f,
-                            !f.equals("powered") && !f.equals("washedOut")
-                                    ? dice.nextBoolean()
-                                    : true);
-            case "things", "places", "purged", "complete" ->
-                    s.putArray(f).add(text(dice)).add(text(dice));
-            default -> s.put(f, text(dice));
+                            f.name(),
+                            DemoSite.CHEMICALS.get(dice.nextInt(DemoSite.CHEMICALS.size())).id());
+            case QUANTITY ->
+                    s.putObject(f.name())
+                            .put("value", dice.nextInt(4000) / 8.0)
+                            .put("unit", one(dice, f.units()));
+            case NUMBER -> s.put(f.name(), dice.nextInt(140) / 10.0);
+            case CHOICE -> s.put(f.name(), one(dice, f.choices()));
+            case CHOICES -> s.putArray(f.name()).add(f.choices().getFirst());
+            case COUNT -> s.put(f.name(), 1 + dice.nextInt(20));
+            // Only flags of several words can be denied in a line.
+            case FLAG -> s.put(f.name(), !f.word().contains(" ") || dice.nextBoolean());
+            case TEXTS -> s.putArray(f.name()).add(text(dice)).add(text(dice));
+            case TEXT -> s.put(f.name(), text(dice));
         }
     }
 
-    private static void quantity(ObjectNode s, String f, Random dice, String unit) {
-        s.putObject(f).put("value", dice.nextInt(4000) / 8.0).put("unit", unit);
+    private static void ids(ObjectNode s, StatedField f, MachineSheet m, Random dice) {
+        List<String> known =
+                switch (f.of()) {
+                    case ITEMS ->
+                            m.parts().stream()
+                                    .flatMap(
+                                            p ->
+                                                    Stream.concat(
+                                                            Stream.of(p.id()),
+                                                            p.surfaces().stream().map(Surface::id)))
+                                    .toList();
+                    case ENERGIES -> m.energies().stream().map(Energy::id).toList();
+                    case CHECKS -> m.checks().stream().map(Check::id).toList();
+                    default -> List.of();
+                };
+        ArrayNode l = known.isEmpty() ? null : s.putArray(f.name());
+        for (int i = 0; l != null && i <= dice.nextInt(4); i++) {
+            l.add(one(dice, known));
+        }
+    }
+
+    private static String one(Random dice, List<String> all) {
+        return all.get(dice.nextInt(all.size()));
     }
 
     private static String one(Random dice, String... all) {

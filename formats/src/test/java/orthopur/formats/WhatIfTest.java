@@ -38,7 +38,9 @@ class WhatIfTest {
         ProcedureDocument other =
                 new WhatIf("halvern-h12", "palimar-q10", 0, null).of(SLICER, DemoSite.CHEMICALS);
         List<StepDocument> uses =
-                other.steps().stream().filter(s -> "palimar-q10".equals(s.chemical())).toList();
+                other.steps().stream()
+                        .filter(s -> "palimar-q10".equals(s.text("chemical")))
+                        .toList();
         assertTrue(!uses.isEmpty());
         String step = Json.write(uses.getFirst());
         assertTrue(step.contains("200.0") && step.contains("24.0") && step.contains("60.0"), step);

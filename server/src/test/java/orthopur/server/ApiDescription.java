@@ -7,19 +7,29 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.BooleanSchema;
 import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.IntegerSchema;
 import io.swagger.v3.oas.models.media.MediaType;
+import io.swagger.v3.oas.models.media.NumberSchema;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.parameters.RequestBody;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import orthopur.formats.ActionTable;
+import orthopur.formats.StatedField;
+import orthopur.formats.StepDocument;
 import orthopur.server.platform.ReadsAs;
 import tools.jackson.databind.JsonNode;
 
@@ -56,8 +66,11 @@ class ApiDescription {
                 if (!chain.hasNext()) {
                     return null;
                 }
-                Schema resolved = chain.next().resolve(type, context, chain);
                 JavaType java = Json.mapper().constructType(type.getType());
+                if (java != null && java.getRawClass() == StepDocument.class) {
+                    return new Schema<>().$ref("#/components/schemas/StepDocument");
+                }
+                Schema resolved = chain.next().resolve(type, context, chain);
                 if (java != null && java.getRawClass().isRecord()) {
                     Schema<?> model =
                             context.getDefinedModels().get(java.getRawClass().getSimpleName());
@@ -97,6 +110,39 @@ class ApiDescription {
                 }
             }
             return operation;
+        };
+    }
+
+    /** A step is one flat object; what it can state stands in the table of actions. */
+    @Bean
+    OpenApiCustomizer steps() {
+        return api -> {
+            Schema<?> step = new ObjectSchema();
+            step.setRequired(List.of("id", "action"));
+            for (String text : List.of("id", "action", "when", "words", "because", "caution")) {
+                step.addProperty(text, new StringSchema());
+            }
+            step.addProperty("minutes", new NumberSchema().format("double"));
+            step.addProperty("people", new IntegerSchema().format("int32"));
+            for (ActionTable.ActionInfo a : ActionTable.all()) {
+                a.fields().forEach(f -> step.addProperty(f.name(), field(f)));
+            }
+            Schema<?> quantity = new ObjectSchema();
+            quantity.setRequired(List.of("value", "unit"));
+            quantity.addProperty("value", new NumberSchema().format("double"));
+            quantity.addProperty("unit", new StringSchema());
+            api.getComponents().addSchemas("Quantity", quantity).addSchemas("StepDocument", step);
+        };
+    }
+
+    private static Schema<?> field(StatedField f) {
+        return switch (f.kind()) {
+            case TEXT, CHEMICAL, CHOICE -> new StringSchema();
+            case TEXTS, NAMES, CHOICES -> new ArraySchema().items(new StringSchema());
+            case COUNT -> new IntegerSchema().format("int32");
+            case NUMBER -> new NumberSchema().format("double");
+            case FLAG -> new BooleanSchema();
+            case QUANTITY -> new Schema<>().$ref("#/components/schemas/Quantity");
         };
     }
 }

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.db.tables.records.ProcedureVersionRecord;
-import orthopur.formats.ActionCatalog;
+import orthopur.formats.ActionTable;
 import orthopur.formats.Notation;
 import orthopur.formats.OldText;
 import orthopur.formats.ProcedureDocument;
@@ -321,7 +321,7 @@ class ProceduresController {
     }
 
     @GetMapping("/actions")
-    List<ActionCatalog.ActionInfo> actions() {
-        return ActionCatalog.all();
+    List<ActionTable.ActionInfo> actions() {
+        return ActionTable.all();
     }
 }
