@@ -202,6 +202,8 @@ final class CleanChain {
     }
 
     /** Empty and clean before anything goes in: what the day left in it goes onto the parts. */
+    private boolean handsClean;
+
     void washOutSinks() {
         List<String> places =
                 soaks().keySet().stream().map(s -> s.vessel().name()).distinct().toList();
@@ -357,20 +359,13 @@ final class CleanChain {
                 Math.max(1, work.treated.size() / 2.0));
     }
 
-    void sanitize() {
-        List<Surface> some = work.treated.stream().filter(Work::sanitized).toList();
-        if (some.isEmpty() && work.enclosed.stream().noneMatch(Work::sanitized)) {
-            return;
-        }
-        freshHands("Wash your hands and put on fresh gloves");
-        boolean inPlace = work.request.schools().assembledFirst();
-        List<Passage> lines = work.filled();
-        Set<String> filled = new HashSet<>();
-        for (Passage p : lines) {
-            filled.addAll(p.surfaces());
+    /** Passages are filled, whether they were put together before or never came apart. */
+    void fill() {
+        for (Passage p : work.filled()) {
             Surface first = work.surface(p.surfaces().getFirst());
             Means.Use use = first == null ? null : work.means.sanitizer(first);
             if (use != null) {
+                handsBeforeSanitizer();
                 double litres = Math.max(p.volume().litres() * 1.5, 0.5);
                 bring(
                         use,
@@ -380,8 +375,17 @@ final class CleanChain {
                         new Volume(litres));
             }
         }
-        List<Surface> open =
-                some.stream().filter(s -> !filled.contains(s.id()) && !hidden(s, inPlace)).toList();
+    }
+
+    /** What is not filled is sanitized before anything is put together, under either school. */
+    void sanitize() {
+        Set<String> filled = new HashSet<>();
+        work.filled().forEach(p -> filled.addAll(p.surfaces()));
+        List<Surface> some = work.treated.stream().filter(Work::sanitized).toList();
+        List<Surface> open = some.stream().filter(s -> !filled.contains(s.id())).toList();
+        if (!open.isEmpty()) {
+            handsBeforeSanitizer();
+        }
         Means.grouped(open, s -> Objects.requireNonNull(work.means.sanitizer(s)))
                 .forEach(
                         (use, group) ->
@@ -391,14 +395,17 @@ final class CleanChain {
                                         Action.Method.SPRAY,
                                         "Spray: " + Words.surfaces(group) + ". ",
                                         work.means.made()));
-        if (work.request.schools().rinseAfterSanitizer()) {
+        if (!some.isEmpty() && work.request.schools().rinseAfterSanitizer()) {
             rinse(some, "Rinse the sanitizer off", Action.EndPoint.CLEAR);
         }
     }
 
-    /** Assembled, a surface under something that is back on is out of reach. */
-    private boolean hidden(Surface s, boolean inPlace) {
-        return inPlace && work.apart.inOrder().stream().anyMatch(p -> p.covers().contains(s.id()));
+    /** Once before the first sanitizer; later steps put on fresh gloves by themselves. */
+    private void handsBeforeSanitizer() {
+        if (!handsClean) {
+            freshHands("Wash your hands and put on fresh gloves");
+            handsClean = true;
+        }
     }
 
     private void bring(

@@ -89,16 +89,15 @@ public final class Drafter {
             safety.takeOver();
         }
         if (!inPlace) {
-            chain.sanitize();
-            chain.dry();
-        } else if (!work.request.halves()) {
-            chain.dry();
+            chain.fill();
         }
+        chain.sanitize();
+        chain.dry();
         machine.unfit();
         machine.lubricate();
         machine.putTogether();
         if (inPlace) {
-            chain.sanitize();
+            chain.fill();
         }
         safety.release();
         script.fetch();

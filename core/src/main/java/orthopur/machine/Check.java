@@ -1,5 +1,7 @@
 package orthopur.machine;
 
+import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -7,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param tolerance how far the gauge may be off, in the unit of the range; null for a count, or
  *     where it does not matter
+ * @param needs parts that have to be on before it can be made; its own part always
  */
 public record Check(
         String id,
@@ -15,7 +18,12 @@ public record Check(
         @Nullable Double least,
         @Nullable Double most,
         @Nullable String unit,
-        @Nullable Double tolerance) {
+        @Nullable Double tolerance,
+        List<String> needs) {
+    public Check {
+        needs = Lists.orNone(needs);
+    }
+
     /** A check whose gauge is not said to be off. */
     public Check(
             String id,
@@ -24,6 +32,19 @@ public record Check(
             @Nullable Double least,
             @Nullable Double most,
             @Nullable String unit) {
-        this(id, name, part, least, most, unit, null);
+        this(id, name, part, least, most, unit, null, List.of());
+    }
+
+    /** The same where only these parts are fitted. */
+    Check among(Set<String> parts) {
+        return new Check(
+                id,
+                name,
+                part,
+                least,
+                most,
+                unit,
+                tolerance,
+                needs.stream().filter(parts::contains).toList());
     }
 }

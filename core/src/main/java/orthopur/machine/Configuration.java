@@ -65,7 +65,10 @@ public record Configuration(Map<String, String> choices) {
                         .filter(e -> holds(e.when()))
                         .map(e -> e.among(here))
                         .toList(),
-                sheet.checks().stream().filter(c -> here.contains(c.part())).toList(),
+                sheet.checks().stream()
+                        .filter(c -> here.contains(c.part()))
+                        .map(c -> c.among(here))
+                        .toList(),
                 sheet.passages().stream().filter(p -> surfaces.containsAll(p.surfaces())).toList());
     }
 

@@ -30,6 +30,11 @@ public enum EnergyKind {
         this.path = path;
     }
 
+    /** Whether it comes in from outside and moves things, rather than being left in the machine. */
+    public boolean drives() {
+        return this == CORD || this == SUPPLIED;
+    }
+
     /**
      * The path for a crew of this size: with a second person a plug is in nobody's sole control any
      * more, so it takes a lock as well.

@@ -117,6 +117,11 @@ public final class SheetCheck {
                                         Show.number(check.least()),
                                         Show.number(check.most())));
             }
+            for (String needed : check.needs()) {
+                if (!parts.containsKey(needed)) {
+                    say("/checks/" + c + "/needs", "There is no part \"" + needed + "\".");
+                }
+            }
             if (!parts.containsKey(sheet.checks().get(c).part())) {
                 say(
                         "/checks/" + c + "/part",

@@ -94,11 +94,12 @@ public sealed interface Action {
         return List.of();
     }
 
-    /** Whether the machine moves under power during it. */
+    /** Whether the machine moves under power during it: every motion is a run. */
     default boolean runs() {
         return switch (this) {
-            case Operate a -> a.mode() == Mode.RUN || a.mode() == Mode.CLEAN_MODE;
+            case Operate a -> a.mode().runs();
             case Index a -> a.powered();
+            case Sharpen a -> a.powered();
             // A washer of the site has nothing to do with the machine that is cleaned.
             case RunProgram a -> a.program() != null;
             default -> false;
@@ -127,6 +128,11 @@ public sealed interface Action {
 
         String verb() {
             return verbs.getFirst();
+        }
+
+        /** Whether the machine moves. */
+        public boolean runs() {
+            return this == RUN || this == CLEAN_MODE || this == EXPEL;
         }
 
         /** How it is said, the word that is written first. */
@@ -247,7 +253,7 @@ public sealed interface Action {
     record KeepProduct(@Stated.Destination @Nullable String destination) implements Action {}
 
     /** Mark or photograph where a part belongs. */
-    @Called("Mark")
+    @Called(value = "Mark", handsIn = true)
     record Mark(@Stated.Items List<String> items) implements Action {}
 
     /**

@@ -64,6 +64,11 @@ public record Procedure(
                         g -> scope.getOrDefault(g.id(), List.of(g.fitted())).contains(g.fitted()));
     }
 
+    /** The larger number holds: of the head, or of any step that asks for more. */
+    public int mostPeople() {
+        return Math.max(people, steps.stream().mapToInt(Step::people).max().orElse(1));
+    }
+
     public Procedure withSteps(List<Step> others) {
         return new Procedure(
                 id,

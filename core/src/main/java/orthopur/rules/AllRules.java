@@ -23,6 +23,7 @@ import orthopur.rules.cleanchain.AssembledBeforeSanitized;
 import orthopur.rules.cleanchain.AssembledWet;
 import orthopur.rules.cleanchain.BrushesApart;
 import orthopur.rules.cleanchain.ChasedOut;
+import orthopur.rules.cleanchain.CleanPlace;
 import orthopur.rules.cleanchain.CleanVessel;
 import orthopur.rules.cleanchain.CoverLeftOn;
 import orthopur.rules.cleanchain.DetergentFilm;
@@ -34,6 +35,7 @@ import orthopur.rules.cleanchain.Inspected;
 import orthopur.rules.cleanchain.LineFlow;
 import orthopur.rules.cleanchain.LooseSoilWetted;
 import orthopur.rules.cleanchain.PassageCleaned;
+import orthopur.rules.cleanchain.PassageFilled;
 import orthopur.rules.cleanchain.ProgramRun;
 import orthopur.rules.cleanchain.RecontaminatedByHand;
 import orthopur.rules.cleanchain.RightProduct;
@@ -163,6 +165,8 @@ public final class AllRules {
                     new SoakCollected(),
                     new HandsWashed(),
                     new PassageCleaned(),
+                    new PassageFilled(),
+                    new CleanPlace(),
                     new CoverLeftOn(),
                     new EndStateReached(),
                     // The record.

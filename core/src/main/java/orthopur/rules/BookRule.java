@@ -7,6 +7,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 
 /** A rule with its number, severity, title and source. */
 public abstract class BookRule implements Rule {
@@ -33,7 +34,14 @@ public abstract class BookRule implements Rule {
 
     /** Whether a list names a thing, as a whole entry or within one. */
     protected static boolean names(List<String> list, String thing) {
-        String wanted = thing.toLowerCase(java.util.Locale.ROOT);
-        return list.stream().anyMatch(t -> t.toLowerCase(java.util.Locale.ROOT).contains(wanted));
+        return Words.wornFor(thing).stream()
+                .map(w -> w.toLowerCase(java.util.Locale.ROOT))
+                .anyMatch(
+                        w ->
+                                list.stream()
+                                        .anyMatch(
+                                                t ->
+                                                        t.toLowerCase(java.util.Locale.ROOT)
+                                                                .contains(w)));
     }
 }

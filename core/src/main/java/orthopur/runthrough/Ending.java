@@ -67,12 +67,28 @@ public final class Ending {
         if (sheet.surface(surface).frequency().dueIn(procedure.kind())) {
             return true;
         }
+        // No procedure leaves anything worse than it found it, due or not.
+        Facts f = night.facts(surface);
+        boolean left =
+                f.has(Residue.DETERGENT)
+                        || f.has(Residue.CAUSTIC)
+                        || f.has(Residue.ACID)
+                        || f.has(Residue.METAL);
+        if (left && !f.meets(sheet.surface(surface).end())) {
+            return true;
+        }
         if (procedure.kind() != Frequency.EVENT) {
             return false;
         }
         for (int i = 0; i < traces.size(); i++) {
             Action a = procedure.steps().get(i).action();
-            boolean works = a instanceof Action.Wash || a instanceof Action.Sharpen;
+            boolean works =
+                    a instanceof Action.Wash
+                            || a instanceof Action.Soak
+                            || a instanceof Action.Rinse
+                            || a instanceof Action.Circulate
+                            || a instanceof Action.RunProgram
+                            || a instanceof Action.Sharpen;
             if (works && traces.get(i).named().contains(surface)) {
                 return true;
             }

@@ -80,11 +80,20 @@ public record Facts(
                 soaking);
     }
 
-    Facts soaked(int step, Set<Residue> left, boolean cleans) {
+    /** Lies in a solution; what loosens soil washes, what does not still leaves its residue. */
+    Facts soaked(int step, Set<Residue> left, boolean washes, boolean cleans) {
         Facts wetted =
-                left.isEmpty()
+                !washes
                         ? new Facts(
-                                false, soil, residues, true, washed, rinsed, NEVER, NEVER, NEVER,
+                                false,
+                                soil,
+                                with(residues, left),
+                                true,
+                                washed,
+                                rinsed,
+                                NEVER,
+                                NEVER,
+                                NEVER,
                                 NEVER)
                         : washedAt(step, cleans, left);
         return wetted.soakingSince(step);
@@ -104,7 +113,8 @@ public record Facts(
                 true,
                 washed,
                 step,
-                inspected,
+                // What was seen before the water is not what is left after it.
+                keepsSanitized && sanitized != NEVER ? inspected : NEVER,
                 keepsSanitized ? sanitized : NEVER,
                 NEVER,
                 soaking);

@@ -100,9 +100,29 @@ public final class Moment {
         surfaces.forEach(namedHere::set);
         open.forEach(exposedHere::set);
         this.passages = List.copyOf(passages);
-        this.energies =
+        List<Integer> stated =
                 (program == null ? step().action().energies() : program.energies())
                         .stream().map(sheet::energyNamed).filter(e -> e >= 0).toList();
+        this.energies = stated.isEmpty() ? unnamed(step().action()) : stated;
+    }
+
+    /** What a step brings to life or gives back that does not say which: all that can. */
+    private List<Integer> unnamed(Action action) {
+        boolean all = action instanceof Action.Restore || action instanceof Action.Unlock;
+        if (!all && !action.runs()) {
+            return List.of();
+        }
+        List<Integer> drives = new ArrayList<>();
+        for (int e = 0; e < sheet.energyCount(); e++) {
+            if (sheet.energy(e).kind().drives()) {
+                drives.add(e);
+            }
+        }
+        List<Integer> near =
+                drives.stream()
+                        .filter(e -> parts.stream().anyMatch(p -> sheet.inReach(e, p)))
+                        .toList();
+        return all || near.isEmpty() ? drives : near;
     }
 
     private static @Nullable Program program(Action action, SheetIndex sheet) {

@@ -26,6 +26,7 @@ public final class Night {
     final int[] installedAt;
     final int[] ranAt;
     final boolean[] filled;
+    final double[] chased;
     final @Nullable Temperature[] cooledTo;
 
     /** What rules have asked of later steps, for taking the run up again. */
@@ -54,6 +55,7 @@ public final class Night {
         ranAt = new int[sheet.energyCount()];
         java.util.Arrays.fill(ranAt, Facts.NEVER);
         filled = new boolean[sheet.passageCount()];
+        chased = new double[sheet.passageCount()];
         cooledTo = new Temperature[sheet.energyCount()];
     }
 
@@ -70,6 +72,7 @@ public final class Night {
         copy(aside, n.aside);
         copy(locked, n.locked);
         copy(filled, n.filled);
+        copy(chased, n.chased);
         n.asked.addAll(asked);
         n.fitted.putAll(fitted);
         n.vessels.putAll(vessels);
@@ -92,12 +95,44 @@ public final class Night {
      * @param full whether it still holds it
      * @param soiled something soiled was in it since it was last washed out
      * @param mixedAt minute of the round at which the solution was made
+     * @param residue product whose residue is on its walls until it is washed out; null for none
      */
-    public record Vessel(@Nullable String chemical, boolean full, boolean soiled, double mixedAt) {}
+    public record Vessel(
+            @Nullable String chemical,
+            boolean full,
+            boolean soiled,
+            double mixedAt,
+            @Nullable String residue) {}
+
+    /** The same sink, however it is spelled. */
+    private static String key(String vessel) {
+        return vessel.toLowerCase(java.util.Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+    }
+
+    void hold(String vessel, Vessel holds) {
+        vessels.put(key(vessel), holds);
+    }
+
+    /**
+     * Whether what is clean may be laid there: not onto the floor, not into a vessel that holds a
+     * solution or what was washed off.
+     *
+     * @param place as a step says it; several are parted by semicolons
+     */
+    public boolean fitForClean(String place) {
+        for (String one : place.split(";")) {
+            String k = key(one.replaceFirst("^.* in(to)? (the )?", ""));
+            Vessel v = vessels.get(k);
+            if (k.equals("floor") || v != null && (v.full() || v.soiled())) {
+                return false;
+            }
+        }
+        return true;
+    }
 
     /** The vessel of this name, or null where no step has used it yet. */
     public @Nullable Vessel vessel(@Nullable String name) {
-        return name == null ? null : vessels.get(name);
+        return name == null ? null : vessels.get(key(name));
     }
 
     /** Minutes since the round began, by plan, with the waits that its dwells need. */
@@ -118,6 +153,11 @@ public final class Night {
     /** Place of the step that ran this energy during the clean, or {@link Facts#NEVER}. */
     public int ranAt(int energy) {
         return ranAt[energy];
+    }
+
+    /** Litres of product thrown away through a passage since it was filled. */
+    public double chased(int passage) {
+        return chased[passage];
     }
 
     /** Whether sanitizer still stands in a passage or was never chased out of it. */
@@ -220,7 +260,26 @@ public final class Night {
     /** Whether this stage may be reached from where the energy stands now. */
     public boolean inOrder(int energy, EnergyStage target) {
         int k = path(energy).indexOf(target);
-        return k < 0 || stage[energy] >= k - 1;
+        return k < 0 || (stage[energy] >= k - 1 && fedStill(energy, target) < 0);
+    }
+
+    /**
+     * What would charge an energy again while it is let off, cooled or proved: its source that is
+     * not stopped yet, or for the proof not cut off yet; -1 for none.
+     */
+    public int fedStill(int energy, EnergyStage target) {
+        String source = sheet.energy(energy).fedBy();
+        int from = source == null ? -1 : sheet.energyNamed(source);
+        if (from < 0) {
+            return -1;
+        }
+        int least =
+                switch (target) {
+                    case RELIEVED, COOLED -> path(from).indexOf(EnergyStage.STOPPED);
+                    case PROVED -> path(from).indexOf(isolated(sheet.energy(from).kind()));
+                    default -> 0;
+                };
+        return stage[from] < least ? from : -1;
     }
 
     /**

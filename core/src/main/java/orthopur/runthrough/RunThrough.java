@@ -65,7 +65,7 @@ public final class RunThrough {
                 sheet,
                 context,
                 rules,
-                new Night(sheet, procedure.people()),
+                new Night(sheet, procedure.mostPeople()),
                 new Findings(),
                 keeps);
     }
@@ -131,7 +131,8 @@ public final class RunThrough {
         /** The first step that is another, or at which a look ahead is answered otherwise. */
         private int firstChange(Procedure edited) {
             Procedure was = past.procedure;
-            if (!edited.withSteps(List.of()).equals(was.withSteps(List.of()))) {
+            if (!edited.withSteps(List.of()).equals(was.withSteps(List.of()))
+                    || edited.mostPeople() != was.mostPeople()) {
                 return 0;
             }
             int same = 0;
@@ -310,8 +311,12 @@ public final class RunThrough {
             case Action.Install a -> m.parts().forEach(p -> put(p, a.count(), at));
             case Action.Shift a -> m.parts().forEach(p -> move(p, true));
             case Action.Return a -> m.parts().forEach(p -> move(p, false));
-            case Action.Index a ->
-                    m.parts().forEach(p -> night.visited[p] += a.times() == null ? 1 : a.times());
+            case Action.Index a -> {
+                m.parts().forEach(p -> night.visited[p] += a.times() == null ? 1 : a.times());
+                if (a.powered()) {
+                    m.energies().forEach(e -> run(e, at));
+                }
+            }
             case Action.Fit a -> a.fittings().forEach(f -> fit(f, true));
             case Action.Unfit a -> a.fittings().forEach(f -> fit(f, false));
             case Action.WashHands a -> night.glovesSoiledAt = Facts.NEVER;
@@ -322,8 +327,11 @@ public final class RunThrough {
                 Chemical c = context.chemical(a.solution().chemical());
                 boolean detergent = detergent(a.solution());
                 boolean cleans = detergent && c != null && c.label().soakCleans();
-                Set<Residue> left = detergent ? left(c, Residue.DETERGENT) : Set.of();
-                change(m.exposed(), f -> f.soaked(at, left, cleans));
+                Set<Residue> left =
+                        c == null
+                                ? Set.of()
+                                : left(c, detergent ? Residue.DETERGENT : Residue.SANITIZER);
+                change(m.exposed(), f -> f.soaked(at, left, detergent, cleans));
             }
             case Action.Collect a -> change(m.named(), f -> f.soakingSince(Facts.NEVER));
             case Action.Rinse a -> {
@@ -348,7 +356,7 @@ public final class RunThrough {
                         findings.granted(s);
                     }
                 }
-                m.passages().forEach(p -> night.filled[p] = true);
+                m.passages().forEach(this::fill);
             }
             case Action.Dry a -> {
                 boolean towel = a.method() == Action.Drying.TOWEL;
@@ -356,6 +364,9 @@ public final class RunThrough {
             }
             // The dust falls on all of the part, not on its edge alone.
             case Action.Sharpen a -> {
+                if (a.powered()) {
+                    m.energies().forEach(e -> run(e, at));
+                }
                 for (int p : m.parts()) {
                     for (int s : sheet.surfacesOf(p)) {
                         if (night.coverOf(s) < 0) {
@@ -365,9 +376,15 @@ public final class RunThrough {
                 }
             }
             case Action.Coat a -> change(m.exposed(), Facts::coated);
+            case Action.Store a -> {
+                if (a.destination() != null && !night.fitForClean(a.destination())) {
+                    change(m.named(), Facts::touched);
+                }
+            }
             case Action.ChaseOut a -> {
                 for (int p : m.passages()) {
-                    if (enough(a, p)) {
+                    night.chased[p] += a.volume() == null ? 0 : a.volume().litres();
+                    if (enough(p)) {
                         night.filled[p] = false;
                         change(sheet.wettedIn(p), Facts::chased);
                     }
@@ -377,13 +394,14 @@ public final class RunThrough {
                     a.places()
                             .forEach(
                                     v ->
-                                            night.vessels.put(
+                                            night.hold(
                                                     v,
                                                     new Night.Vessel(
                                                             null,
                                                             false,
                                                             !a.washedOut() && soiled(v),
-                                                            0)));
+                                                            0,
+                                                            a.washedOut() ? null : residue(v))));
             case Action.Clear a -> {
                 night.toolsOut = a.toolsOut();
                 night.peopleClear = a.peopleClear();
@@ -392,7 +410,7 @@ public final class RunThrough {
             case Action.Unlock a -> m.energies().forEach(e -> energy(e, () -> night.unlock(e)));
             case Action.Restore a -> m.energies().forEach(e -> energy(e, () -> night.revive(e)));
             case Action.Operate a -> {
-                if (a.mode() == Action.Mode.RUN || a.mode() == Action.Mode.CLEAN_MODE) {
+                if (a.mode().runs()) {
                     m.energies().forEach(e -> run(e, at));
                 } else {
                     advance(m);
@@ -517,32 +535,43 @@ public final class RunThrough {
         if (solution == null || solution.vessel() == null) {
             return;
         }
-        Night.Vessel before = night.vessels.get(solution.vessel());
+        Night.Vessel before = night.vessel(solution.vessel());
         boolean same =
                 before != null
                         && before.full()
                         && java.util.Objects.equals(before.chemical(), solution.chemical());
         boolean soils = m.named().stream().anyMatch(s -> night.facts[s].soil());
-        night.vessels.put(
+        night.hold(
                 solution.vessel(),
                 new Night.Vessel(
                         solution.chemical(),
                         true,
                         soils || (before != null && before.soiled()),
-                        same && before != null ? before.mixedAt() : night.minutes));
+                        same && before != null ? before.mixedAt() : night.minutes,
+                        solution.chemical()));
+    }
+
+    private void fill(int passage) {
+        night.filled[passage] = true;
+        night.chased[passage] = 0;
     }
 
     private boolean soiled(String vessel) {
-        Night.Vessel v = night.vessels.get(vessel);
+        Night.Vessel v = night.vessel(vessel);
         return v != null && v.soiled();
     }
 
-    private boolean enough(Action.ChaseOut a, int passage) {
-        return a.volume() != null
-                && a.volume().litres()
-                        >= sheet.passage(passage).volume().litres()
-                                        * context.book().number("chase-out.factor")
-                                - 1e-9;
+    private @Nullable String residue(String vessel) {
+        Night.Vessel v = night.vessel(vessel);
+        return v == null ? null : v.residue();
+    }
+
+    /** Portions add up, however many steps throw them away. */
+    private boolean enough(int passage) {
+        return night.chased[passage]
+                >= sheet.passage(passage).volume().litres()
+                                * context.book().number("chase-out.factor")
+                        - 1e-9;
     }
 
     /** Cool when it is measured so, or when it has stood as long as its curve takes. */
@@ -558,8 +587,11 @@ public final class RunThrough {
     }
 
     private void run(int e, int at) {
+        // What never was dead is not brought back; then the first rule is that it is live.
+        if (night.stage[e] > 0) {
+            night.ranAt[e] = at;
+        }
         energy(e, () -> night.revive(e));
-        night.ranAt[e] = at;
     }
 
     private void fit(String fitting, boolean on) {

@@ -23,6 +23,7 @@ import orthopur.chemical.ChemicalKind;
 import orthopur.machine.Frequency;
 import orthopur.machine.Limit;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.Passage;
 import orthopur.machine.SheetCheck;
 import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
@@ -195,14 +196,37 @@ class DraftPropertiesTest {
     }
 
     @Test
-    void schoolBAssemblesBeforeItSanitizes() {
+    void schoolBFillsAfterAssemblyAndSanitizesTheRestBefore() {
         Procedure p =
                 Drafter.draft(
                         Bench.SHEET,
                         request(Frequency.DAILY, new Schools(false, true), Map.of()),
                         SITE);
         List<String> verbs = p.steps().stream().map(s -> s.action().verb()).toList();
-        assertTrue(verbs.lastIndexOf("Install") < verbs.indexOf("Sanitize"));
+        assertTrue(verbs.indexOf("Sanitize") < verbs.indexOf("Install"), verbs.toString());
+        MachineSheet barrel =
+                Rig.bench()
+                        .passage(
+                                new Passage(
+                                        "barrel",
+                                        "Barrel",
+                                        List.of("groove"),
+                                        new Volume(2),
+                                        null,
+                                        "horchata",
+                                        null,
+                                        List.of()))
+                        .sheet();
+        Procedure filled =
+                Drafter.draft(
+                        barrel, request(Frequency.DAILY, new Schools(false, true), Map.of()), SITE);
+        int fill = 0;
+        while (!filled.steps().get(fill).action().items().equals(List.of("barrel"))
+                || !(filled.steps().get(fill).action() instanceof Action.Sanitize)) {
+            fill++;
+        }
+        List<Step> after = filled.steps().subList(fill, filled.steps().size());
+        assertTrue(after.stream().noneMatch(s -> s.action() instanceof Action.Install));
     }
 
     /** What cannot be written is refused with the surface and why. */

@@ -107,7 +107,7 @@ class EveryRuleTest {
         rule(
                 plain,
                 "L7@lock",
-                "FIX",
+                "STOP",
                 two,
                 Bench.change(two, "lock", new Action.Lock(List.of("motor"), 2, null)));
 
@@ -1208,10 +1208,47 @@ class EveryRuleTest {
                 .toString();
     }
 
+    private static List<String> rigSurfaces() {
+        return Rig.bench().sheet().parts().stream()
+                .flatMap(p -> p.surfaces().stream())
+                .filter(s -> s.zone() == 1)
+                .map(orthopur.machine.Surface::id)
+                .toList();
+    }
+
     @Test
     void aRingOverAGrooveUnderSchoolB() {
-        Rig rig = Rig.bench();
+        Rig rig =
+                Rig.bench()
+                        .passage(
+                                new Passage(
+                                        "drum-line",
+                                        "Drum",
+                                        rigSurfaces(),
+                                        new Volume(2),
+                                        null,
+                                        null,
+                                        null,
+                                        List.of()));
         Procedure b = Bench.schoolB(Bench.moved("sanitize", "measure"));
+        List<String> sprayed = rig.findings(b).stream().map(Finding::rule).toList();
+        assertTrue(sprayed.contains("C12"), "put together and sprayed: " + sprayed);
+        Action.Sanitize spray = (Action.Sanitize) b.steps().get(b.placeOf("sanitize")).action();
+        b =
+                Bench.change(
+                        b,
+                        "sanitize",
+                        new Action.Sanitize(
+                                List.of("drum-line"),
+                                new Solution(
+                                        spray.solution().chemical(),
+                                        spray.solution().strength(),
+                                        spray.solution().temperature(),
+                                        spray.solution().ph(),
+                                        new Volume(2)),
+                                Action.Method.FLOOD,
+                                spray.contact(),
+                                spray.readings()));
         List<String> rules = rig.findings(b).stream().map(Finding::rule).distinct().toList();
         assertFalse(rules.contains("C12"), rules.toString());
         assertFalse(rules.contains("C10"), rules.toString());

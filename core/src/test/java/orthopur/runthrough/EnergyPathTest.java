@@ -65,7 +65,12 @@ class EnergyPathTest {
     void storedEnergyIsRelievedAndProvedHeatIsCooled() {
         Night n = night(1);
         go(n, 2, EnergyStage.RELIEVED);
-        assertFalse(n.harmless(2));
+        assertEquals(EnergyStage.LIVE, n.stage(2), "its motor still runs");
+        go(n, 1, EnergyStage.STOPPED);
+        go(n, 2, EnergyStage.RELIEVED);
+        go(n, 2, EnergyStage.PROVED);
+        assertEquals(EnergyStage.RELIEVED, n.stage(2), "its motor is not cut off");
+        go(n, 1, EnergyStage.ISOLATED);
         go(n, 2, EnergyStage.PROVED);
         assertTrue(n.harmless(2));
         go(n, 3, EnergyStage.COOLED);

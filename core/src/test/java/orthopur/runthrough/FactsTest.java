@@ -73,7 +73,7 @@ class FactsTest {
         assertEquals(Facts.NEVER, SANITIZED.looseOff().sanitized(), "scraping");
         assertEquals(Facts.NEVER, SANITIZED.touched().sanitized(), "a towel or a glove");
         assertEquals(Facts.NEVER, SANITIZED.washedAt(5, true, SOAP).sanitized(), "washing again");
-        assertEquals(Facts.NEVER, SANITIZED.soaked(5, SOAP, false).sanitized(), "a soak");
+        assertEquals(Facts.NEVER, SANITIZED.soaked(5, SOAP, true, false).sanitized(), "a soak");
         assertEquals(Facts.NEVER, SANITIZED.rinsedAt(5, false).sanitized(), "a rinse");
         assertEquals(
                 4, SANITIZED.rinsedAt(5, true).sanitized(), "but not under the school that rinses");
@@ -86,7 +86,11 @@ class FactsTest {
         Facts seen = CLEAN.inspectedAt(3);
         assertEquals(Facts.NEVER, seen.looseOff().inspected());
         assertEquals(Facts.NEVER, seen.washedAt(4, true, SOAP).inspected());
-        assertEquals(3, seen.rinsedAt(4, false).inspected());
+        assertEquals(Facts.NEVER, seen.rinsedAt(4, false).inspected(), "water after the look");
+        assertEquals(
+                3,
+                seen.sanitizedAt(4, true, CHLORINE).rinsedAt(5, true).inspected(),
+                "but for the rinse of the school that rinses the sanitizer off");
     }
 
     @Test
@@ -105,8 +109,8 @@ class FactsTest {
                         Facts::looseOff,
                         f -> f.washedAt(1, true, SOAP),
                         f -> f.washedAt(1, false, SOAP),
-                        f -> f.soaked(1, SOAP, false),
-                        f -> f.soaked(1, Set.of(), false),
+                        f -> f.soaked(1, SOAP, true, false),
+                        f -> f.soaked(1, Set.of(), false, false),
                         f -> f.rinsedAt(1, false),
                         f -> f.inspectedAt(1),
                         f -> f.sanitizedAt(1, false, CHLORINE),

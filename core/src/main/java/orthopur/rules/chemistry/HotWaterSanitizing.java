@@ -30,6 +30,27 @@ public final class HotWaterSanitizing extends BookRule {
         Duration time = m.context().book().duration("hot-water.hand.contact");
         Temperature stated = a.solution().temperature();
         boolean hot = stated != null && stated.atLeast(least);
+        boolean keepsHot =
+                a.method() == Action.Method.IMMERSE
+                        || a.method() == Action.Method.FLOOD
+                        || a.method() == Action.Method.WASHER;
+        if (!keepsHot) {
+            out.report(info)
+                    .items(m.surfaceIds(m.exposed()))
+                    .says(
+                            "Step %d sanitizes with hot water %s; only what lies in it, is filled with it or runs through a washer stays hot for its time."
+                                    .formatted(
+                                            m.number(),
+                                            a.method() == null
+                                                    ? "and does not say how"
+                                                    : "by "
+                                                            + a.method()
+                                                                    .name()
+                                                                    .toLowerCase(
+                                                                            java.util.Locale.ROOT)),
+                            "A hot cloth or a spray is lukewarm a second after it left the bucket.")
+                    .deny(m.exposed());
+        }
         boolean enough = a.contact() != null && a.contact().compareTo(time) >= 0;
         if (stated == null || (hot && enough)) {
             return;

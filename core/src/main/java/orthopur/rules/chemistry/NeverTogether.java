@@ -32,17 +32,21 @@ public final class NeverTogether extends BookRule {
             return;
         }
         Night.Vessel v = m.night().vessel(solution.vessel());
-        Chemical held = v == null || !v.full() ? null : m.context().chemical(v.chemical());
+        // What was in it stays on its walls until it is washed out, drained or not.
+        Chemical held =
+                v == null ? null : m.context().chemical(v.full() ? v.chemical() : v.residue());
         String clash = held == null ? null : Clash.between(held.kind(), c.kind());
         if (clash != null && held != null) {
             out.report(info)
                     .says(
-                            "Step %d brings %s into %s, which still holds %s: %s."
+                            "Step %d brings %s into %s, which %s: %s."
                                     .formatted(
                                             m.number(),
                                             c.name(),
                                             solution.vessel(),
-                                            held.name(),
+                                            v != null && v.full()
+                                                    ? "still holds " + held.name()
+                                                    : "was not washed out after " + held.name(),
                                             clash),
                             "Nobody who bends over that sink gets out by themselves.")
                     .propose(

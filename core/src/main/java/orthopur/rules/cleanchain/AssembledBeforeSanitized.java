@@ -1,7 +1,9 @@
 package orthopur.rules.cleanchain;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import orthopur.machine.EndState;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
@@ -22,14 +24,20 @@ public final class AssembledBeforeSanitized extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Sanitize) || m.procedure().schools().assembledFirst()) {
+        if (!(m.action() instanceof Action.Sanitize)) {
             return;
+        }
+        // Put together first is right for what is filled or flows, and for nothing else.
+        Set<Integer> filled = new HashSet<>();
+        if (m.procedure().schools().assembledFirst()) {
+            m.passages().forEach(p -> filled.addAll(m.sheet().wettedIn(p)));
         }
         List<Integer> late = new ArrayList<>();
         for (int s : m.named()) {
             int p = m.sheet().ownerOf(s);
             if (m.sheet().surface(s).zone() == 1
                     && m.sheet().surface(s).end() == EndState.SANITIZED
+                    && !filled.contains(s)
                     && m.night().off(p) == 0
                     && m.night().installedAt(p) != Facts.NEVER
                     && m.night().facts(s).sanitized() == Facts.NEVER) {

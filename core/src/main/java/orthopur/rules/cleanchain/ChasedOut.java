@@ -34,7 +34,14 @@ public final class ChasedOut extends BookRule {
         for (int k : m.passages()) {
             Passage passage = m.sheet().passage(k);
             double needed = passage.volume().litres() * factor;
-            if (a.volume() == null || a.volume().litres() < needed - 1e-9) {
+            // Portions add up; the last one has to make it enough.
+            boolean more =
+                    m.later(
+                            x ->
+                                    x instanceof Action.ChaseOut c
+                                            && c.items().contains(passage.id()));
+            double before = m.night().chased(k);
+            if (!more && (a.volume() == null || before + a.volume().litres() < needed - 1e-9)) {
                 Findings.Report r =
                         out.report(info)
                                 .cause(passage.id())
@@ -45,21 +52,26 @@ public final class ChasedOut extends BookRule {
                                                         m.number(),
                                                         a.volume() == null
                                                                 ? "an amount that is not stated"
-                                                                : a.volume().shown(),
+                                                                : Volume.ofLitres(
+                                                                                before
+                                                                                        + a.volume()
+                                                                                                .litres())
+                                                                        .shown(),
                                                         m.sheet().names(List.of(passage.id())),
                                                         passage.volume().shown(),
                                                         Show.number(needed),
                                                         Show.number(factor)),
                                         "The first portions are sanitizer with a little product.")
                                 .propose(
-                                        "Throw away " + Show.number(needed) + " L",
+                                        "Throw away " + Show.number(needed - before) + " L",
                                         change(
                                                 m,
                                                 m.step()
                                                         .with(
                                                                 new Action.ChaseOut(
                                                                         a.items(),
-                                                                        Volume.ofLitres(needed),
+                                                                        Volume.ofLitres(
+                                                                                needed - before),
                                                                         a.product()))));
                 if (a.volume() != null) {
                     r.number("stated", a.volume().litres(), "L");

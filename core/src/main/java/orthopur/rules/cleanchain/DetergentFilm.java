@@ -66,6 +66,14 @@ public final class DetergentFilm implements Rule {
                                                         Action.EndPoint.CLEAR),
                                                 "Rinse with drinking water until it runs clear: "
                                                         + m.sheet().names(ids)
-                                                        + "."))));
+                                                        + ".")),
+                                // What was seen before the water says nothing of what is left.
+                                new Edit.InsertBefore(
+                                        m.step().id(),
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                1,
+                                                new Action.Inspect(ids),
+                                                "Look and feel, with flashlight and mirror."))));
     }
 }

@@ -7,6 +7,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 
 /** C17: each side gets its own product again. */
 public final class RightProduct extends BookRule {
@@ -25,7 +26,7 @@ public final class RightProduct extends BookRule {
         }
         for (int k : m.passages()) {
             Passage passage = m.sheet().passage(k);
-            if (passage.product() != null && !passage.product().equals(a.product())) {
+            if (passage.product() != null && !Words.same(passage.product(), a.product())) {
                 out.report(info)
                         .says(
                                 "Step %d chases %s out with %s; its product is %s."

@@ -27,10 +27,9 @@ public final class HandsInAfterRun extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         switch (m.action()) {
-            case Action.Operate a when a.mode() == Action.Mode.RUN -> guards(m, out);
-            case Action.RunProgram a when a.runs() -> guards(m, out);
             case Action.Operate a when a.mode() == Action.Mode.CLEAN_MODE -> cleanMode(m, out);
             case Action.Index a when a.powered() -> indexed(m, out);
+            case Action a when a.runs() -> guards(m, out);
             default -> after(m, out);
         }
     }
@@ -38,14 +37,16 @@ public final class HandsInAfterRun extends BookRule {
     private void guards(Moment m, Findings out) {
         for (int p = 0; p < m.sheet().partCount(); p++) {
             Part part = m.sheet().part(p);
-            if (part.guard() && m.night().off(p) > 0) {
+            boolean off = m.night().off(p) > 0;
+            if (part.guard() && (off || m.night().aside(p))) {
                 out.report(info)
                         .items(java.util.List.of(part.id()))
                         .says(
-                                "Step %d runs the machine while %s is off."
+                                "Step %d runs the machine while %s is %s."
                                         .formatted(
                                                 m.number(),
-                                                m.sheet().names(java.util.List.of(part.id()))),
+                                                m.sheet().names(java.util.List.of(part.id())),
+                                                off ? "off" : "moved aside"),
                                 "Without the guard the moving part is in reach; only a keyed clean mode allows that.");
             }
         }

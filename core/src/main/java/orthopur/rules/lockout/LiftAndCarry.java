@@ -31,7 +31,12 @@ public final class LiftAndCarry extends BookRule {
             Mass mass = part.moving().mass();
             Integer people = part.moving().people();
             boolean heavy = mass != null && mass.compareTo(most) > 0;
-            int needed = Math.max(people == null ? 1 : people, heavy ? 2 : 1);
+            int needed =
+                    Math.max(
+                            people == null ? 1 : people,
+                            mass == null
+                                    ? 1
+                                    : (int) Math.ceil(mass.kilograms() / most.kilograms() - 1e-9));
             if (m.step().people() >= needed) {
                 continue;
             }
@@ -49,7 +54,7 @@ public final class LiftAndCarry extends BookRule {
                                                     s.people() == 1 ? "" : "s",
                                                     needed,
                                                     mass != null && heavy
-                                                            ? ": %s is above %s"
+                                                            ? ": %s, at most %s each"
                                                                     .formatted(
                                                                             mass.shown(),
                                                                             most.shown())

@@ -32,6 +32,11 @@ public final class MakeSafeOrder implements Rule {
                 continue;
             }
             List<EnergyStage> path = m.night().path(e);
+            int fed = m.night().fedStill(e, target);
+            if (fed >= 0) {
+                fed(m, out, e, fed);
+                continue;
+            }
             List<EnergyStage> skipped =
                     path.subList(m.night().stageNumber(e) + 1, path.indexOf(target));
             String name = SheetIndex.spoken(m.sheet().energy(e).name());
@@ -53,5 +58,19 @@ public final class MakeSafeOrder implements Rule {
                             MakeSafe.before(m.procedure(), m.place(), m.sheet(), e, skipped))
                     .under(earlier);
         }
+    }
+
+    /** Pressure and motion come back as long as what feeds them runs or is open. */
+    private static void fed(Moment m, Findings out, int e, int source) {
+        String name = SheetIndex.spoken(m.sheet().energy(e).name());
+        String from = SheetIndex.spoken(m.sheet().energy(source).name());
+        out.report(INFO)
+                .energy(m.sheet().energy(e).id())
+                .says(
+                        "Step %d deals with %s while %s, which feeds it, is still %s."
+                                .formatted(m.number(), name, from, m.night().stage(source).shown()),
+                        "What is let off or waited for is back a moment later, as long as its source"
+                                + " runs or is open.")
+                .under(out.onEnergy(m.sheet().energy(e).id(), "L2"));
     }
 }

@@ -3,6 +3,7 @@ package orthopur.rules.lockout;
 import java.util.List;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyStage;
+import orthopur.procedure.Action;
 import orthopur.procedure.Step;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Ending;
@@ -41,6 +42,7 @@ public final class NeverMadeSafe implements Rule {
             }
             Step step = end.procedure().steps().get(first);
             List<EnergyStage> path = end.night().path(e);
+            int place = Math.min(first, firstOfWhatItFeeds(end, energy.id(), first));
             Findings.Report l3 =
                     out.report(INFO)
                             .at(first, step.id())
@@ -53,13 +55,23 @@ public final class NeverMadeSafe implements Rule {
                                     "Make it safe before step " + (first + 1),
                                     MakeSafe.before(
                                             end.procedure(),
-                                            first,
+                                            place,
                                             end.sheet(),
                                             e,
                                             path.subList(1, path.size())));
             Findings.Report l1 = out.onEnergy(energy.id(), "L1");
             if (l1 != null) {
                 l1.under(l3);
+            }
+            // What it feeds cannot be made safe either; that is the same cause.
+            for (int fed = 0; fed < end.sheet().energyCount(); fed++) {
+                if (energy.id().equals(end.sheet().energy(fed).fedBy())) {
+                    Findings.Report follows =
+                            out.onEnergy(end.sheet().energy(fed).id(), "L2", "L4", "L1");
+                    if (follows != null) {
+                        follows.under(l3);
+                    }
+                }
             }
         }
     }
@@ -71,6 +83,22 @@ public final class NeverMadeSafe implements Rule {
             }
         }
         return -1;
+    }
+
+    /** What it feeds cannot be let off before it; so that is where it has to be made safe. */
+    private static int firstOfWhatItFeeds(Ending end, String source, int otherwise) {
+        for (int i = 0; i < otherwise; i++) {
+            Action a = end.procedure().steps().get(i).action();
+            for (String id : a.energies()) {
+                int fed = end.sheet().energyNamed(id);
+                if (fed >= 0
+                        && source.equals(end.sheet().energy(fed).fedBy())
+                        && Moment.target(a, fed, end.sheet()) != null) {
+                    return i;
+                }
+            }
+        }
+        return otherwise;
     }
 
     private static boolean everMoved(Ending end, int energy) {

@@ -10,15 +10,18 @@ import orthopur.runthrough.Severity;
 /** L7: as many personal locks as people. */
 public final class PersonalLocks extends BookRule {
     public PersonalLocks() {
-        super("L7", Severity.FIX, "Each person puts on their own lock", Sources.LOCKOUT + "(f)(3)");
+        super(
+                "L7",
+                Severity.STOP,
+                "Each person puts on their own lock",
+                Sources.LOCKOUT + "(f)(3)");
     }
 
     @Override
     public void look(Moment m, Findings out) {
-        int people = m.procedure().people();
+        int people = m.procedure().mostPeople();
         if (!(m.action() instanceof Action.Lock a)
-                || people < 2
-                || (a.locks() != null && a.locks() >= people)) {
+                || (a.locks() == null ? people < 2 : a.locks() >= people)) {
             return;
         }
         Findings.Report r =

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 
 /** L9: cut-resistant gloves at every edge, and a disc wiped in its one direction. */
 public final class SharpParts extends BookRule {
@@ -50,7 +51,7 @@ public final class SharpParts extends BookRule {
     private void direction(Moment m, Action.Wash wash, Findings out) {
         for (int s : m.exposed()) {
             Surface surface = m.sheet().surface(s);
-            if (surface.wipe() != null && !surface.wipe().equalsIgnoreCase(wash.direction())) {
+            if (surface.wipe() != null && !Words.same(surface.wipe(), wash.direction())) {
                 out.report(info)
                         .items(List.of(surface.id()))
                         .says(

@@ -1,12 +1,14 @@
 package orthopur.rules.teardown;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 
 /** T10: how it is fastened is said where it is fastened. */
 public final class FasteningPattern extends BookRule {
@@ -20,13 +22,14 @@ public final class FasteningPattern extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Install a) || a.pattern() != null) {
+        if (!(m.action() instanceof Action.Install a)) {
             return;
         }
         List<Part> asked =
                 m.parts().stream()
                         .map(m.sheet()::part)
                         .filter(p -> p.fitting().pattern() != null)
+                        .filter(p -> !said(a.pattern(), p.fitting().pattern()))
                         .toList();
         if (!asked.isEmpty()) {
             List<String> ids = asked.stream().map(Part::id).toList();
@@ -39,7 +42,9 @@ public final class FasteningPattern extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            "Step %d puts %s on and does not say how: %s."
+                            (a.pattern() == null
+                                            ? "Step %d puts %s on and does not say how: %s."
+                                            : "Step %d puts %s on otherwise than its sheet says: %s.")
                                     .formatted(m.number(), m.sheet().names(ids), pattern),
                             "A pin that is not home comes loose on the first turn.")
                     .propose(
@@ -51,5 +56,10 @@ public final class FasteningPattern extends BookRule {
                                                     new Action.Install(
                                                             a.items(), a.count(), pattern))));
         }
+    }
+
+    /** A step that puts several parts on says it of each; so the sheet's words are among others. */
+    private static boolean said(@Nullable String step, @Nullable String sheet) {
+        return step != null && sheet != null && Words.saysOf(step, sheet);
     }
 }

@@ -49,6 +49,15 @@ public final class Lubricants extends BookRule {
                                                 points.getFirst().point()),
                                 "A greased face seal is pressed out of its seat.");
             }
+            if (!coats && points.isEmpty() && !part.surfaces().isEmpty()) {
+                out.report(info)
+                        .severity(Severity.FIX)
+                        .items(List.of(part.id()))
+                        .says(
+                                "Step %d lubricates %s, for which the sheet names no point."
+                                        .formatted(m.number(), m.sheet().names(List.of(part.id()))),
+                                "Oil where none belongs drips into the food; if it belongs there, the sheet has to say so.");
+            }
             int zone = part.surfaces().stream().mapToInt(Surface::zone).min().orElse(4);
             boolean enough =
                     c != null

@@ -1,0 +1,46 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Facts;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C4: what is clean is laid where it is clean. */
+public final class CleanPlace extends BookRule {
+    public CleanPlace() {
+        super(
+                "C4",
+                Severity.STOP,
+                "Clean parts are laid in a clean place",
+                "Food Code 2022, 4-901.11");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Store a)
+                || a.destination() == null
+                || m.night().fitForClean(a.destination())) {
+            return;
+        }
+        List<Integer> clean =
+                m.named().stream()
+                        .filter(
+                                s ->
+                                        m.night().facts(s).sanitized() != Facts.NEVER
+                                                || m.night().facts(s).clean())
+                        .toList();
+        if (clean.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.surfaceIds(clean);
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d lays %s into %s, which is not clean or still holds a solution."
+                                .formatted(m.number(), m.sheet().names(ids), a.destination()),
+                        "It takes up again what was just taken off it.");
+    }
+}

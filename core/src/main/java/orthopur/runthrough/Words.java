@@ -1,0 +1,105 @@
+package orthopur.runthrough;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** Words that mean the same, as data: what people write, matched whole and without case. */
+public final class Words {
+    /** What is written, and what is meant by it. */
+    private static final Map<String, String> MEANT =
+            Map.of(
+                    "center outward", "centre outward",
+                    "from center outward", "centre outward",
+                    "from centre outward", "centre outward",
+                    "from center to rim", "centre outward",
+                    "from centre to rim", "centre outward",
+                    "center to edge", "centre outward",
+                    "centre to edge", "centre outward",
+                    "outward from center", "centre outward",
+                    "outward from centre", "centre outward");
+
+    /** Gloves that a person may list instead, by what is asked for. */
+    private static final Map<String, List<String>> WORN =
+            Map.of(
+                    "single-use gloves",
+                    List.of("nitrile gloves", "disposable gloves", "single use gloves"),
+                    "cut-resistant gloves",
+                    List.of("cut resistant gloves", "cut gloves", "chain mail gloves"),
+                    "chemical gloves",
+                    List.of("chemical-resistant gloves", "chemical resistant gloves"),
+                    "goggles",
+                    List.of("splash goggles", "safety goggles"));
+
+    private Words() {}
+
+    /** Whether two texts mean the same. Neither is matched by a piece of the other. */
+    public static boolean same(@Nullable String a, @Nullable String b) {
+        return a != null && b != null && meant(a).equals(meant(b));
+    }
+
+    /** What a text means, for comparing. */
+    public static String meant(String text) {
+        String plain =
+                text.toLowerCase(Locale.ROOT)
+                        .replace("the ", "")
+                        .replaceAll("[^\\p{L}\\p{N}]+", " ")
+                        .strip();
+        return MEANT.getOrDefault(plain, plain);
+    }
+
+    /** Words of which one denies the other. */
+    private static final Map<String, String> OPPOSITES =
+            Map.ofEntries(
+                    Map.entry("up", "down"),
+                    Map.entry("down", "up"),
+                    Map.entry("left", "right"),
+                    Map.entry("right", "left"),
+                    Map.entry("in", "out"),
+                    Map.entry("out", "in"),
+                    Map.entry("forward", "backward"),
+                    Map.entry("backward", "forward"),
+                    Map.entry("front", "back"),
+                    Map.entry("back", "front"),
+                    Map.entry("clockwise", "counterclockwise"),
+                    Map.entry("counterclockwise", "clockwise"),
+                    Map.entry("open", "shut"),
+                    Map.entry("shut", "open"),
+                    Map.entry("loose", "tight"),
+                    Map.entry("tight", "loose"));
+
+    /**
+     * Whether a text says what another asks for, in its own words: at least half of them, and none
+     * that denies one of them.
+     */
+    public static boolean saysOf(String text, String asked) {
+        Set<String> said = plain(text);
+        Set<String> wanted = plain(asked);
+        boolean denied =
+                wanted.stream()
+                        .map(w -> OPPOSITES.getOrDefault(w, ""))
+                        .anyMatch(o -> said.contains(o) && !wanted.contains(o));
+        long shared = wanted.stream().filter(said::contains).count();
+        return !denied && 2 * shared >= wanted.size();
+    }
+
+    /** Its words without case, plural and small ones. */
+    private static Set<String> plain(String text) {
+        return Arrays.stream(meant(text).split(" "))
+                .filter(w -> w.length() > 2 || OPPOSITES.containsKey(w))
+                .map(w -> w.length() > 3 && w.endsWith("s") ? w.substring(0, w.length() - 1) : w)
+                .collect(Collectors.toSet());
+    }
+
+    /** What may stand in a list for a thing that is worn, itself first. */
+    public static List<String> wornFor(String thing) {
+        return java.util.stream.Stream.concat(
+                        java.util.stream.Stream.of(thing),
+                        WORN.getOrDefault(thing, List.of()).stream())
+                .toList();
+    }
+}
