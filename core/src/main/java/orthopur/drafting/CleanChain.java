@@ -60,7 +60,11 @@ final class CleanChain {
                 work.sheet.soils().stream()
                         .anyMatch(s -> SETS.contains(s.toLowerCase(Locale.ROOT)));
         if (sets) {
-            rinse(work.treated, "Rinse with lukewarm water first", Action.EndPoint.CLEAR);
+            rinse(
+                    work.treated,
+                    work.passages(),
+                    "Rinse with lukewarm water first",
+                    Action.EndPoint.CLEAR);
         }
         Map<Soaking, List<Part>> soaks = soaks();
         soaks.forEach(this::soak);
@@ -75,7 +79,7 @@ final class CleanChain {
         }
         // Parts of a passage may have soaked.
         work.passages().forEach(this::flush);
-        rinse(work.treated, "Rinse", Action.EndPoint.NO_SUDS);
+        rinse(work.treated, work.passages(), "Rinse", Action.EndPoint.NO_SUDS);
         List<Passage> closed = work.passages(work.enclosed);
         if (!closed.isEmpty()) {
             script.things.add("pH strips");
@@ -308,19 +312,19 @@ final class CleanChain {
                 3);
     }
 
-    private void rinse(List<Surface> some, String verb, Action.EndPoint end) {
+    private void rinse(List<Surface> some, List<Passage> lines, String verb, Action.EndPoint end) {
         double most = LUKEWARM.celsius();
         for (Surface s : some) {
             most = s.highest() == null ? most : Math.min(most, s.highest().celsius());
         }
         Temperature at = new Temperature(most);
         List<String> items = new ArrayList<>(work.items(some));
-        work.passages().forEach(p -> items.add(p.id()));
+        lines.forEach(p -> items.add(p.id()));
         script.add(
                 new Action.Rinse(
                         items,
                         new Solution(null, null, at, null, new Volume(20)),
-                        work.passages().isEmpty() ? Action.Method.CLOTH : Action.Method.FLOOD,
+                        lines.isEmpty() ? Action.Method.CLOTH : Action.Method.FLOOD,
                         end),
                 verb
                         + " at "
@@ -330,10 +334,16 @@ final class CleanChain {
                                 ? "the water runs clear"
                                 : "no suds are left")
                         + ": "
-                        + Words.surfaces(some),
+                        + (some.isEmpty()
+                                ? String.join(
+                                        ", ",
+                                        lines.stream()
+                                                .map(p -> SheetIndex.spoken(p.name()))
+                                                .toList())
+                                : Words.surfaces(some)),
                 null,
                 null,
-                some.size());
+                Math.max(1, some.size()));
     }
 
     void inspect() {
@@ -375,6 +385,9 @@ final class CleanChain {
                         new Volume(litres));
             }
         }
+        if (!work.filled().isEmpty() && work.request.schools().rinseAfterSanitizer()) {
+            rinse(List.of(), work.filled(), "Rinse the sanitizer off", Action.EndPoint.CLEAR);
+        }
     }
 
     /** What is not filled is sanitized before anything is put together, under either school. */
@@ -395,8 +408,8 @@ final class CleanChain {
                                         Action.Method.SPRAY,
                                         "Spray: " + Words.surfaces(group) + ". ",
                                         work.means.made()));
-        if (!some.isEmpty() && work.request.schools().rinseAfterSanitizer()) {
-            rinse(some, "Rinse the sanitizer off", Action.EndPoint.CLEAR);
+        if (!open.isEmpty() && work.request.schools().rinseAfterSanitizer()) {
+            rinse(open, List.of(), "Rinse the sanitizer off", Action.EndPoint.CLEAR);
         }
     }
 

@@ -33,6 +33,7 @@ public final class Injector {
         new CleaningFaults(reading, in).make();
         new SolutionFaults(reading, in).make();
         new UpkeepFaults(reading, in).make();
+        new SecondRouteFaults(reading, in).make();
         return List.copyOf(in.mutants);
     }
 

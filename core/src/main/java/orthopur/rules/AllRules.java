@@ -60,9 +60,12 @@ import orthopur.rules.lockout.OldEnough;
 import orthopur.rules.lockout.PersonalLocks;
 import orthopur.rules.lockout.ProtectiveEquipment;
 import orthopur.rules.lockout.SharpParts;
+import orthopur.rules.lockout.StaysOn;
 import orthopur.rules.lockout.StoredEnergyInPart;
 import orthopur.rules.lockout.TagWithSecondMeasure;
+import orthopur.rules.record.KeptProduct;
 import orthopur.rules.record.RecordedReadings;
+import orthopur.rules.record.ReleasedBy;
 import orthopur.rules.record.WrittenAgainst;
 import orthopur.rules.teardown.AllPartsBack;
 import orthopur.rules.teardown.Destination;
@@ -98,6 +101,7 @@ public final class AllRules {
                     new PersonalLocks(),
                     new SharpParts(),
                     new LiftAndCarry(),
+                    new StaysOn(),
                     new OldEnough(),
                     new ProtectiveEquipment(),
                     new Cautioned(),
@@ -171,6 +175,8 @@ public final class AllRules {
                     new EndStateReached(),
                     // The record.
                     new RecordedReadings(),
+                    new ReleasedBy(),
+                    new KeptProduct(),
                     new WrittenAgainst());
 
     private AllRules() {}

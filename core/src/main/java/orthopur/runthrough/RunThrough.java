@@ -376,6 +376,8 @@ public final class RunThrough {
                 }
             }
             case Action.Coat a -> change(m.exposed(), Facts::coated);
+            // A new part comes out of its box, not out of the sanitizer.
+            case Action.Replace a -> change(m.named(), Facts::touched);
             case Action.Store a -> {
                 if (a.destination() != null && !night.fitForClean(a.destination())) {
                     change(m.named(), Facts::touched);
@@ -418,7 +420,7 @@ public final class RunThrough {
             }
             case Action.CoolDown a -> {
                 for (int e : m.energies()) {
-                    if (cooled(a, e)) {
+                    if (cooled(a)) {
                         energy(e, () -> night.advance(e, EnergyStage.COOLED));
                     }
                     Temperature to = Heats.after(sheet, e, a);
@@ -574,16 +576,11 @@ public final class RunThrough {
                         - 1e-9;
     }
 
-    /** Cool when it is measured so, or when it has stood as long as its curve takes. */
-    private boolean cooled(Action.CoolDown a, int energy) {
+    /** Cool when it is measured so. */
+    private boolean cooled(Action.CoolDown a) {
         Temperature limit = context.book().temperature("touch.limit");
-        if (a.below() != null) {
-            return a.below().compareTo(limit) <= 0;
-        }
-        Double needed = Heats.minutesTo(sheet, energy, limit);
-        return needed != null
-                && a.standing() != null
-                && NightTotals.minutes(a.standing()) >= needed;
+        // A wait that was computed plans the night; only a reading opens hands-in work.
+        return a.below() != null && a.below().compareTo(limit) <= 0;
     }
 
     private void run(int e, int at) {

@@ -73,7 +73,7 @@ public final class Words {
                     Map.entry("tight", "loose"));
 
     /**
-     * Whether a text says what another asks for, in its own words: at least half of them, and none
+     * Whether a text says what another asks for, shorter or longer: some of its words, and none
      * that denies one of them.
      */
     public static boolean saysOf(String text, String asked) {
@@ -83,8 +83,7 @@ public final class Words {
                 wanted.stream()
                         .map(w -> OPPOSITES.getOrDefault(w, ""))
                         .anyMatch(o -> said.contains(o) && !wanted.contains(o));
-        long shared = wanted.stream().filter(said::contains).count();
-        return !denied && 2 * shared >= wanted.size();
+        return !denied && wanted.stream().anyMatch(said::contains);
     }
 
     /** Its words without case, plural and small ones. */

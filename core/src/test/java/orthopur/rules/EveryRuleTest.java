@@ -171,9 +171,10 @@ class EveryRuleTest {
                 Bench.before(
                         "aside",
                         "cool",
-                        new Action.CoolDown(List.of("oven"), null, Duration.ofMinutes(30)),
+                        new Action.CoolDown(
+                                List.of("oven"), new Temperature(48.9), Duration.ofMinutes(30)),
                         Bench.good()));
-        // 169 ÷ 38 by 0.05 a minute in a room of 11 °C: 29.85 minutes.
+        // 169 ÷ 38 by 0.05 a minute in a room of 11 °C: 29.85 minutes. But a wait opens nothing.
         rule(
                 hot,
                 "L8@aside",
@@ -181,12 +182,12 @@ class EveryRuleTest {
                 Bench.before(
                         "aside",
                         "cool",
-                        new Action.CoolDown(List.of("oven"), null, Duration.ofMinutes(29)),
+                        new Action.CoolDown(List.of("oven"), null, Duration.ofMinutes(60)),
                         Bench.good()),
                 Bench.before(
                         "aside",
                         "cool",
-                        new Action.CoolDown(List.of("oven"), null, Duration.ofMinutes(30)),
+                        new Action.CoolDown(List.of("oven"), new Temperature(49), null),
                         Bench.good()));
         rule(
                 hot,

@@ -38,7 +38,37 @@ public final class WithinLimits extends BookRule {
                                 "Water and chemicals get where no rinse reaches, or eat what they touch.");
             }
         }
+        notStated(m, out);
         banned(m, c, out);
+    }
+
+    /** How water comes on decides; where the sheet forbids a way, not saying it is not passed. */
+    private void notStated(Moment m, Findings out) {
+        boolean unsaid =
+                switch (m.action()) {
+                    case Action.Wash a -> a.method() == null && a.tool() == null;
+                    case Action.Rinse a -> a.method() == null;
+                    case Action.Sanitize a -> a.method() == null && a.solution().vessel() == null;
+                    default -> false;
+                };
+        List<Integer> hit =
+                unsaid
+                        ? m.exposed().stream()
+                                .filter(s -> m.sheet().surface(s).limits().contains(Limit.NO_HOSE))
+                                .toList()
+                        : List.of();
+        if (!hit.isEmpty()) {
+            List<String> ids = m.surfaceIds(hit);
+            out.report(info)
+                    .items(ids)
+                    .says(
+                            "Step %d does not say how water comes onto %s, which %s."
+                                    .formatted(
+                                            m.number(),
+                                            m.sheet().names(ids),
+                                            ids.size() == 1 ? "bears no hose" : "bear no hose"),
+                            "Whoever is not told takes the hose, and water gets where no rinse reaches.");
+        }
     }
 
     private static boolean broken(Limit limit, Action action, @Nullable Chemical c) {

@@ -23,14 +23,17 @@ public final class AssembledWet extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        boolean puts = m.action() instanceof Action.Install || m.action() instanceof Action.Store;
+        boolean puts =
+                m.action() instanceof Action.Install
+                        || m.action() instanceof Action.Store
+                        || m.action() instanceof Action.Return;
         if (!puts || m.procedure().schools().assembledFirst()) {
             return;
         }
         Set<Integer> found = new LinkedHashSet<>();
         for (int p : m.parts()) {
             m.sheet().surfacesOf(p).forEach(s -> wet(m, s, found));
-            if (m.action() instanceof Action.Install) {
+            if (!(m.action() instanceof Action.Store)) {
                 m.sheet().part(p).covers().forEach(id -> wet(m, m.sheet().surfaceNamed(id), found));
             }
         }
@@ -45,9 +48,9 @@ public final class AssembledWet extends BookRule {
                         "Step %d %s wet %s."
                                 .formatted(
                                         m.number(),
-                                        m.action() instanceof Action.Install
-                                                ? "assembles or covers still"
-                                                : "puts away still",
+                                        m.action() instanceof Action.Store
+                                                ? "puts away still"
+                                                : "assembles or covers still",
                                         m.sheet().names(ids)),
                         "What stays wet in the dark grows over night.")
                 .propose(

@@ -13,8 +13,8 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
 
 /**
- * L8: nothing above its touch limit is handled. Cool counts when it is measured, or when it has
- * stood as long as its curve takes; a wish is neither.
+ * L8: nothing above its touch limit is handled. Cool counts when it is measured; a wait that was
+ * computed plans the night and opens nothing.
  */
 public final class HotToTouch extends BookRule {
     public HotToTouch() {

@@ -108,7 +108,7 @@ final class MakeSafe {
                     StepEdits.fresh(
                             p,
                             nth,
-                            new Action.Lock(one),
+                            new Action.Lock(one, p.mostPeople(), null),
                             "Put your own lock and tag on" + point + ".");
             case RELIEVED ->
                     StepEdits.fresh(

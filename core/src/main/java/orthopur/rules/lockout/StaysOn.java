@@ -1,0 +1,38 @@
+package orthopur.rules.lockout;
+
+import orthopur.machine.Energy;
+import orthopur.machine.EnergyStage;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
+
+/** L15: what the sheet leaves on for the people at work is not cut off under them. */
+public final class StaysOn extends BookRule {
+    public StaysOn() {
+        super(
+                "L15",
+                Severity.FIX,
+                "What protects people at work stays on",
+                "machine manual; safety data sheet");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        for (int e : m.energies()) {
+            Energy energy = m.sheet().energy(e);
+            EnergyStage target = m.target(e);
+            if (!energy.keepLive() || target == null || out.onCause("L15", energy.id()) != null) {
+                continue;
+            }
+            out.report(info)
+                    .cause(energy.id())
+                    .energy(energy.id())
+                    .says(
+                            "Step %d cuts off %s, which its sheet keeps on during cleaning."
+                                    .formatted(m.number(), SheetIndex.spoken(energy.name())),
+                            "Fumes and heat are drawn off by it as long as people work there.");
+        }
+    }
+}
