@@ -42,6 +42,16 @@ final class CleaningFaults {
         return s.zone() == 1 && s.end() == EndState.SANITIZED && due(s);
     }
 
+    /** Filled in place, what lies under a ring counts by what was done before the ring went on. */
+    private boolean under(List<Surface> named) {
+        return p.schools().assembledFirst()
+                && named.stream()
+                        .anyMatch(
+                                x ->
+                                        r.sheet().parts().stream()
+                                                .anyMatch(y -> y.covers().contains(x.id())));
+    }
+
     /** After an event only what was washed or ground is due. */
     private boolean due(Surface s) {
         boolean worked =
@@ -108,7 +118,7 @@ final class CleaningFaults {
                                                     x.end() != EndState.WIPED
                                                             && x.frequency().dueIn(p.kind())) ->
                     rules.add(unsanitized(place, named) ? "C1" : "C3");
-            case Action.Sanitize a when once && contact -> rules.add("C1");
+            case Action.Sanitize a when once && contact && !under(named) -> rules.add("C1");
             case Action.Inspect a
                     when once
                             && named.stream()

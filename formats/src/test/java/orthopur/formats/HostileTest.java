@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import orthopur.chemical.Chemical;
 import orthopur.machine.MachineSheet;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Severity;
 import orthopur.verdict.Verdict;
@@ -193,5 +195,92 @@ class HostileTest {
         List<String> was = List.copyOf(step);
         step.clear();
         return was;
+    }
+
+    static List<String> approved() {
+        return DemoSite.APPROVED;
+    }
+
+    /** What nobody would write on purpose is judged all the same, and never passes. */
+    @ParameterizedTest
+    @MethodSource("approved")
+    void twistedProceduresAreJudged(String name) {
+        Procedure good = DemoSite.procedure(name);
+        List<Step> steps = good.steps();
+        assertTrue(DemoSite.verify(good.withSteps(List.of())).stops() >= 0, "no step at all");
+        for (Step s : steps) {
+            Procedure alone = good.withSteps(List.of(s));
+            assertEquals(1, DemoSite.verify(alone).ribbon().steps().size());
+        }
+        assertTrue(stops(good, steps.reversed()) > 0, "backwards");
+        List<Step> twice = new ArrayList<>();
+        for (Step s : steps) {
+            twice.add(s);
+            twice.add(again(s, "b"));
+        }
+        assertTrue(stops(good, twice) >= 0, "every step twice");
+        List<Step> pasted = new ArrayList<>(steps);
+        steps.forEach(s -> pasted.add(again(s, "b")));
+        assertTrue(stops(good, pasted) >= 0, "pasted twice");
+        List<Step> hundred = new ArrayList<>();
+        for (int i = 0; i < 100; i++) {
+            hundred.add(again(steps.get(steps.size() / 2), "x" + i));
+        }
+        assertTrue(stops(good, hundred) > 0, "a hundred times the same");
+        String text = notation(good).write(ProcedureFormat.document(good));
+        Notation.Read capitals = notation(good).read(shouted(text));
+        assertEquals(List.of(), capitals.slips(), "names in capitals");
+        Verdict v =
+                DemoSite.verify(
+                        ProcedureFormat.read(
+                                capitals.document(), DemoSite.sheet(good.sheet()), CHEMICALS));
+        assertEquals(0, v.stops(), v.findings().toString());
+        Notation.Read bare = notation(good).read(text.replaceAll(" (mg/L|°C|min|L|%)(?=[, ])", ""));
+        assertFalse(bare.slips().isEmpty(), "numbers without units");
+    }
+
+    private static Notation notation(Procedure p) {
+        return new Notation(DemoSite.sheet(p.sheet()), DemoSite.CHEMICALS);
+    }
+
+    /** Names of parts and energies in capitals; ids, quoted texts and the head as they are. */
+    private static String shouted(String text) {
+        return text.lines()
+                .map(
+                        l ->
+                                l.contains(" #") && !l.startsWith("  ") && !l.startsWith("if ")
+                                        ? shoutedLine(l)
+                                        : l)
+                .collect(Collectors.joining("\n"));
+    }
+
+    private static String shoutedLine(String line) {
+        int end = line.indexOf(", ");
+        int quote = line.indexOf('"');
+        int tick = line.indexOf('`');
+        boolean plain =
+                end > 0
+                        && !line.substring(0, end).contains(" takes ")
+                        && (quote < 0 || quote > end) && (tick < 0 || tick > end);
+        return plain
+                ? line.substring(0, end).toUpperCase(Locale.ROOT) + line.substring(end)
+                : line;
+    }
+
+    private static Step again(Step s, String id) {
+        String fresh = (s.id() + "-" + id);
+        return new Step(
+                fresh.substring(0, Math.min(40, fresh.length())),
+                s.action(),
+                s.words(),
+                s.because(),
+                s.caution(),
+                s.minutes(),
+                s.people(),
+                s.when());
+    }
+
+    private static int stops(Procedure p, List<Step> steps) {
+        return DemoSite.verify(p.withSteps(steps)).stops();
     }
 }
