@@ -73,6 +73,15 @@ export default function FloorPick() {
                 {say(r.kind.replaceAll("-", " "))}, {say("version {0}", r.version)}
                 {r.openRound && `; ${say("being cleaned, started by {0}", r.startedBy ?? "")}`}
               </p>
+              {!r.passes && (
+                <p className="floor-lapsed">
+                  {r.until
+                    ? say(
+                        "It does not pass the rules any more; a supervisor has signed that it is used for now.",
+                      )
+                    : say("It does not pass the rules any more. Ask the supervisor.")}
+                </p>
+              )}
               {!r.openRound && stands.get(r.machine) && (
                 <Stands
                   of={stands.get(r.machine)?.standing ?? "DIRTY"}

@@ -4,6 +4,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../app/filters";
 import { useClock, useSession } from "../app/session";
 import { BringIn } from "./BringIn";
+import { Lapsed } from "./Lapsed";
 import { NewDraft } from "./NewDraft";
 
 const STATE: Record<string, string> = { DRAFT: "draft", APPROVED: "approved", RETIRED: "retired" };
@@ -127,6 +128,7 @@ export default function ProcedureList() {
           </label>
         </div>
       )}
+      <Lapsed />
       {(bare.data ?? [])
         .filter((m) => filter("machine") === "" || m.code === filter("machine"))
         .map((m) => (

@@ -21,6 +21,10 @@ export default function Board({ wall = false }: { wall?: boolean }) {
   });
   const rung = useCallback(() => void queries.invalidateQueries({ queryKey: ["board"] }), [queries]);
   const connection = useLive(rung);
+  const lapsed = useQuery({
+    queryKey: ["lapsed"],
+    queryFn: () => unwrap(api.GET("/api/procedures/lapsed")),
+  });
   const now = useNow();
   const lost = connection === "lost" || board.isError;
 
@@ -40,6 +44,15 @@ export default function Board({ wall = false }: { wall?: boolean }) {
           </a>
         )}
       </div>
+      {(lapsed.data ?? []).length > 0 && (
+        <p className="note stop">
+          {lapsed.data?.length === 1
+            ? "1 approved procedure does not pass"
+            : `${lapsed.data?.length} approved procedures do not pass`}{" "}
+          the rules any more: {lapsed.data?.map((r) => r.title).join("; ")}.{" "}
+          {!wall && <Link to="/procedures">See why</Link>}
+        </p>
+      )}
       {board.isPending && <p>Loading…</p>}
       {board.isError && !board.data && (
         <p role="alert">

@@ -3,7 +3,9 @@ package orthopur.cli;
 import java.io.PrintStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
@@ -16,9 +18,14 @@ import orthopur.formats.VerdictDocument.FindingDocument;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.procedure.Procedure;
+import orthopur.runthrough.Context;
+import orthopur.runthrough.Night;
 import orthopur.verdict.Verifier;
 
-/** {@code verify FILE… [--sheet FILE] [--json]}: exit 0 nothing, 1 findings, 2 unreadable. */
+/**
+ * {@code verify FILE… [--sheet FILE] [--people AGES] [--held VESSEL=PRODUCT[@STRENGTH][,drained]]
+ * [--json]}: exit 0 nothing, 1 findings, 2 unreadable.
+ */
 final class Verify {
     private final PrintStream out;
     private final PrintStream err;
@@ -32,6 +39,7 @@ final class Verify {
         List<Path> files = new ArrayList<>();
         Path sheet = null;
         boolean json = false;
+        Around around = new Around(null, new LinkedHashMap<>());
         for (int i = 0; i < args.size(); i++) {
             switch (args.get(i)) {
                 case "--json" -> json = true;
@@ -42,6 +50,23 @@ final class Verify {
                     }
                     sheet = Path.of(args.get(i));
                 }
+                case "--people" -> {
+                    Integer youngest = ++i < args.size() ? youngest(args.get(i)) : null;
+                    if (youngest == null) {
+                        err.println(
+                                "--people takes ages in years, parted by commas, each 14 to 99: \"17,45\".");
+                        return Main.UNREADABLE;
+                    }
+                    around = new Around(youngest, around.held());
+                }
+                case "--held" -> {
+                    if (++i >= args.size() || !args.get(i).matches("[^=]+=[^=]+")) {
+                        err.println(
+                                "--held takes VESSEL=PRODUCT, with @STRENGTH and \",drained\" where they are known: \"sink 1=halvern-h12@100 mg/L,drained\".");
+                        return Main.UNREADABLE;
+                    }
+                    held(args.get(i), around.held());
+                }
                 default -> files.add(Path.of(args.get(i)));
             }
         }
@@ -51,12 +76,52 @@ final class Verify {
         }
         int worst = Main.NOTHING;
         for (Path file : files) {
-            worst = Math.max(worst, one(file, sheet, json));
+            worst = Math.max(worst, one(file, sheet, around, json));
         }
         return worst;
     }
 
-    private int one(Path file, @Nullable Path sheetFile, boolean json) {
+    /**
+     * What is around the round.
+     *
+     * @param youngest age in years; null where nobody said
+     * @param held what vessels hold before the first step
+     */
+    private record Around(@Nullable Integer youngest, Map<String, Night.Vessel> held) {
+        Context of(Context site) {
+            for (Night.Vessel v : held.values()) {
+                if (site.chemical(v.residue()) == null) {
+                    throw new IllegalArgumentException(
+                            "This site has no product \"" + v.residue() + "\".");
+                }
+            }
+            Context c = site.withHeld(held);
+            return youngest == null ? c : c.withYoungest(youngest);
+        }
+    }
+
+    private static @Nullable Integer youngest(String ages) {
+        int least = Integer.MAX_VALUE;
+        for (String age : ages.split(",")) {
+            if (!age.strip().matches("1[4-9]|[2-9][0-9]")) {
+                return null;
+            }
+            least = Math.min(least, Integer.parseInt(age.strip()));
+        }
+        return least;
+    }
+
+    private static void held(String text, Map<String, Night.Vessel> held) {
+        String vessel = text.substring(0, text.indexOf('=')).strip();
+        String what = text.substring(text.indexOf('=') + 1);
+        boolean drained = what.endsWith(",drained");
+        String product =
+                (drained ? what.substring(0, what.length() - ",drained".length()) : what)
+                        .split("@")[0].strip();
+        held.put(vessel, new Night.Vessel(drained ? null : product, !drained, false, 0, product));
+    }
+
+    private int one(Path file, @Nullable Path sheetFile, Around around, boolean json) {
         VerdictDocument v;
         try {
             SiteFiles site = SiteFiles.around(file);
@@ -70,7 +135,7 @@ final class Verify {
                             site.chemicals().stream()
                                     .map(Chemical::id)
                                     .collect(Collectors.toSet()));
-            v = VerdictDocument.of(Verifier.verify(p, sheet, site.context()), p);
+            v = VerdictDocument.of(Verifier.verify(p, sheet, around.of(site.context())), p);
         } catch (FormatError e) {
             unreadable(file, e.problems(), json);
             return Main.UNREADABLE;

@@ -82,6 +82,21 @@ class MainTest {
         assertTrue(said().contains("\"pointer\""), said());
     }
 
+    /** Ages of the crew and what the sink held before are part of what is judged. */
+    @Test
+    void verifyKnowsWhoIsThereAndWhatTheSinksHold() {
+        String slicer = "../demo/procedures/qk-sl1-end-of-shift.json";
+        assertEquals(0, run("verify", slicer, "--people", "19,45"), said());
+        assertEquals(1, run("verify", slicer, "--people", "17,45"));
+        assertTrue(said().contains("L11"), said());
+        assertEquals(2, run("verify", slicer, "--people", "seventeen"));
+        assertTrue(said().contains("14 to 99"), said());
+        assertEquals(0, run("verify", slicer, "--held", "sink 2=karstol-a@2 %"), said());
+        assertEquals(2, run("verify", slicer, "--held", "sink 1=moonshine"));
+        assertTrue(said().contains("moonshine"), said());
+        assertEquals(2, run("verify", slicer, "--held", "sink 1"));
+    }
+
     @Test
     void calcPrintsAndRefuses() {
         assertEquals(

@@ -28,6 +28,7 @@ public final class Context {
     private final List<Vessel> vessels;
     private final Map<String, Action.Flow> lastFlows;
     private final @Nullable Tap tap;
+    private final Map<String, Night.Vessel> held;
 
     /**
      * @param hardness of the mains; null where it was never measured
@@ -42,7 +43,8 @@ public final class Context {
                 null,
                 List.of(),
                 Map.of(),
-                null);
+                null,
+                Map.of());
     }
 
     private Context(
@@ -53,7 +55,9 @@ public final class Context {
             @Nullable Integer youngest,
             List<Vessel> vessels,
             Map<String, Action.Flow> lastFlows,
-            @Nullable Tap tap) {
+            @Nullable Tap tap,
+            Map<String, Night.Vessel> held) {
+        this.held = held;
         this.book = book;
         this.chemicals = chemicals;
         this.hardness = hardness;
@@ -66,7 +70,8 @@ public final class Context {
 
     /** The same for another way in which the machine is fitted. */
     public Context in(Configuration other) {
-        return new Context(book, chemicals, hardness, other, youngest, vessels, lastFlows, tap);
+        return new Context(
+                book, chemicals, hardness, other, youngest, vessels, lastFlows, tap, held);
     }
 
     /** How the machine is fitted in this run. */
@@ -79,10 +84,29 @@ public final class Context {
         return youngest;
     }
 
+    /** What vessels hold when the round begins, by name; none are known to hold anything. */
+    public Map<String, Night.Vessel> held() {
+        return held;
+    }
+
+    /** The same with vessels that hold something already. */
+    public Context withHeld(Map<String, Night.Vessel> vesselsHeld) {
+        return new Context(
+                book,
+                chemicals,
+                hardness,
+                configuration,
+                youngest,
+                vessels,
+                lastFlows,
+                tap,
+                Map.copyOf(vesselsHeld));
+    }
+
     /** The same with a crew whose youngest is this old. */
     public Context withYoungest(int years) {
         return new Context(
-                book, chemicals, hardness, configuration, years, vessels, lastFlows, tap);
+                book, chemicals, hardness, configuration, years, vessels, lastFlows, tap, held);
     }
 
     /** The same with the sinks, buckets and baths of the site. */
@@ -95,7 +119,8 @@ public final class Context {
                 youngest,
                 List.copyOf(others),
                 lastFlows,
-                tap);
+                tap,
+                held);
     }
 
     /** The vessel that a procedure means by a name, or null where the site does not list it. */
@@ -113,7 +138,8 @@ public final class Context {
                 youngest,
                 vessels,
                 lastFlows,
-                tap);
+                tap,
+                held);
     }
 
     /**
@@ -123,7 +149,15 @@ public final class Context {
      */
     public Context withLastFlows(Map<String, Action.Flow> last) {
         return new Context(
-                book, chemicals, hardness, configuration, youngest, vessels, Map.copyOf(last), tap);
+                book,
+                chemicals,
+                hardness,
+                configuration,
+                youngest,
+                vessels,
+                Map.copyOf(last),
+                tap,
+                held);
     }
 
     /**
@@ -137,7 +171,15 @@ public final class Context {
     /** The same with what comes from this site's tap. */
     public Context with(Tap water) {
         return new Context(
-                book, chemicals, hardness, configuration, youngest, vessels, lastFlows, water);
+                book,
+                chemicals,
+                hardness,
+                configuration,
+                youngest,
+                vessels,
+                lastFlows,
+                water,
+                held);
     }
 
     /** pH of the mains, to which a rinse returns; null where it was never measured. */
@@ -158,7 +200,7 @@ public final class Context {
     /** The same by another rule book. */
     public Context by(RuleBook other) {
         return new Context(
-                other, chemicals, hardness, configuration, youngest, vessels, lastFlows, tap);
+                other, chemicals, hardness, configuration, youngest, vessels, lastFlows, tap, held);
     }
 
     public RuleBook book() {

@@ -40,6 +40,11 @@ public final class Night {
     boolean peopleClear;
     boolean guardsOn;
 
+    Night(SheetIndex sheet, int crew, Map<String, Vessel> held) {
+        this(sheet, crew);
+        held.forEach(this::hold);
+    }
+
     Night(SheetIndex sheet, int crew) {
         this.sheet = sheet;
         this.crew = crew;

@@ -65,7 +65,7 @@ public final class RunThrough {
                 sheet,
                 context,
                 rules,
-                new Night(sheet, procedure.mostPeople()),
+                new Night(sheet, procedure.mostPeople(), context.held()),
                 new Findings(),
                 keeps);
     }

@@ -261,10 +261,9 @@ class HostileTest {
         boolean plain =
                 end > 0
                         && !line.substring(0, end).contains(" takes ")
-                        && (quote < 0 || quote > end) && (tick < 0 || tick > end);
-        return plain
-                ? line.substring(0, end).toUpperCase(Locale.ROOT) + line.substring(end)
-                : line;
+                        && (quote < 0 || quote > end)
+                        && (tick < 0 || tick > end);
+        return plain ? line.substring(0, end).toUpperCase(Locale.ROOT) + line.substring(end) : line;
     }
 
     private static Step again(Step s, String id) {

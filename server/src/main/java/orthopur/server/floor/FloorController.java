@@ -20,6 +20,7 @@ import orthopur.server.people.Person;
 import orthopur.server.people.SignedIn;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.MayUse;
+import orthopur.server.procedures.Lapsed;
 import orthopur.server.procedures.Procedures;
 import orthopur.server.tablets.Tablets;
 
@@ -33,6 +34,7 @@ class FloorController {
     private final SiteEntries site;
     private final Tablets tablets;
     private final Bell bell;
+    private final Lapsed lapsed;
 
     FloorController(
             Rounds rounds,
@@ -40,7 +42,9 @@ class FloorController {
             BeforeStart before,
             SiteEntries site,
             Tablets tablets,
-            Bell bell) {
+            Bell bell,
+            Lapsed lapsed) {
+        this.lapsed = lapsed;
         this.before = before;
         this.site = site;
         this.tablets = tablets;
@@ -51,6 +55,8 @@ class FloorController {
 
     /**
      * @param openRound id of the round that is open at this machine, if any
+     * @param passes whether the rules of today let it pass
+     * @param until it was signed that it is used until then all the same, in epoch milliseconds
      */
     record FloorRow(
             String procedure,
@@ -59,7 +65,9 @@ class FloorController {
             String title,
             String kind,
             @Nullable String openRound,
-            @Nullable String startedBy) {}
+            @Nullable String startedBy,
+            boolean passes,
+            @Nullable Long until) {}
 
     /**
      * @param onPaper when it was begun, in epoch milliseconds, if it was carried out on paper while
@@ -111,10 +119,16 @@ class FloorController {
 
     @GetMapping("/floor")
     List<FloorRow> floor() {
+        List<Lapsed.NoLongerPasses> lapsed = this.lapsed.all();
         return procedures.approved().stream()
                 .map(
                         p -> {
                             var open = rounds.openRound(p.machine());
+                            Lapsed.NoLongerPasses stopped =
+                                    lapsed.stream()
+                                            .filter(l -> l.id().equals(p.id()))
+                                            .findFirst()
+                                            .orElse(null);
                             return new FloorRow(
                                     p.id(),
                                     p.version(),
@@ -122,7 +136,9 @@ class FloorController {
                                     p.title(),
                                     p.kind(),
                                     open.map(r -> r.getId()).orElse(null),
-                                    open.map(r -> r.getStartedBy()).orElse(null));
+                                    open.map(r -> r.getStartedBy()).orElse(null),
+                                    stopped == null,
+                                    stopped == null ? null : stopped.until());
                         })
                 .toList();
     }

@@ -37,6 +37,7 @@ import orthopur.server.people.Renamed;
 import orthopur.server.people.Training;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
+import orthopur.server.procedures.Lapsed;
 import orthopur.server.procedures.Procedures;
 
 /**
@@ -60,6 +61,7 @@ public class Rounds {
     private final PlansOfReleases plans;
     private final Intake intake;
     private final Custody custody;
+    private final Lapsed lapsed;
 
     /** Rounds as they were folded last; one that goes is folded anew when it is asked for. */
     private final Map<String, Replay> live =
@@ -84,8 +86,10 @@ public class Rounds {
             Bell bell,
             PlansOfReleases plans,
             Intake intake,
-            Custody custody) {
+            Custody custody,
+            Lapsed lapsed) {
         this.custody = custody;
+        this.lapsed = lapsed;
         this.log = log;
         this.procedures = procedures;
         this.sheets = sheets;
@@ -112,6 +116,7 @@ public class Rounds {
         if (open.isPresent()) {
             return load(open.get().getId());
         }
+        lapsed.mayStart(procedureId);
         shown(person, approved.sheet().code());
         if (!approved.procedure().coversFitted(approved.sheet())) {
             throw Said.conflict(

@@ -45,13 +45,16 @@ class ProceduresController {
     private final Comments comments;
     private final Effects effects;
     private final Accounts accounts;
+    private final Lapsed lapsed;
 
     ProceduresController(
             Procedures procedures,
             Drafts drafts,
             Comments comments,
             Effects effects,
-            Accounts accounts) {
+            Accounts accounts,
+            Lapsed lapsed) {
+        this.lapsed = lapsed;
         this.accounts = accounts;
         this.procedures = procedures;
         this.drafts = drafts;
@@ -160,6 +163,26 @@ class ProceduresController {
         return ProcedureView.of(
                 procedures.approve(
                         id, version, in.revision(), in.reason(), sign(person, in.pin())));
+    }
+
+    /** Approved versions that the rules of today stop. */
+    @GetMapping("/procedures/lapsed")
+    List<Lapsed.NoLongerPasses> lapsed() {
+        return lapsed.all();
+    }
+
+    record StillUsed(String pin, @Nullable String reason) {}
+
+    /** Signs that one of them is used for some days more. */
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor signs for a procedure that no longer passes.")
+    @PostMapping("/procedures/{id}/use")
+    Lapsed.NoLongerPasses use(
+            @PathVariable String id,
+            @RequestBody StillUsed in,
+            @AuthenticationPrincipal Person person) {
+        return lapsed.use(id, in.reason(), sign(person, in.pin()));
     }
 
     private Signature sign(Person person, @Nullable String pin) {

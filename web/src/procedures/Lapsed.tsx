@@ -1,0 +1,111 @@
+import "./lapsed.css";
+import { Textarea } from "@mantine/core";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { api, type Schemas, unwrap } from "../api/client";
+import { Dialog } from "../app/Dialog";
+import { Sign } from "../app/Sign";
+import { useClock, useSession } from "../app/session";
+
+/** Approved procedures that the rules of today stop, and the way to go on for a while. */
+export function Lapsed() {
+  const lapsed = useQuery({
+    queryKey: ["lapsed"],
+    queryFn: () => unwrap(api.GET("/api/procedures/lapsed")),
+  });
+  const [signing, setSigning] = useState<Schemas["NoLongerPasses"] | null>(null);
+  const clock = useClock();
+  const session = useSession();
+  const rows = lapsed.data ?? [];
+  if (rows.length === 0) {
+    return null;
+  }
+  return (
+    <section className="note stop" aria-label="No longer pass">
+      <h2>
+        {rows.length === 1
+          ? "1 approved procedure does not pass the rules any more"
+          : `${rows.length} approved procedures do not pass the rules any more`}
+      </h2>
+      <p>
+        A rule, a figure, a product or a sheet has changed since. They start no round until a supervisor signs
+        that they are used for 14 days more, once for each version. Write a new version in that time.
+      </p>
+      <ul className="lapsed">
+        {rows.map((r) => (
+          <li key={r.id}>
+            <div>
+              <Link to={`/procedures/${r.id}/${r.version}`}>
+                {r.machine}: {r.title}
+              </Link>
+              , version {r.version}
+              <ul>
+                {r.because.map((b) => (
+                  <li key={b}>{b}</li>
+                ))}
+              </ul>
+              <p className="quiet">
+                {r.until
+                  ? r.until > Date.now()
+                    ? `Signed for: used until ${clock.day(r.until)}, ${clock.time(r.until)}.`
+                    : `It was used until ${clock.day(r.until)}. It needs a new version.`
+                  : "Not signed for: it starts no round."}
+              </p>
+            </div>
+            {!r.until && session.data?.role === "SUPERVISOR" && (
+              <button className="btn small" type="button" onClick={() => setSigning(r)}>
+                Use it for 14 days…<span className="sr-only"> {r.title}</span>
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {signing && <Use row={signing} onClose={() => setSigning(null)} />}
+    </section>
+  );
+}
+
+function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [reason, setReason] = useState("");
+  const use = useMutation({
+    mutationFn: (pin: string) =>
+      unwrap(
+        api.POST("/api/procedures/{id}/use", {
+          params: { path: { id: row.id } },
+          body: { pin, reason },
+        }),
+      ),
+    onSuccess: () => {
+      queries.invalidateQueries({ queryKey: ["lapsed"] });
+      queries.invalidateQueries({ queryKey: ["floor"] });
+      onClose();
+    },
+  });
+  return (
+    <Dialog title={`Use ${row.title} for 14 days more`} onClose={onClose}>
+      <Sign
+        save={use}
+        ready={reason.trim().length >= 10}
+        says="Sign for 14 days"
+        leave="Cancel"
+        onClose={onClose}
+      >
+        <p>The rules stop it:</p>
+        <ul>
+          {row.because.map((b) => (
+            <li key={b}>{b}</li>
+          ))}
+        </ul>
+        <Textarea
+          label="Why it is used all the same, and what is watched"
+          description="10 to 400 letters; it stands in the log of the site"
+          value={reason}
+          rows={3}
+          onChange={(e) => setReason(e.currentTarget.value)}
+        />
+      </Sign>
+    </Dialog>
+  );
+}
