@@ -40,11 +40,17 @@ export function Lapsed() {
                 {r.machine}: {r.title}
               </Link>
               , version {r.version}
-              <ul>
-                {r.because.map((b) => (
-                  <li key={b}>{b}</li>
-                ))}
-              </ul>
+              <p>{r.because[0]}</p>
+              {r.because.length > 1 && (
+                <details>
+                  <summary>{r.because.length - 1} more</summary>
+                  <ul>
+                    {r.because.slice(1).map((b) => (
+                      <li key={b}>{b}</li>
+                    ))}
+                  </ul>
+                </details>
+              )}
               <p className="quiet">
                 {r.until
                   ? r.until > Date.now()
@@ -55,7 +61,7 @@ export function Lapsed() {
             </div>
             {!r.until && session.data?.role === "SUPERVISOR" && (
               <button className="btn small" type="button" onClick={() => setSigning(r)}>
-                Use it for 14 days…<span className="sr-only"> {r.title}</span>
+                Use for 14 days…<span className="sr-only"> {r.title}</span>
               </button>
             )}
           </li>
@@ -93,7 +99,7 @@ function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => 
         onClose={onClose}
       >
         <p>The rules stop it:</p>
-        <ul>
+        <ul className="lapsed-why">
           {row.because.map((b) => (
             <li key={b}>{b}</li>
           ))}

@@ -7,7 +7,7 @@ import {
   Textarea,
   TextInput,
 } from "@mantine/core";
-import { memo, useCallback, useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { FieldProblem, Schemas } from "../api/client";
 import { type Step, showQuantity, splitQuantity } from "./draft";
 import { LineField } from "./LineField";
@@ -28,6 +28,18 @@ type Props = {
 
 /** What a step keeps whatever is done in it. */
 const ALWAYS = ["id", "words", "because", "caution", "minutes", "people", "when"];
+
+/** Of an action that can state many things, the ones that most steps state. */
+const COMMON = ["strength", "temperature", "volume", "place", "method", "dwell", "contact", "endPoint"];
+const MANY = 6;
+
+/** Whether a field stands open: where there are few, it is common, or the step states it. */
+function isOpen(f: Stated, all: Stated[], step: Step): boolean {
+  const value = (step as Record<string, unknown>)[f.name];
+  const stated = value !== undefined && value !== false;
+  const names = f.kind === "NAMES" || f.kind === "CHEMICAL";
+  return all.length <= MANY || stated || f.needed || names || COMMON.includes(f.name);
+}
 
 /** Drawn for a change of its step, not for every verdict that comes in. */
 export const StepEditor = memo(function StepEditor(p: Props) {
@@ -58,6 +70,26 @@ export const StepEditor = memo(function StepEditor(p: Props) {
     onChange({ ...(kept as Step), ...Object.fromEntries(needed), action: name }, `${step.id}-action`);
   }, []);
 
+  const fields = info?.fields ?? [];
+  // Told once for a step, so that a field does not jump away under the key that fills it.
+  const { id, action } = p.step;
+  const open = useMemo(
+    () => new Set(fields.filter((f) => isOpen(f, fields, p.step)).map((f) => f.name)),
+    [id, action, info],
+  );
+  const field = (f: Stated) => (
+    <Field
+      key={f.name}
+      field={f}
+      value={(p.step as Record<string, unknown>)[f.name]}
+      action={p.step.action}
+      sheet={p.sheet}
+      chemicals={p.chemicals}
+      problem={problem(f.name)}
+      set={set}
+    />
+  );
+
   return (
     <fieldset className="editor" disabled={p.readOnly}>
       <legend className="sr-only">Step {p.number}</legend>
@@ -76,18 +108,19 @@ export const StepEditor = memo(function StepEditor(p: Props) {
         problem={problem("action")}
         onChange={onAction}
       />
-      {info?.fields.map((f) => (
-        <Field
-          key={f.name}
-          field={f}
-          value={(p.step as Record<string, unknown>)[f.name]}
-          action={p.step.action}
-          sheet={p.sheet}
-          chemicals={p.chemicals}
-          problem={problem(f.name)}
-          set={set}
-        />
-      ))}
+      {fields.filter((f) => open.has(f.name) || problem(f.name)).map(field)}
+      {fields.some((f) => !open.has(f.name)) && (
+        <details key={`${p.step.id} ${p.step.action}`}>
+          <summary>
+            More it can state:{" "}
+            {fields
+              .filter((f) => !open.has(f.name))
+              .map((f) => f.label)
+              .join(", ")}
+          </summary>
+          {fields.filter((f) => !open.has(f.name) && !problem(f.name)).map(field)}
+        </details>
+      )}
       {SAID.map(([field, name]) => (
         <Said
           key={field}

@@ -59,7 +59,8 @@ function stated(f: Stated, value: unknown, names: Names): string {
   if (value === undefined || value === null || value === false) {
     return "";
   }
-  const worded = (text: string) => (f.word && f.kind !== "CHEMICAL" ? `${f.word} ${text}` : text);
+  const word = f.word === "->" ? "to" : f.word;
+  const worded = (text: string) => (word && f.kind !== "CHEMICAL" ? `${word} ${text}` : text);
   switch (f.kind) {
     case "NAMES":
       return list(value as string[], names);

@@ -1,0 +1,78 @@
+// @vitest-environment jsdom
+import { fireEvent, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
+import type { Schemas } from "../api/client";
+import table from "../testing/actions.json";
+import { show } from "../testing/page";
+import type { Step } from "./draft";
+import { StepEditor } from "./StepEditor";
+import type { Actions } from "./words";
+
+const sheet = {
+  code: "QK-SL1",
+  parts: [],
+  passages: [],
+  options: [],
+  energies: [{ id: "cord", name: "Motor on its cord" }],
+  checks: [],
+  fittings: [],
+  programs: [],
+} as unknown as Schemas["SheetView"];
+
+function editor(step: Partial<Step>, problems: { pointer: string; message: string }[] = []) {
+  const onChange = vi.fn();
+  show(
+    <StepEditor
+      step={{ id: "s1", action: "wash", ...step } as Step}
+      settled
+      number={1}
+      actions={table as Actions}
+      sheet={sheet}
+      chemicals={[]}
+      problems={problems}
+      readOnly={false}
+      onChange={onChange}
+    />,
+  );
+  return onChange;
+}
+
+describe("the form of a step", () => {
+  it("is drawn from the table of actions: what is common stands open, the rest is folded and named", () => {
+    editor({ direction: "center outward" });
+    expect(screen.getByLabelText("Strength").closest("details")).toBeNull();
+    expect(screen.getByLabelText("Direction of wiping").closest("details")).toBeNull();
+    expect(screen.getByLabelText("Brush or cloth").closest("details")).not.toBeNull();
+    expect(screen.getByText(/More it can state: .*brush or cloth/)).toBeTruthy();
+  });
+
+  it("has nothing to fold where an action states little, and says what is wrong at its field", () => {
+    editor({ action: "lock", energies: ["cord"], locks: 30 }, [
+      { pointer: "/steps/0/locks", message: "The number of locks is 30; allowed is 0 to 20." },
+    ]);
+    expect(screen.queryByText(/More it can state/)).toBeNull();
+    expect(screen.getByText(/allowed is 0 to 20/)).toBeTruthy();
+  });
+
+  it("takes a figure with its unit, and a text that is none is kept with a word about it", () => {
+    const onChange = editor({});
+    fireEvent.change(screen.getByLabelText("Temperature"), { target: { value: "113 °F" } });
+    expect(onChange).toHaveBeenLastCalledWith(
+      expect.objectContaining({ temperature: { value: 113, unit: "°F" } }),
+      "s1-temperature",
+    );
+    fireEvent.change(screen.getByLabelText("Temperature"), { target: { value: "warm" } });
+    expect(screen.getByText(/a number with its unit, for instance 45 °C or 113 °F/)).toBeTruthy();
+  });
+
+  it("keeps on another action what that one takes too, and what it needs is there", () => {
+    const onChange = editor({ items: ["blade"], method: "brush", direction: "outward" });
+    fireEvent.change(screen.getByLabelText("What is done"), { target: { value: "dry" } });
+    const dried = onChange.mock.lastCall?.[0];
+    expect(dried.items).toEqual(["blade"]);
+    expect(dried.method).toBeUndefined();
+    expect(dried.direction).toBeUndefined();
+    fireEvent.change(screen.getByLabelText("What is done"), { target: { value: "operate" } });
+    expect(onChange.mock.lastCall?.[0].mode).toBe("stop");
+  });
+});
