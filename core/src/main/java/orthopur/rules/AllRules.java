@@ -43,6 +43,7 @@ import orthopur.rules.cleanchain.RinseEndPoint;
 import orthopur.rules.cleanchain.SanitizedDirty;
 import orthopur.rules.cleanchain.SharpenedBetweenCleans;
 import orthopur.rules.cleanchain.SoakCollected;
+import orthopur.rules.cleanchain.SoakedOff;
 import orthopur.rules.cleanchain.TopToBottom;
 import orthopur.rules.cleanchain.UnderTheMachine;
 import orthopur.rules.cleanchain.WasherComplete;
@@ -170,6 +171,7 @@ public final class AllRules {
                     new HandsWashed(),
                     new PassageCleaned(),
                     new PassageFilled(),
+                    new SoakedOff(),
                     new CleanPlace(),
                     new CoverLeftOn(),
                     new EndStateReached(),

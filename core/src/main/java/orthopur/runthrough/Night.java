@@ -194,6 +194,17 @@ public final class Night {
         return off[part] < sheet.part(part).count();
     }
 
+    /**
+     * Whether a part can lie in a sink: all of it is off, or it sits on a part that is off and goes
+     * along with it, as a ring does on its piston.
+     */
+    public boolean loose(int part) {
+        return off[part] == sheet.part(part).count()
+                || sheet.part(part).covers().stream()
+                        .map(sheet::surfaceNamed)
+                        .anyMatch(s -> s >= 0 && !mounted(sheet.ownerOf(s)));
+    }
+
     public boolean aside(int part) {
         return aside[part];
     }

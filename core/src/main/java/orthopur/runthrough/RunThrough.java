@@ -331,7 +331,17 @@ public final class RunThrough {
                         c == null
                                 ? Set.of()
                                 : left(c, detergent ? Residue.DETERGENT : Residue.SANITIZER);
-                change(m.exposed(), f -> f.soaked(at, left, detergent, cleans));
+                // In a sink lies only what is off the machine; a foam or a gel soaks in place.
+                List<Integer> wet =
+                        a.solution().vessel() == null
+                                ? m.exposed()
+                                : m.exposed().stream()
+                                        .filter(
+                                                x ->
+                                                        !m.passages().isEmpty()
+                                                                || night.loose(sheet.ownerOf(x)))
+                                        .toList();
+                change(wet, f -> f.soaked(at, left, detergent, cleans));
             }
             case Action.Collect a -> change(m.named(), f -> f.soakingSince(Facts.NEVER));
             case Action.Rinse a -> {

@@ -29,6 +29,13 @@ public final class Destination extends BookRule {
                                 "Step %d takes off %s and does not say where it goes."
                                         .formatted(m.number(), m.sheet().names(List.of(part.id()))),
                                 "What has no place lies on the floor or on a soiled table.");
+            } else if (!m.night().fitForClean(place) && names(List.of(place), "floor")) {
+                out.report(info)
+                        .items(List.of(part.id()))
+                        .says(
+                                "Step %d lays %s on the floor."
+                                        .formatted(m.number(), m.sheet().names(List.of(part.id()))),
+                                "What lay on the floor brings the floor to the sink and back to the machine.");
             } else if (part.moving().small() && !keeps(place)) {
                 Findings.Report r =
                         out.report(info)

@@ -75,9 +75,15 @@ public class Lapsed {
     public List<NoLongerPasses> all() {
         List<NoLongerPasses> rows = new ArrayList<>();
         for (Procedures.ApprovedRow a : procedures.approved()) {
-            NoLongerPasses row = of(a);
-            if (row != null) {
-                rows.add(row);
+            try {
+                NoLongerPasses row = of(a);
+                if (row != null) {
+                    rows.add(row);
+                }
+            } catch (Said e) {
+                // Its sheet was changed by something else; it is not served at all, and that is
+                // said.
+                continue;
             }
         }
         return rows;

@@ -1,0 +1,46 @@
+package orthopur.rules.cleanchain;
+
+import java.util.List;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C14: what is to lie in a sink or bath is off the machine, all of it. */
+public final class SoakedOff extends BookRule {
+    public SoakedOff() {
+        super(
+                "C14",
+                Severity.STOP,
+                "What is soaked in a sink is off the machine",
+                "Food Code 2022, 4-603.12");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        if (!(m.action() instanceof Action.Soak a) || a.solution().vessel() == null) {
+            return;
+        }
+        List<Integer> on = m.parts().stream().filter(p -> !m.night().loose(p)).toList();
+        if (on.isEmpty()) {
+            return;
+        }
+        List<String> ids = m.partIds(on);
+        int all = m.sheet().part(on.getFirst()).count();
+        int left = all - m.night().off(on.getFirst());
+        out.report(info)
+                .items(ids)
+                .says(
+                        "Step %d soaks %s in %s while %s still on the machine."
+                                .formatted(
+                                        m.number(),
+                                        m.sheet().names(ids),
+                                        a.solution().vessel(),
+                                        on.size() > 1
+                                                ? "they are"
+                                                : all > 1 ? left + " of " + all + " are" : "it is"),
+                        "What is not in the water is not soaked.")
+                .deny(m.exposed());
+    }
+}
