@@ -109,9 +109,16 @@ public final class Night {
             double mixedAt,
             @Nullable String residue) {}
 
-    /** The same sink, however it is spelled. */
+    /** The same sink, however it is spelled: letters and figures alone, without case. */
     private static String key(String vessel) {
-        return vessel.toLowerCase(java.util.Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+        StringBuilder plain = new StringBuilder(vessel.length());
+        for (int i = 0; i < vessel.length(); i++) {
+            char c = vessel.charAt(i);
+            if (Character.isLetterOrDigit(c)) {
+                plain.append(Character.toLowerCase(c));
+            }
+        }
+        return plain.toString();
     }
 
     void hold(String vessel, Vessel holds) {
