@@ -22,12 +22,7 @@ public final class WithinLimits extends BookRule {
     public void look(Moment m, Findings out) {
         Chemical c = m.context().chemical(m.action().chemical());
         for (Limit limit : Limit.values()) {
-            List<Integer> hit =
-                    broken(limit, m.action(), c)
-                            ? m.exposed().stream()
-                                    .filter(s -> m.sheet().surface(s).limits().contains(limit))
-                                    .toList()
-                            : List.of();
+            List<Integer> hit = broken(limit, m.action(), c) ? limited(m, limit) : List.of();
             if (!hit.isEmpty()) {
                 List<String> ids = m.surfaceIds(hit);
                 out.report(info)
@@ -42,6 +37,12 @@ public final class WithinLimits extends BookRule {
         banned(m, c, out);
     }
 
+    private static List<Integer> limited(Moment m, Limit limit) {
+        return m.exposed().stream()
+                .filter(s -> m.sheet().surface(s).limits().contains(limit))
+                .toList();
+    }
+
     /** How water comes on decides; where the sheet forbids a way, not saying it is not passed. */
     private void notStated(Moment m, Findings out) {
         boolean unsaid =
@@ -51,12 +52,7 @@ public final class WithinLimits extends BookRule {
                     case Action.Sanitize a -> a.method() == null && a.solution().vessel() == null;
                     default -> false;
                 };
-        List<Integer> hit =
-                unsaid
-                        ? m.exposed().stream()
-                                .filter(s -> m.sheet().surface(s).limits().contains(Limit.NO_HOSE))
-                                .toList()
-                        : List.of();
+        List<Integer> hit = unsaid ? limited(m, Limit.NO_HOSE) : List.of();
         if (!hit.isEmpty()) {
             List<String> ids = m.surfaceIds(hit);
             out.report(info)
