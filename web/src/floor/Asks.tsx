@@ -65,6 +65,8 @@ const TITLE: Record<string, string> = {
   WEAR: "{0}: looked at for wear",
   FLOW: "{0}: connected for this direction",
   CHASED: "{0} run off and thrown away",
+  REPEAT: "Rinse {0} done",
+  PHOTO: "Photo taken",
   WARM: "Told to whoever starts it: warm up {0}",
 };
 
@@ -89,6 +91,9 @@ function Do({
         onLock={(number) => write(lockOn(step.id, ask.item, number))}
       />
     );
+  }
+  if (ask.kind === "PHOTO") {
+    return <span className="ask-hint">{say("Take it with the camera of this step.")}</span>;
   }
   if (ask.kind === "UNLOCK") {
     return (

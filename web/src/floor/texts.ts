@@ -131,6 +131,7 @@ export const REFUSALS: Record<string, string> = {
   NOT_CONFIRMED: "Not yet confirmed: {0}.",
   NO_ASK: "Step {0} does not ask for that.",
   NO_ENERGY: "There is no such energy to lock at this machine.",
+  NO_PHOTO: "Step {0} needs a photo; take it with the camera.",
   NO_LOCK_NUMBER: "Say the number on the lock.",
   LOCK_ON: "Lock {0} is already on {1}.",
   NO_LOCK: "There is no lock {0} on {1}.",

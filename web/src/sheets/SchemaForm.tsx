@@ -1,6 +1,6 @@
 import { Checkbox, NativeSelect, NumberInput, Textarea, TextInput } from "@mantine/core";
 import type { FieldProblem } from "../api/client";
-import { LABELS, shown } from "./labels";
+import { shown } from "./labels";
 import { at, choices, FRESH, idFor, idsOf, type Json, type Named, type Schema, type Tree } from "./sheet";
 
 type Props = {
@@ -33,7 +33,8 @@ const LONG = 400;
 function Field(p: Props & { field: string }) {
   const { schema, pointer, field } = p;
   const value = at(p.sheet, pointer);
-  const [label, description] = LABELS[field] ?? [shown(field)];
+  const label = schema.title ?? shown(field);
+  const description = schema.description;
   const error = p.problems.find((x) => x.pointer === pointer)?.message;
   const put = (next: Json | undefined) => p.onPut(pointer, next);
   const said = { label, description, error };

@@ -8,9 +8,21 @@ import { Effect } from "../app/Effect";
 import { begin, change, type History, redo, undo } from "../app/history";
 import { Sign } from "../app/Sign";
 import { useSession } from "../app/session";
-import { LABELS, LISTS } from "./labels";
+import { LISTS } from "./labels";
 import { SchemaForm } from "./SchemaForm";
-import { at, EMPTY, FRESH, idFor, idsOf, type Json, put, type Schema, type Tree, without } from "./sheet";
+import {
+  at,
+  EMPTY,
+  FRESH,
+  idFor,
+  idsOf,
+  type Json,
+  put,
+  type Schema,
+  schemaAt,
+  type Tree,
+  without,
+} from "./sheet";
 import "./sheets.css";
 
 /** A machine's sheet, from an empty one, a copy, or as it stands; checked while it is written. */
@@ -204,7 +216,7 @@ function Editor({ schema, first, before, kept }: Props) {
               {problems.slice(0, 30).map((p) => (
                 <li key={p.pointer + p.message}>
                   <button className="link" type="button" onClick={() => go(nearest(sheet, p.pointer))}>
-                    {spoken(sheet, p.pointer)}
+                    {spoken(sheet, schema, p.pointer)}
                   </button>
                   <br />
                   {p.message}
@@ -253,11 +265,12 @@ function nearest(sheet: Tree, pointer: string): string {
   return m && at(sheet, m[0]) !== undefined ? m[0] : "";
 }
 
-function spoken(sheet: Tree, pointer: string): string {
+function spoken(sheet: Tree, schema: Schema, pointer: string): string {
   const thing = at(sheet, nearest(sheet, pointer)) as Tree | undefined;
   const field = pointer.split("/").at(-1) ?? "";
   const name = nearest(sheet, pointer) === "" ? "The machine" : String(thing?.name || "It");
-  return LABELS[field] ? `${name}, ${LABELS[field][0].toLowerCase()}` : name;
+  const label = schemaAt(schema, pointer)?.title;
+  return label && field ? `${name}, ${label.toLowerCase()}` : name;
 }
 
 type ItemProps = {

@@ -3,6 +3,8 @@ export type Json = string | number | boolean | null | Json[] | { [key: string]: 
 export type Tree = { [key: string]: Json };
 export type Schema = {
   type?: string;
+  title?: string;
+  description?: string;
   enum?: string[];
   properties?: Record<string, Schema>;
   items?: Schema;
@@ -11,6 +13,14 @@ export type Schema = {
   minimum?: number;
   maximum?: number;
 };
+
+/** What the schema says of the field at a pointer, if it has such a field. */
+export function schemaAt(schema: Schema, pointer: string): Schema | undefined {
+  return steps(pointer).reduce<Schema | undefined>(
+    (here, key) => (/^\d+$/.test(key) ? here?.items : here?.properties?.[key]),
+    schema,
+  );
+}
 
 const steps = (pointer: string) => pointer.split("/").slice(1);
 
@@ -104,6 +114,7 @@ export function choices(sheet: Tree, field: string, chemicals: Named[]): Named[]
     case "holder":
     case "part":
     case "needs":
+    case "closedBy":
       return partsOf(sheet);
     case "zone":
       return partsOf(sheet);
@@ -179,4 +190,13 @@ export const FRESH: Record<string, Tree> = {
   fittings: { count: 1 },
   programs: { purpose: "wash", earliestEnd: { value: 10, unit: "min" } },
   options: {},
+  settings: { approved: 0, tolerance: 0 },
+  counters: { unit: "hours" },
+  upkeep: { interval: { every: "weekly" }, lockout: true, qualified: false },
+  kits: { parts: [] },
+  recipes: { parts: [{ what: "water", share: 1 }] },
+  looks: { state: "stopped", look: "", cure: "", qualified: false },
+  symptoms: { symptom: "", looks: [] },
+  signs: { sign: "", normal: true, means: "" },
+  faults: { text: "", means: "" },
 };

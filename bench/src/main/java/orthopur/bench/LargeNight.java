@@ -54,7 +54,9 @@ public final class LargeNight {
                             null,
                             null,
                             null,
-                            List.of());
+                            List.of(),
+                            false,
+                            null);
             parts.add(
                     new Part(
                             "p" + i,
@@ -73,7 +75,8 @@ public final class LargeNight {
                             null,
                             null,
                             null,
-                            List.of(s)));
+                            List.of(s),
+                            null));
             zone.add("p" + i);
         }
         return new MachineSheet(
@@ -102,6 +105,7 @@ public final class LargeNight {
                                 false,
                                 false,
                                 null,
+                                null,
                                 null)),
                 List.of(),
                 List.of(),
@@ -112,7 +116,19 @@ public final class LargeNight {
                 null,
                 false,
                 null,
-                null);
+                null,
+                List.of(),
+                List.of(),
+                null,
+                null,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
     }
 
     static Context context() {

@@ -226,16 +226,7 @@ final class PartFaults {
             }
         }
         if (s.people() > 1) {
-            Step alone =
-                    new Step(
-                            s.id(),
-                            s.action(),
-                            s.words(),
-                            s.because(),
-                            s.caution(),
-                            s.minutes(),
-                            1,
-                            s.when());
+            Step alone = s.withPeople(1);
             out.fault(
                     "weaken",
                     "one person for two",
@@ -436,16 +427,7 @@ final class PartFaults {
                                                                                         == Hazard
                                                                                                 .SNAG));
         if (moves && traps && s.caution() != null) {
-            Step bare =
-                    new Step(
-                            s.id(),
-                            s.action(),
-                            s.words(),
-                            s.because(),
-                            null,
-                            s.minutes(),
-                            s.people(),
-                            s.when());
+            Step bare = s.withCaution(null);
             out.fault(
                     "weaken",
                     "caution left out at " + s.id(),
@@ -454,16 +436,7 @@ final class PartFaults {
                     Set.of(s.id()));
         }
         if (s.action() instanceof Action.Remove && s.people() > 1) {
-            Step alone =
-                    new Step(
-                            s.id(),
-                            s.action(),
-                            s.words(),
-                            s.because(),
-                            s.caution(),
-                            s.minutes(),
-                            1,
-                            s.when());
+            Step alone = s.withPeople(1);
             out.fault(
                     "weaken",
                     "one person for two at " + s.id(),

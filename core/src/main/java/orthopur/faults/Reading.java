@@ -188,7 +188,7 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
                     case Action.CoolDown a ->
                             new Action.CoolDown(
                                     without(a.energies(), name), a.below(), a.standing());
-                    default -> s.action().withItems(without(s.action().items(), name));
+                    default -> s.action().about(without(s.action().items(), name));
                 };
         boolean empty =
                 less.items().isEmpty()

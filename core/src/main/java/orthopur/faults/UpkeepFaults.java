@@ -164,7 +164,7 @@ final class UpkeepFaults {
     private static Action more(Step s, List<String> parts) {
         Set<String> items = new LinkedHashSet<>(s.action().items());
         items.addAll(parts);
-        return s.action().withItems(List.copyOf(items));
+        return s.action().about(List.copyOf(items));
     }
 
     /** The very first water is hot, on soil that sets. */
@@ -326,7 +326,7 @@ final class UpkeepFaults {
 
     private static Action less(Step s, Set<String> names) {
         return s.action()
-                .withItems(s.action().items().stream().filter(i -> !names.contains(i)).toList());
+                .about(s.action().items().stream().filter(i -> !names.contains(i)).toList());
     }
 
     /** Straight from the soil into the sanitizer. */
@@ -366,16 +366,7 @@ final class UpkeepFaults {
             Solution again = next.action().solution();
             if (again != null && mixed.vessel().equals(again.vessel())) {
                 if (c.id().equals(again.chemical())) {
-                    Step slow =
-                            new Step(
-                                    s.id(),
-                                    s.action(),
-                                    s.words(),
-                                    s.because(),
-                                    s.caution(),
-                                    OVER_NIGHT,
-                                    s.people(),
-                                    s.when());
+                    Step slow = s.withMinutes(OVER_NIGHT);
                     out.fault(
                             "weaken",
                             c.name() + " stands " + OVER_NIGHT + " min in " + mixed.vessel(),

@@ -31,7 +31,19 @@ public record Assembly(
      *
      * @param never must stay dry; then there is no product
      * @param product the lubricant, by the id of the chemical
+     * @param drops how many, 1 to 200; null for a thin film
+     * @param workIn how it is worked in, in words
      */
     public record Lubrication(
-            String point, boolean never, @Nullable String product, Frequency frequency) {}
+            String point,
+            boolean never,
+            @Nullable String product,
+            Frequency frequency,
+            @Nullable Integer drops,
+            @Nullable String workIn) {
+        public Lubrication(
+                String point, boolean never, @Nullable String product, Frequency frequency) {
+            this(point, never, product, frequency, null, null);
+        }
+    }
 }

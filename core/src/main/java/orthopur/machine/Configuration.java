@@ -59,17 +59,22 @@ public record Configuration(Map<String, String> choices) {
                     here.add(p.id());
                     p.surfaces().forEach(s -> surfaces.add(s.id()));
                 });
-        return sheet.reducedTo(
-                parts.stream().map(p -> p.among(here, surfaces)).toList(),
-                sheet.energies().stream()
-                        .filter(e -> holds(e.when()))
-                        .map(e -> e.among(here))
-                        .toList(),
-                sheet.checks().stream()
-                        .filter(c -> here.contains(c.part()))
-                        .map(c -> c.among(here))
-                        .toList(),
-                sheet.passages().stream().filter(p -> surfaces.containsAll(p.surfaces())).toList());
+        return sheet.withParts(parts.stream().map(p -> p.among(here, surfaces)).toList())
+                .withEnergies(
+                        sheet.energies().stream()
+                                .filter(e -> holds(e.when()))
+                                .map(e -> e.among(here))
+                                .toList())
+                .withChecks(
+                        sheet.checks().stream()
+                                .filter(c -> here.contains(c.part()))
+                                .map(c -> c.among(here))
+                                .toList())
+                .withPassages(
+                        sheet.passages().stream()
+                                .filter(p -> surfaces.containsAll(p.surfaces()))
+                                .map(p -> p.among(here))
+                                .toList());
     }
 
     /** In words: "scraper: comes off, carriage: tilts". */

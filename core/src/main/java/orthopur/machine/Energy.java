@@ -1,5 +1,7 @@
 package orthopur.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -17,7 +19,9 @@ import org.jspecify.annotations.Nullable;
  * @param tagOnly its point takes no lock, so it is tagged and has a second measure
  * @param heat how hot it is and how it cools, for kind heat
  * @param when the option it depends on; null for always
+ * @param restartWait how long after it was shut nobody may light or start it again
  */
+@RecordBuilder
 public record Energy(
         String id,
         String name,
@@ -30,25 +34,15 @@ public record Energy(
         boolean keepLive,
         boolean tagOnly,
         @Nullable Heat heat,
-        @Nullable String when) {
+        @Nullable String when,
+        @Nullable Duration restartWait)
+        implements EnergyBuilder.With {
 
     public Energy {
         zone = List.copyOf(zone);
     }
 
     Energy among(Set<String> parts) {
-        return new Energy(
-                id,
-                name,
-                kind,
-                zone.stream().filter(parts::contains).toList(),
-                isolationPoint,
-                verify,
-                holder,
-                fedBy,
-                keepLive,
-                tagOnly,
-                heat,
-                when);
+        return withZone(zone.stream().filter(parts::contains).toList());
     }
 }

@@ -1,5 +1,6 @@
 package orthopur.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -17,8 +18,12 @@ import orthopur.quantity.Temperature;
  * @param washer how it is built, if it is a washer itself
  * @param safePosition where it is brought before it is made safe, in plain words
  * @param cleanMode whether it has a keyed mode for cleaning in motion
- * @param soils protein, starch, fat, sugar, allergens that it carries
+ * @param soils protein, starch, fat, sugar that it carries
+ * @param allergens of the products that run on it
+ * @param neighbors codes of machines within reach of its splash
+ * @param drive what moves it; null where the sheet does not say
  */
+@RecordBuilder
 public record MachineSheet(
         String code,
         String name,
@@ -42,7 +47,20 @@ public record MachineSheet(
         @Nullable String safePosition,
         boolean cleanMode,
         @Nullable WarmUp warmUp,
-        @Nullable Outline outline) {
+        @Nullable Outline outline,
+        List<String> allergens,
+        List<String> neighbors,
+        @Nullable Drive drive,
+        @Nullable DataPlate dataPlate,
+        List<Setting> settings,
+        List<Counter> counters,
+        List<Upkeep> upkeep,
+        List<Kit> kits,
+        List<Recipe> recipes,
+        List<Sign> signs,
+        List<Symptom> symptoms,
+        List<Fault> faults)
+        implements MachineSheetBuilder.With {
 
     public MachineSheet {
         // In the order of the file: a plain immutable set has another order in every run.
@@ -54,65 +72,20 @@ public record MachineSheet(
         passages = Lists.orNone(passages);
         fittings = Lists.orNone(fittings);
         programs = Lists.orNone(programs);
-    }
-
-    /** The same sheet with other parts, energies, checks and passages. */
-    MachineSheet reducedTo(
-            List<Part> someParts,
-            List<Energy> someEnergies,
-            List<Check> someChecks,
-            List<Passage> somePassages) {
-        return new MachineSheet(
-                code,
-                name,
-                family,
-                regime,
-                version,
-                room,
-                roomTemperature,
-                configuration,
-                temperatureControlledFood,
-                organic,
-                soils,
-                someParts,
-                someEnergies,
-                someChecks,
-                optionGroups,
-                somePassages,
-                fittings,
-                programs,
-                washer,
-                safePosition,
-                cleanMode,
-                warmUp,
-                outline);
+        allergens = Lists.orNone(allergens);
+        neighbors = Lists.orNone(neighbors);
+        settings = Lists.orNone(settings);
+        counters = Lists.orNone(counters);
+        upkeep = Lists.orNone(upkeep);
+        kits = Lists.orNone(kits);
+        recipes = Lists.orNone(recipes);
+        signs = Lists.orNone(signs);
+        symptoms = Lists.orNone(symptoms);
+        faults = Lists.orNone(faults);
     }
 
     /** The same machine on a line that is certified organic. */
     public MachineSheet asOrganic() {
-        return new MachineSheet(
-                code,
-                name,
-                family,
-                regime,
-                version,
-                room,
-                roomTemperature,
-                configuration,
-                temperatureControlledFood,
-                true,
-                soils,
-                parts,
-                energies,
-                checks,
-                optionGroups,
-                passages,
-                fittings,
-                programs,
-                washer,
-                safePosition,
-                cleanMode,
-                warmUp,
-                outline);
+        return withOrganic(true);
     }
 }

@@ -1,5 +1,6 @@
 package orthopur.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,7 +21,10 @@ import org.jspecify.annotations.Nullable;
  * @param handling what it takes to move it
  * @param assembly what it takes to put it back
  * @param when the option it depends on, as "group=option"; null for always
+ * @param sharpening how long it is ground and honed at most; null where it is not sharpened or the
+ *     sheet does not say
  */
+@RecordBuilder
 public record Part(
         String id,
         String name,
@@ -38,7 +42,9 @@ public record Part(
         @Nullable Handling handling,
         @Nullable Assembly assembly,
         @Nullable String when,
-        List<Surface> surfaces) {
+        List<Surface> surfaces,
+        @Nullable Sharpening sharpening)
+        implements PartBuilder.With {
 
     public Part {
         behind = List.copyOf(behind);
@@ -60,23 +66,7 @@ public record Part(
 
     /** Without what names parts or surfaces that are not there. */
     Part among(Set<String> parts, Set<String> surfacesHere) {
-        return new Part(
-                id,
-                name,
-                count,
-                removable,
-                shifts,
-                behind.stream().filter(parts::contains).toList(),
-                covers.stream().filter(surfacesHere::contains).toList(),
-                hazards,
-                guard,
-                destination,
-                fastening,
-                caution,
-                mark,
-                handling,
-                assembly,
-                when,
-                surfaces);
+        return withBehind(behind.stream().filter(parts::contains).toList())
+                .withCovers(covers.stream().filter(surfacesHere::contains).toList());
     }
 }

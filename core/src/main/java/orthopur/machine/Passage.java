@@ -1,6 +1,7 @@
 package orthopur.machine;
 
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Length;
 import orthopur.quantity.Volume;
@@ -13,6 +14,8 @@ import orthopur.quantity.Volume;
  * @param product what runs in it, where the machine has more than one
  * @param empties how it empties
  * @param chambers dead ends beside the flow, that are opened to it when it is cleaned
+ * @param closedBy parts that have to be on, or it does not hold what is filled into it
+ * @param vents where it is bled until a steady stream comes
  */
 public record Passage(
         String id,
@@ -22,9 +25,41 @@ public record Passage(
         @Nullable Length bore,
         @Nullable String product,
         @Nullable String empties,
-        List<String> chambers) {
+        List<String> chambers,
+        List<String> closedBy,
+        List<String> vents) {
     public Passage {
+        closedBy = Lists.orNone(closedBy);
+        vents = Lists.orNone(vents);
         chambers = Lists.orNone(chambers);
         surfaces = List.copyOf(surfaces);
+    }
+
+    /** A passage that nothing has to close. */
+    public Passage(
+            String id,
+            String name,
+            List<String> surfaces,
+            Volume volume,
+            @Nullable Length bore,
+            @Nullable String product,
+            @Nullable String empties,
+            List<String> chambers) {
+        this(id, name, surfaces, volume, bore, product, empties, chambers, List.of(), List.of());
+    }
+
+    /** The same where only these parts are fitted. */
+    Passage among(Set<String> parts) {
+        return new Passage(
+                id,
+                name,
+                surfaces,
+                volume,
+                bore,
+                product,
+                empties,
+                chambers,
+                closedBy.stream().filter(parts::contains).toList(),
+                vents);
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -14,6 +15,9 @@ import orthopur.quantity.Show;
  * circles in what is behind what, parts that cover themselves, surfaces nobody can ever reach.
  */
 public final class SheetCheck {
+    /** Kinds of machines that the law on age has in mind; each is powered unless it says not. */
+    private static final List<String> POWER_KINDS = List.of("slicer", "saw", "grinder", "mixer");
+
     private final MachineSheet sheet;
     private final List<Problem> problems = new ArrayList<>();
     private final Map<String, Integer> parts = new HashMap<>();
@@ -33,7 +37,136 @@ public final class SheetCheck {
         c.options();
         c.passages();
         c.programs();
+        c.upkeep();
         return List.copyOf(c.problems);
+    }
+
+    /**
+     * What a new version of a sheet has to answer before it is saved. Sheets of before that was
+     * asked are read without.
+     *
+     * @param lubricants ids of the products of the site
+     */
+    public static List<Problem> questions(MachineSheet sheet, Set<String> lubricants) {
+        SheetCheck c = new SheetCheck(sheet);
+        c.unpowered();
+        c.endStates();
+        c.names();
+        c.lubricants(lubricants);
+        return List.copyOf(c.problems);
+    }
+
+    /** A slicer without a motor is a mistake, unless it is turned by hand. */
+    private void unpowered() {
+        boolean drives = sheet.energies().stream().anyMatch(e -> e.kind().drives());
+        boolean kind =
+                POWER_KINDS.stream().anyMatch(sheet.family().toLowerCase(Locale.ROOT)::contains);
+        if (!drives && (sheet.drive() == Drive.POWERED || sheet.drive() == null && kind)) {
+            say(
+                    "/energies",
+                    "A "
+                            + sheet.family()
+                            + " is usually powered, and this sheet has no power source. List what moves it, or state that its drive is by hand.");
+        }
+        if (drives && (sheet.drive() == Drive.BY_HAND || sheet.drive() == Drive.NONE)) {
+            say("/drive", "The sheet lists a power source, so its drive is powered.");
+        }
+    }
+
+    private void endStates() {
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            List<Surface> surfaces = sheet.parts().get(p).surfaces();
+            for (int s = 0; s < surfaces.size(); s++) {
+                Surface surface = surfaces.get(s);
+                if (surface.zone() == 1
+                        && surface.end() != EndState.SANITIZED
+                        && surface.endReason() == null) {
+                    say(
+                            "/parts/" + p + "/surfaces/" + s + "/endReason",
+                            surface.name()
+                                    + " touches food and is not sanitized in the end; say why.");
+                }
+            }
+        }
+    }
+
+    private void names() {
+        Set<String> taken = new HashSet<>();
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            String name = sheet.parts().get(p).name();
+            if (!taken.add(name.toLowerCase(Locale.ROOT))) {
+                say(
+                        "/parts/" + p + "/name",
+                        "Two parts are called \""
+                                + name
+                                + "\"; nobody could tell them apart on the floor.");
+            }
+        }
+    }
+
+    private void lubricants(Set<String> known) {
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            List<Assembly.Lubrication> points = sheet.parts().get(p).fitting().lubrication();
+            for (int i = 0; i < points.size(); i++) {
+                String product = points.get(i).product();
+                if (product != null && !known.contains(product)) {
+                    say(
+                            "/parts/" + p + "/assembly/lubrication/" + i + "/product",
+                            "There is no product \"" + product + "\" on this site.");
+                }
+            }
+        }
+    }
+
+    /** Names of parts, counters and products in what is due, worn and wrong. */
+    private void upkeep() {
+        Set<String> counters = new HashSet<>();
+        sheet.counters().forEach(c -> counters.add(c.id()));
+        for (int k = 0; k < sheet.passages().size(); k++) {
+            List<String> by = sheet.passages().get(k).closedBy();
+            for (int i = 0; i < by.size(); i++) {
+                known(by.get(i), "/passages/" + k + "/closedBy/" + i);
+            }
+        }
+        for (int k = 0; k < sheet.upkeep().size(); k++) {
+            Upkeep u = sheet.upkeep().get(k);
+            for (int i = 0; i < u.parts().size(); i++) {
+                known(u.parts().get(i), "/upkeep/" + k + "/parts/" + i);
+            }
+            counter(counters, u.interval(), "/upkeep/" + k + "/interval");
+        }
+        for (int k = 0; k < sheet.kits().size(); k++) {
+            Kit kit = sheet.kits().get(k);
+            for (int i = 0; i < kit.parts().size(); i++) {
+                known(kit.parts().get(i), "/kits/" + k + "/parts/" + i);
+            }
+            if (kit.life() != null) {
+                counter(counters, kit.life(), "/kits/" + k + "/life");
+            }
+        }
+        for (int k = 0; k < sheet.symptoms().size(); k++) {
+            List<Symptom.Look> looks = sheet.symptoms().get(k).looks();
+            for (int i = 0; i < looks.size(); i++) {
+                String part = looks.get(i).part();
+                if (part != null) {
+                    known(part, "/symptoms/" + k + "/looks/" + i + "/part");
+                }
+            }
+        }
+        if (sheet.neighbors().contains(sheet.code())) {
+            say("/neighbors", sheet.code() + " cannot be its own neighbor.");
+        }
+    }
+
+    private void counter(Set<String> counters, Interval interval, String at) {
+        if (interval.counter() != null && !counters.contains(interval.counter())) {
+            say(
+                    at + "/counter",
+                    "There is no counter \"" + interval.counter() + "\" on this sheet.");
+        }
+        if (interval.count() != null && interval.counter() == null) {
+            say(at + "/counter", "A count of " + interval.count() + " needs the counter it is of.");
+        }
     }
 
     private void ids() {

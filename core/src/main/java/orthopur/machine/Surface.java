@@ -1,5 +1,6 @@
 package orthopur.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -17,7 +18,11 @@ import orthopur.quantity.Temperature;
  * @param brush the brush it needs
  * @param wipe the only direction in which it is wiped, for instance "centre outward"
  * @param banned ids of chemicals it must not meet
+ * @param harborage where soil hides and pests or germs live: looked at first, every time
+ * @param dryClean the dry clean that was validated against allergens, in words; null where only a
+ *     wet one will do
  */
+@RecordBuilder
 public record Surface(
         String id,
         String name,
@@ -31,7 +36,10 @@ public record Surface(
         @Nullable String above,
         @Nullable String brush,
         @Nullable String wipe,
-        List<String> banned) {
+        List<String> banned,
+        boolean harborage,
+        @Nullable String dryClean)
+        implements SurfaceBuilder.With {
 
     public Surface {
         materials = List.copyOf(materials);

@@ -47,7 +47,7 @@ public sealed interface Action {
     }
 
     /** The same with other items; itself where it names none. */
-    default Action withItems(List<String> items) {
+    default Action about(List<String> items) {
         return switch (this) {
             case Remove a -> new Remove(items, a.count(), a.destination());
             case Install a -> new Install(items, a.count(), a.pattern());
@@ -56,10 +56,12 @@ public sealed interface Action {
             case Mark a -> new Mark(items);
             case Index a -> new Index(items, a.times(), a.powered());
             case DryClean a -> new DryClean(items);
-            case Wash a -> new Wash(items, a.solution(), a.method(), a.tool(), a.direction());
+            case Wash a ->
+                    new Wash(items, a.solution(), a.method(), a.tool(), a.direction(), a.dwell());
             case Soak a -> new Soak(items, a.solution(), a.dwell());
             case Collect a -> new Collect(items);
-            case Rinse a -> new Rinse(items, a.water(), a.method(), a.endPoint());
+            case Rinse a ->
+                    new Rinse(items, a.water(), a.method(), a.endPoint(), a.time(), a.times());
             case Inspect a -> new Inspect(items);
             case Sanitize a ->
                     new Sanitize(items, a.solution(), a.method(), a.contact(), a.readings());
@@ -72,9 +74,44 @@ public sealed interface Action {
                             a.velocity(),
                             a.flow(),
                             a.readings(),
-                            a.purged());
-            case Lubricate a -> new Lubricate(items, a.chemical());
-            default -> this;
+                            a.purged(),
+                            a.bled());
+            case RunProgram a ->
+                    new RunProgram(
+                            a.program(),
+                            items,
+                            a.solution(),
+                            a.lasting(),
+                            a.finalRinse(),
+                            a.pressure(),
+                            a.complete(),
+                            a.readings());
+            case DrawOff a -> new DrawOff(items, a.places(), a.washedOut());
+            case Store a -> new Store(items, a.destination());
+            case Sharpen a -> new Sharpen(items, a.powered(), a.grinding(), a.honing(), a.turns());
+            case Replace a -> new Replace(items, a.count());
+            case Lubricate a -> new Lubricate(items, a.chemical(), a.drops(), a.workedIn());
+            case Coat a -> new Coat(items, a.chemical(), a.touchDry());
+            case ChaseOut a -> new ChaseOut(items, a.volume(), a.product());
+            case Operate a -> new Operate(a.mode(), a.energies(), items);
+            case Prepare _,
+                    Isolate _,
+                    Lock _,
+                    Relieve _,
+                    Prove _,
+                    CoolDown _,
+                    KeepProduct _,
+                    Fit _,
+                    Unfit _,
+                    WashHands _,
+                    Measure _,
+                    Clear _,
+                    Unlock _,
+                    Restore _,
+                    FunctionTest _,
+                    HoldPoint _,
+                    Record _ ->
+                    this;
         };
     }
 
@@ -150,7 +187,8 @@ public sealed interface Action {
         FLOOD,
         HOSE,
         PRESSURE,
-        WASHER
+        WASHER,
+        FOAM
     }
 
     /** How a surface is dried. */
@@ -222,7 +260,9 @@ public sealed interface Action {
     }
 
     /** Let off or block what is stored. */
-    @Called(value = "Relieve", also = "Let off")
+    @Called(
+            value = "Release stored energy",
+            also = {"Relieve", "Let off"})
     record Relieve(@Stated.Energies List<String> energies) implements Action {}
 
     /** Try the start, look at the gauge: show that it is harmless. */
@@ -250,7 +290,20 @@ public sealed interface Action {
 
     /** Put product that may be kept into a clean covered container, labelled, in the cold. */
     @Called("Keep product")
-    record KeepProduct(@Stated.Destination @Nullable String destination) implements Action {}
+    record KeepProduct(
+            @Stated.Destination @Nullable String destination,
+            @Stated(label = "container", word = "in", example = "two clean lidded containers")
+                    @Nullable String container,
+            @Stated(label = "labeled with product, date and time", word = "labeled")
+                    boolean labeled,
+            @Stated(label = "cold at", word = "at", example = "4 °C") @Nullable Temperature cold,
+            @Stated(label = "in the cold within", word = "within", example = "10 min")
+                    @Nullable Duration within)
+            implements Action {
+        public KeepProduct(@Nullable String destination) {
+            this(destination, null, false, null, null);
+        }
+    }
 
     /** Mark or photograph where a part belongs. */
     @Called(value = "Mark", handsIn = true)
@@ -306,21 +359,40 @@ public sealed interface Action {
     @Called(value = "Dry-clean", also = "Scrape", handsIn = true)
     record DryClean(@Stated.Items List<String> items) implements Action {}
 
-    /** Rinse with drinking water until the end point. */
+    /**
+     * Rinse with drinking water until the end point.
+     *
+     * @param time how long at least; with an end point, how long after it is reached
+     * @param times how often, each with the volume of the water
+     */
     @Called(value = "Rinse", handsIn = true)
     record Rinse(
             @Stated.Items List<String> items,
             @Stated.Liquid({"temperature", "volume"}) Solution water,
             @Stated.By @Nullable Method method,
-            @Stated(label = "end of the rinse", word = "until") @Nullable EndPoint endPoint)
+            @Stated(label = "end of the rinse", word = "until") @Nullable EndPoint endPoint,
+            @Stated.Lasting @Nullable Duration time,
+            @Stated(label = "how many times", word = "times", most = 50) @Nullable Integer times)
             implements Action {
+        public Rinse(
+                List<String> items,
+                Solution water,
+                @Nullable Method method,
+                @Nullable EndPoint endPoint) {
+            this(items, water, method, endPoint, null, null);
+        }
+
         @Override
         public Solution solution() {
             return water;
         }
     }
 
-    /** Wash with a detergent. */
+    /**
+     * Wash with a detergent.
+     *
+     * @param dwell how long it stays on before it is rinsed
+     */
     @Called(value = "Wash", handsIn = true)
     record Wash(
             @Stated.Items List<String> items,
@@ -332,10 +404,20 @@ public sealed interface Action {
                             label = "direction of wiping",
                             word = "wiping",
                             example = "from the center outward")
-                    @Nullable String direction)
+                    @Nullable String direction,
+            @Stated.Lasting @Nullable Duration dwell)
             implements Action {
         public Wash(List<String> items, Solution solution, @Nullable Method method) {
-            this(items, solution, method, null, null);
+            this(items, solution, method, null, null, null);
+        }
+
+        public Wash(
+                List<String> items,
+                Solution solution,
+                @Nullable Method method,
+                @Nullable String tool,
+                @Nullable String direction) {
+            this(items, solution, method, tool, direction, null);
         }
     }
 
@@ -365,10 +447,26 @@ public sealed interface Action {
             @Stated(label = "which way it flows", word = "flowing") @Nullable Flow flow,
             @Stated.Readings Set<Reading> readings,
             @Stated(label = "side chambers opened to the flow", word = "purging")
-                    List<String> purged)
+                    List<String> purged,
+            @Stated(
+                            label = "vents open until a steady stream",
+                            word = "bled",
+                            doc = "No air is left in the passage.")
+                    boolean bled)
             implements Action {
+        public Circulate(
+                List<String> items,
+                Solution solution,
+                @Nullable Duration dwell,
+                @Nullable Double velocity,
+                @Nullable Flow flow,
+                Set<Reading> readings,
+                List<String> purged) {
+            this(items, solution, dwell, velocity, flow, readings, purged, false);
+        }
+
         public Circulate with(Set<Reading> others, List<String> chambers) {
-            return new Circulate(items, solution, dwell, velocity, flow, others, chambers);
+            return new Circulate(items, solution, dwell, velocity, flow, others, chambers, bled);
         }
     }
 
@@ -476,8 +574,19 @@ public sealed interface Action {
 
     /** Grind and hone; leaves metal. {@code powered} with hands out of reach. */
     @Called(value = "Sharpen", handsIn = true)
-    record Sharpen(@Stated.Items List<String> items, @Stated.Powered boolean powered)
+    record Sharpen(
+            @Stated.Items List<String> items,
+            @Stated.Powered boolean powered,
+            @Stated(label = "grinding time", word = "grinding", example = "5 s")
+                    @Nullable Duration grinding,
+            @Stated(label = "honing time", word = "honing", example = "2 s")
+                    @Nullable Duration honing,
+            @Stated(label = "turns of the blade", word = "turns") @Nullable Integer turns)
             implements Action {
+        public Sharpen(List<String> items, boolean powered) {
+            this(items, powered, null, null, null);
+        }
+
         @Override
         public boolean handsIn() {
             return !powered;
@@ -486,17 +595,39 @@ public sealed interface Action {
 
     /** Put a new wear part in place of the old. */
     @Called(value = "Replace", handsIn = true)
-    record Replace(@Stated.Items List<String> items) implements Action {}
+    record Replace(@Stated.Items List<String> items, @Stated.Count @Nullable Integer count)
+            implements Action {
+        public Replace(List<String> items) {
+            this(items, null);
+        }
+    }
 
     /** Grease or oil the points of parts. */
     @Called(value = "Lubricate", handsIn = true)
-    record Lubricate(@Stated.Items List<String> items, @Stated.Product @Nullable String chemical)
-            implements Action {}
+    record Lubricate(
+            @Stated.Items List<String> items,
+            @Stated.Product @Nullable String chemical,
+            @Stated(label = "drops at each point", word = "drops", most = 200)
+                    @Nullable Integer drops,
+            @Stated(label = "worked in by moving the part", word = "worked in") boolean workedIn)
+            implements Action {
+        public Lubricate(List<String> items, @Nullable String chemical) {
+            this(items, chemical, null, false);
+        }
+    }
 
     /** Leave a film on purpose. */
     @Called(value = "Coat", handsIn = true)
-    record Coat(@Stated.Items List<String> items, @Stated.Product @Nullable String chemical)
-            implements Action {}
+    record Coat(
+            @Stated.Items List<String> items,
+            @Stated.Product @Nullable String chemical,
+            @Stated(label = "touch-dry after", word = "touch-dry after", example = "30 min")
+                    @Nullable Duration touchDry)
+            implements Action {
+        public Coat(List<String> items, @Nullable String chemical) {
+            this(items, chemical, null);
+        }
+    }
 
     /** Throw away the first product, which pushes the sanitizer out. */
     @Called("Chase out")
@@ -508,7 +639,19 @@ public sealed interface Action {
 
     /** A check of the sheet after assembly. */
     @Called(value = "Check", also = "Measure", handsIn = true)
-    record Measure(@Stated.Checks List<String> checks) implements Action {}
+    record Measure(
+            @Stated.Checks List<String> checks,
+            @Stated(
+                            label = "value to reach",
+                            word = "value",
+                            example = "65 kg",
+                            doc = "One number with the unit of the check.")
+                    @Nullable String value)
+            implements Action {
+        public Measure(List<String> checks) {
+            this(checks, null);
+        }
+    }
 
     /** Tools out, people clear, guards on and checked. */
     @Called("Clear")
@@ -538,11 +681,35 @@ public sealed interface Action {
 
     /** Each person takes off their own lock. */
     @Called("Unlock")
-    record Unlock(@Stated.Energies List<String> energies) implements Action {}
+    record Unlock(
+            @Stated.Energies List<String> energies,
+            @Stated(
+                            label = "who takes the locks off",
+                            name = "owner",
+                            word = "by",
+                            example = "each owner")
+                    @Nullable String owner)
+            implements Action {
+        public Unlock(List<String> energies) {
+            this(energies, null);
+        }
+    }
 
     /** Give the energies back for production. */
     @Called(value = "Make live", also = "Switch on")
-    record Restore(@Stated.Energies List<String> energies) implements Action {}
+    record Restore(
+            @Stated.Energies List<String> energies,
+            @Stated(
+                            label = "waited before the start",
+                            name = "wait",
+                            word = "after",
+                            example = "5 min")
+                    @Nullable Duration waited)
+            implements Action {
+        public Restore(List<String> energies) {
+            this(energies, null);
+        }
+    }
 
     /** Run it empty and watch; {@code checks} of the sheet that are made while it runs. */
     @Called("Test run")

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
@@ -67,6 +68,28 @@ public record Procedure(
     /** The larger number holds: of the head, or of any step that asks for more. */
     public int mostPeople() {
         return Math.max(people, steps.stream().mapToInt(Step::people).max().orElse(1));
+    }
+
+    /** The steps that are done one after the other at each position, with this one among them. */
+    public List<Step> loopAt(int place) {
+        String loop = steps.get(place).loop();
+        if (loop == null) {
+            return List.of();
+        }
+        int from = place;
+        while (from > 0 && loop.equals(steps.get(from - 1).loop())) {
+            from--;
+        }
+        int to = place + 1;
+        while (to < steps.size() && loop.equals(steps.get(to).loop())) {
+            to++;
+        }
+        return steps.subList(from, to);
+    }
+
+    /** Whether a step stands in a loop in which something is done at each position. */
+    public boolean loops(int place, Predicate<Action> does) {
+        return loopAt(place).stream().map(Step::action).anyMatch(does);
     }
 
     public Procedure withSteps(List<Step> others) {

@@ -102,6 +102,12 @@ public final class ProcedureCheck {
                     && sheet.programs().stream().noneMatch(p -> p.id().equals(run.program()))) {
                 problems.add(unknown(at + "/program", "program", run.program(), sheet));
             }
+            Solution liquid = action.solution();
+            if (liquid != null
+                    && liquid.recipe() != null
+                    && sheet.recipes().stream().noneMatch(r -> r.id().equals(liquid.recipe()))) {
+                problems.add(unknown(at + "/recipe", "recipe", liquid.recipe(), sheet));
+            }
             condition(at + "/when", procedure.steps().get(i).when(), sheet, problems);
             String chemical = action.chemical();
             if (chemical != null && !chemicals.contains(chemical)) {

@@ -1,5 +1,6 @@
 package orthopur.procedure;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Dosage;
 import orthopur.quantity.Ph;
@@ -9,6 +10,7 @@ import orthopur.quantity.Volume;
 /**
  * What a step says about the liquid it uses. Absent means not stated, and is never taken as met.
  */
+@RecordBuilder
 public record Solution(
         @Stated.Product @Nullable String chemical,
         @Stated(label = "strength", example = "100 mg/L or 1 %") @Nullable Dosage strength,
@@ -21,7 +23,13 @@ public record Solution(
                         name = "place",
                         word = "in",
                         example = "sink 1")
-                @Nullable String vessel) {
+                @Nullable String vessel,
+        @Stated(
+                        label = "recipe of the sheet",
+                        word = "recipe",
+                        doc = "Parts, ratio and order of pouring stand on the machine sheet.")
+                @Nullable String recipe)
+        implements SolutionBuilder.With {
 
     public Solution(
             @Nullable String chemical,
@@ -29,14 +37,16 @@ public record Solution(
             @Nullable Temperature temperature,
             @Nullable Ph ph,
             @Nullable Volume volume) {
-        this(chemical, strength, temperature, ph, volume, null);
+        this(chemical, strength, temperature, ph, volume, null, null);
     }
 
-    public Solution withStrength(Dosage stronger) {
-        return new Solution(chemical, stronger, temperature, ph, volume, vessel);
-    }
-
-    public Solution withTemperature(Temperature warmer) {
-        return new Solution(chemical, strength, warmer, ph, volume, vessel);
+    public Solution(
+            @Nullable String chemical,
+            @Nullable Dosage strength,
+            @Nullable Temperature temperature,
+            @Nullable Ph ph,
+            @Nullable Volume volume,
+            @Nullable String vessel) {
+        this(chemical, strength, temperature, ph, volume, vessel, null);
     }
 }

@@ -1,5 +1,6 @@
 package orthopur.procedure;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,7 +13,12 @@ import org.jspecify.annotations.Nullable;
  * @param minutes planned hands-on minutes, 0 to 600; never proves contact or dwell
  * @param people how many it takes, 1 to 20
  * @param when the option it is for, as "group=option"; null for always
+ * @param loop name of the loop it belongs to: the steps of one loop that stand together are done
+ *     one after the other at each position, and again at the next; null for none
+ * @param photo whether a photo has to be taken before it counts as done
+ * @param asFound whether the condition as found, 1 to 4, is written down
  */
+@RecordBuilder
 public record Step(
         String id,
         Action action,
@@ -21,7 +27,11 @@ public record Step(
         @Nullable String caution,
         double minutes,
         int people,
-        @Nullable String when) {
+        @Nullable String when,
+        @Nullable String loop,
+        boolean photo,
+        boolean asFound)
+        implements StepBuilder.With {
 
     public Step(
             String id,
@@ -34,7 +44,19 @@ public record Step(
         this(id, action, words, because, caution, minutes, people, null);
     }
 
+    public Step(
+            String id,
+            Action action,
+            String words,
+            @Nullable String because,
+            @Nullable String caution,
+            double minutes,
+            int people,
+            @Nullable String when) {
+        this(id, action, words, because, caution, minutes, people, when, null, false, false);
+    }
+
     public Step with(Action other) {
-        return new Step(id, other, words, because, caution, minutes, people, when);
+        return withAction(other);
     }
 }

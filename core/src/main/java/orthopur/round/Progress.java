@@ -126,7 +126,7 @@ public final class Progress {
             case Entry.Confirmed e -> ticks.confirm(step, e);
             case Entry.LockMoved e -> locks.move(e, at, actor);
             case Entry.TroubleSaid e -> trouble(e, at, actor);
-            case Entry.PhotoTaken e -> {}
+            case Entry.PhotoTaken e -> ticks.photographed(step);
             case Entry.Deviation e -> course.deviate(step, e.reason());
             case Entry.StepDone e -> {
                 locks.own(step, actor);

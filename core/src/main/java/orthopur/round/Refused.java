@@ -40,6 +40,7 @@ public final class Refused extends IllegalArgumentException {
         NOT_CONFIRMED("Not yet confirmed: %s."),
         NO_ASK("Step %s does not ask for %s."),
         NO_ENERGY("There is no energy %s to lock at this machine."),
+        NO_PHOTO("Step %s needs a photo; take it with the camera."),
         NO_LOCK_NUMBER("Say the number on the lock."),
         LOCK_ON("Lock %s is already on %s."),
         NO_LOCK("There is no lock %s on %s."),

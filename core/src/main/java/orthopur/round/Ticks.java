@@ -49,11 +49,25 @@ final class Ticks {
         if (ask.kind() == Ask.Kind.LOCK) {
             throw new Refused(Why.NO_LOCK_NUMBER);
         }
+        if (ask.kind() == Ask.Kind.PHOTO) {
+            throw new Refused(Why.NO_PHOTO, step.number());
+        }
         if ((ask.kind() == Ask.Kind.UNLOCK || ask.kind() == Ask.Kind.RESTORE)
                 && locks.locked(ask.item())) {
             throw new Refused(Why.STILL_LOCKED, locks.names(ask.item()));
         }
         confirmed.computeIfAbsent(step.id(), k -> new LinkedHashSet<>()).add(ask.id());
+    }
+
+    /** A photo that a step asks for is there, or it is not: nobody can say so. */
+    void photographed(PackStep step) {
+        step.asks().stream()
+                .filter(a -> a.kind() == Ask.Kind.PHOTO)
+                .forEach(
+                        a ->
+                                confirmed
+                                        .computeIfAbsent(step.id(), k -> new LinkedHashSet<>())
+                                        .add(a.id()));
     }
 
     void check(PackStep step, Entry.CheckMade e) {

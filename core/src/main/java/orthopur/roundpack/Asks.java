@@ -10,6 +10,7 @@ import orthopur.machine.EnergyKind;
 import orthopur.machine.Part;
 import orthopur.machine.WarmUp;
 import orthopur.procedure.Action;
+import orthopur.procedure.Step;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.runthrough.SheetIndex;
 
@@ -27,7 +28,8 @@ final class Asks {
         this.flows = flows;
     }
 
-    List<Ask> of(Action action) {
+    List<Ask> of(Step step) {
+        Action action = step.action();
         List<Ask> asks = new ArrayList<>();
         switch (action) {
             case Action.Isolate a -> energies(asks, a, null, Energy::isolationPoint);
@@ -53,6 +55,7 @@ final class Asks {
                                                             item,
                                                             sheet.names(List.of(item)),
                                                             flow.shown())));
+            case Action.Rinse a -> repeats(asks, a);
             case Action.Record a -> warmUp(asks);
             case Action.ChaseOut a ->
                     asks.add(
@@ -72,7 +75,18 @@ final class Asks {
                 }
             }
         }
+        if (step.photo()) {
+            asks.add(new Ask("photo", Ask.Kind.PHOTO, "", "", null));
+        }
         return asks;
+    }
+
+    /** A rinse that is done so many times, each with so much. */
+    private static void repeats(List<Ask> asks, Action.Rinse a) {
+        String each = a.water().volume() == null ? null : a.water().volume().shown();
+        for (int i = 1; a.times() != null && a.times() > 1 && i <= a.times(); i++) {
+            asks.add(new Ask("time:" + i, Ask.Kind.REPEAT, "", i + " / " + a.times(), each));
+        }
     }
 
     /** Nobody warms it up at night: what comes before the first good product is handed on. */

@@ -148,8 +148,8 @@ public final class PackCompiler {
                 timer(a),
                 a instanceof Action.Collect c ? soakOf(place, c.items()) : null,
                 a instanceof Action.Sanitize z ? reading(z) : null,
-                checks(a),
-                asks.of(a),
+                checks(s),
+                asks.of(s),
                 handsOnMachine(a),
                 a instanceof Action.Prepare p ? p.things() : List.of(),
                 where(a),
@@ -273,6 +273,14 @@ public final class PackCompiler {
                     new Timer(sheet.names(d.items()) + " drying", seconds(d.time()), false);
             case Action.Sanitize z when z.contact() != null ->
                     new Timer("Wet contact", seconds(z.contact()), true);
+            case Action.Wash w when w.dwell() != null ->
+                    new Timer("Dwell", seconds(w.dwell()), true);
+            case Action.Rinse r when r.time() != null ->
+                    new Timer("Rinse", seconds(r.time()), true);
+            case Action.Coat c when c.touchDry() != null ->
+                    new Timer(sheet.names(c.items()) + " drying", seconds(c.touchDry()), false);
+            case Action.Restore r when r.waited() != null ->
+                    new Timer("Wait", seconds(r.waited()), true);
             default -> null;
         };
     }
@@ -329,6 +337,23 @@ public final class PackCompiler {
                 stock == null ? null : stock.mgPerL(),
                 z.solution().volume() == null ? null : z.solution().volume().litres(),
                 planned);
+    }
+
+    /** What the action has measured, and the condition as found where the step asks for it. */
+    private List<CheckPlan> checks(Step s) {
+        if (!s.asFound()) {
+            return checks(s.action());
+        }
+        List<CheckPlan> all = new ArrayList<>(checks(s.action()));
+        all.add(
+                new CheckPlan(
+                        "as-found",
+                        "As-found condition: 1 clean, 2 light soil, 3 medium, 4 heavy",
+                        1.0,
+                        4.0,
+                        null,
+                        null));
+        return all;
     }
 
     private List<CheckPlan> checks(Action a) {

@@ -137,7 +137,9 @@ public record RoundPack(
             WEAR,
             FLOW,
             CHASED,
-            WARM;
+            WARM,
+            REPEAT,
+            PHOTO;
 
             /** Whether it is a place on the path of an energy. */
             public boolean ofEnergy() {

@@ -45,6 +45,7 @@ public final class PublicCodes {
                     "first-water.highest",
                     "solution.life",
                     "material.stainless.chlorine",
+                    "kept.warmest",
                     "touch.limit");
 
     private PublicCodes() {}
@@ -388,6 +389,12 @@ public final class PublicCodes {
                                 18,
                                 "years",
                                 "29 CFR 570.61, .62, .65"),
+                        f(
+                                "kept.warmest",
+                                "Kept product, warmest",
+                                5,
+                                "°C",
+                                "Food Code 2022, 3-501.16(A)(2)"),
                         f(
                                 "touch.limit",
                                 "Hottest a bare hand may touch",

@@ -35,6 +35,7 @@ import orthopur.rules.cleanchain.Inspected;
 import orthopur.rules.cleanchain.LineFlow;
 import orthopur.rules.cleanchain.LooseSoilWetted;
 import orthopur.rules.cleanchain.PassageCleaned;
+import orthopur.rules.cleanchain.PassageClosed;
 import orthopur.rules.cleanchain.PassageFilled;
 import orthopur.rules.cleanchain.ProgramRun;
 import orthopur.rules.cleanchain.RecontaminatedByHand;
@@ -171,6 +172,7 @@ public final class AllRules {
                     new HandsWashed(),
                     new PassageCleaned(),
                     new PassageFilled(),
+                    new PassageClosed(),
                     new SoakedOff(),
                     new CleanPlace(),
                     new CoverLeftOn(),

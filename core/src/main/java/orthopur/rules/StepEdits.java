@@ -51,7 +51,7 @@ public final class StepEdits {
                     case Action.Dry a -> true;
                     default -> false;
                 };
-        Action wider = treats ? step.action().withItems(items) : null;
+        Action wider = treats ? step.action().about(items) : null;
         return wider == null ? null : new Edit.Change(step.id(), step.with(wider));
     }
 

@@ -312,7 +312,11 @@ public final class RunThrough {
             case Action.Shift a -> m.parts().forEach(p -> move(p, true));
             case Action.Return a -> m.parts().forEach(p -> move(p, false));
             case Action.Index a -> {
-                m.parts().forEach(p -> night.visited[p] += a.times() == null ? 1 : a.times());
+                boolean all = a.times() == null && m.procedure().loopAt(at).size() > 1;
+                for (int p : m.parts()) {
+                    night.visited[p] +=
+                            all ? sheet.part(p).count() : a.times() == null ? 1 : a.times();
+                }
                 if (a.powered()) {
                     m.energies().forEach(e -> run(e, at));
                 }
@@ -444,7 +448,15 @@ public final class RunThrough {
             case Action.Lock a -> advance(m);
             case Action.Relieve a -> advance(m);
             case Action.Prove a -> advance(m);
-            default -> {}
+            // These leave the machine as it is; what they say is read by rules and the floor.
+            case Action.Prepare _,
+                    Action.KeepProduct _,
+                    Action.Mark _,
+                    Action.Lubricate _,
+                    Action.Measure _,
+                    Action.FunctionTest _,
+                    Action.HoldPoint _,
+                    Action.Record _ -> {}
         }
         night.minutes += m.step().minutes();
         if (m.action().handsIn()) {

@@ -45,7 +45,7 @@ class UncoveredTest {
                         "wash",
                         Bench.step(Bench.good(), "wash")
                                 .action()
-                                .withItems(List.of("frame", "hopper", "drum-1")));
+                                .about(List.of("frame", "hopper", "drum-1")));
         assertEquals(
                 List.of("drum-back", "flap-1", "spring-1", "seal-1", "groove", "guard-1"),
                 items(Bench.SHEET, less));

@@ -124,7 +124,19 @@ final class GeneratedSheet {
                         chance(40) ? "Everything at zero" : null,
                         false,
                         warmUp(),
-                        null),
+                        null,
+                        List.of(),
+                        List.of(),
+                        null,
+                        null,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of()),
                 has);
     }
 
@@ -201,7 +213,8 @@ final class GeneratedSheet {
                 handling,
                 assembly(id, loose && !shifts),
                 when,
-                own);
+                own,
+                null);
     }
 
     private Assembly assembly(String id, boolean loose) {
@@ -259,7 +272,9 @@ final class GeneratedSheet {
                 above,
                 chance(20) ? "groove brush" : null,
                 chance(8) ? "centre outward" : null,
-                List.of());
+                List.of(),
+                false,
+                null);
     }
 
     private List<Energy> energies(List<OptionGroup> groups) {
@@ -326,7 +341,8 @@ final class GeneratedSheet {
                 false,
                 kind == EnergyKind.SUPPLIED && chance(20),
                 heat,
-                when);
+                when,
+                null);
     }
 
     private WarmUp warmUp() {

@@ -1039,7 +1039,7 @@ class EveryRuleTest {
         but.add("drum-back");
         Procedure p = Bench.good();
         for (String step : List.of("scrape", "wash", "rinse", "inspect", "sanitize", "dry")) {
-            p = Bench.change(p, step, Bench.step(p, step).action().withItems(but));
+            p = Bench.change(p, step, Bench.step(p, step).action().about(but));
         }
         Procedure alone = p;
         assertTrue(
@@ -1060,7 +1060,7 @@ class EveryRuleTest {
                         "program",
                         inside(6, 82, 35),
                         Bench.change(
-                                alone, "wash", Bench.step(alone, "wash").action().withItems(less)));
+                                alone, "wash", Bench.step(alone, "wash").action().about(less)));
         assertTrue(own.findings(forgotten).stream().anyMatch(f -> f.items().contains("drum-back")));
     }
 

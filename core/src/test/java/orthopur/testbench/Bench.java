@@ -395,7 +395,19 @@ public final class Bench {
                 null,
                 false,
                 null,
-                null);
+                null,
+                List.of(),
+                List.of(),
+                null,
+                null,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
     }
 
     public static Energy energy(
@@ -411,6 +423,7 @@ public final class Bench {
                 fedBy,
                 false,
                 false,
+                null,
                 null,
                 null);
     }
@@ -497,7 +510,9 @@ public final class Bench {
                             null,
                             null,
                             null,
-                            List.of()));
+                            List.of(),
+                            false,
+                            null));
             return this;
         }
 
@@ -507,7 +522,7 @@ public final class Bench {
             }
             return new Part(
                     id, id, count, removable, shifts, behind, covers, Set.of(), guard, "sink", null,
-                    null, null, null, null, null, surfaces);
+                    null, null, null, null, null, surfaces, null);
         }
     }
 

@@ -16,6 +16,7 @@ final class NotationLine {
     private static final Pattern ID = Pattern.compile("\\s#([a-z0-9][a-z0-9-]{0,39})\\s*$");
     private static final Pattern WHEN =
             Pattern.compile("if\\s+([a-z0-9-]+)\\s*=\\s*([a-z0-9-]+)\\s*:\\s*");
+    private static final Pattern IN_LOOP = Pattern.compile("in loop\\s+([a-z0-9][a-z0-9-]{0,39})");
     private static final String NUMBER = "([-+]?[0-9]+(?:[.,][0-9]+)?(?:[eE][-+]?[0-9]+)?)";
     private static final Pattern QUANTITY =
             Pattern.compile(NUMBER + "\\s*([°A-Za-z%][A-Za-z/]*(?: oz)?)");
@@ -23,6 +24,9 @@ final class NotationLine {
     private static final Pattern BARE = Pattern.compile("[^,;#\"`]+");
     static final String TAKES = "takes";
     static final String PEOPLE = "people";
+    static final String LOOP = "in loop";
+    static final String PHOTO = "photo";
+    static final String AS_FOUND = "as found";
 
     private final NotationNames names;
     private final String line;
@@ -64,7 +68,8 @@ final class NotationLine {
         }
         while (skip() < end) {
             boolean read =
-                    texts()
+                    ofEveryStep()
+                            || texts()
                             || chemical()
                             || quantities()
                             || counts()
@@ -134,6 +139,25 @@ final class NotationLine {
                 && (after == end
                         || !Character.isLetterOrDigit(word.charAt(word.length() - 1))
                         || !Character.isLetterOrDigit(line.charAt(after)));
+    }
+
+    /** What any step may say: the loop it belongs to, a photo, the condition as found. */
+    private boolean ofEveryStep() {
+        Matcher loop = IN_LOOP.matcher(line).region(at, end);
+        if (loop.lookingAt()) {
+            step.put("loop", loop.group(1));
+            at = loop.end();
+            return true;
+        }
+        for (Map.Entry<String, String> flag :
+                Map.of(PHOTO, "photo", AS_FOUND, "asFound").entrySet()) {
+            if (here(flag.getKey())) {
+                step.put(flag.getValue(), true);
+                at += flag.getKey().length();
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Fields of a kind that the action takes, those of everybody's steps left out. */

@@ -47,6 +47,15 @@ final class NotationWriter {
         if (s.has("people")) {
             said.add(counted(NotationLine.PEOPLE, s.get("people").asInt()));
         }
+        if (s.has("loop")) {
+            said.add(NotationLine.LOOP + " " + s.get("loop").asString());
+        }
+        if (s.path("photo").asBoolean(false)) {
+            said.add(NotationLine.PHOTO);
+        }
+        if (s.path("asFound").asBoolean(false)) {
+            said.add(NotationLine.AS_FOUND);
+        }
         if (!said.isEmpty()) {
             b.append(' ').append(String.join(", ", said));
         }

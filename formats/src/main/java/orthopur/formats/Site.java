@@ -72,7 +72,7 @@ public record Site(
     public Context context(RuleBook book, List<Chemical> chemicals) {
         return new Context(book, chemicals, mains.hardness())
                 .withVessels(vessels == null ? List.of() : vessels)
-                .with(new Context.Tap(mains.ph(), mains.temperature()));
+                .withTap(new Context.Tap(mains.ph(), mains.temperature()));
     }
 
     /** The drinking water that comes from the tap. */

@@ -18,6 +18,9 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * @param fields what the action states, in the order of the table, as it was written
  * @param when the option it is for, as "group=option"
+ * @param loop the loop it belongs to
+ * @param photo whether a photo has to be taken
+ * @param asFound whether the condition as found is written down
  */
 public record StepDocument(
         String id,
@@ -28,13 +31,18 @@ public record StepDocument(
         @Nullable Integer people,
         @Nullable String words,
         @Nullable String because,
-        @Nullable String caution) {
+        @Nullable String caution,
+        @Nullable String loop,
+        boolean photo,
+        boolean asFound) {
 
     /** What every step has beside the fields of its action, in the order of files. */
     static final List<String> FIRST = List.of("id", "action");
 
     static final List<String> LAST =
-            List.of("when", "minutes", "people", "words", "because", "caution");
+            List.of(
+                    "when", "loop", "minutes", "people", "photo", "asFound", "words", "because",
+                    "caution");
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
@@ -63,7 +71,10 @@ public record StepDocument(
                 people == null || !people.isInt() ? null : people.asInt(),
                 text(tree, "words"),
                 text(tree, "because"),
-                text(tree, "caution"));
+                text(tree, "caution"),
+                text(tree, "loop"),
+                tree.path("photo").asBoolean(false),
+                tree.path("asFound").asBoolean(false));
     }
 
     /** The document of a step. */
@@ -77,7 +88,10 @@ public record StepDocument(
                 s.people(),
                 s.words().isEmpty() ? null : s.words(),
                 s.because(),
-                s.caution());
+                s.caution(),
+                s.loop(),
+                s.photo(),
+                s.asFound());
     }
 
     private static void keep(Map<String, JsonNode> fields, String name, @Nullable JsonNode value) {
@@ -133,11 +147,18 @@ public record StepDocument(
         t.put("id", id).put("action", action);
         fields.forEach(t::set);
         put(t, "when", when);
+        put(t, "loop", loop);
         if (minutes != null) {
             t.put("minutes", minutes);
         }
         if (people != null) {
             t.put("people", people);
+        }
+        if (photo) {
+            t.put("photo", true);
+        }
+        if (asFound) {
+            t.put("asFound", true);
         }
         put(t, "words", words);
         put(t, "because", because);

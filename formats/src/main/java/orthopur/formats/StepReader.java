@@ -64,7 +64,10 @@ final class StepReader {
                 d.caution(),
                 minutes,
                 people,
-                d.when());
+                d.when(),
+                d.loop(),
+                d.photo(),
+                d.asFound());
     }
 
     private void tooLong(String field, @Nullable String text) {

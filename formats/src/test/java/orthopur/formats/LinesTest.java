@@ -224,7 +224,7 @@ class LinesTest {
                                                         .with(
                                                                 step("together")
                                                                         .action()
-                                                                        .withItems(
+                                                                        .about(
                                                                                 List.of(
                                                                                         "tap-washer",
                                                                                         "coupling"))))));

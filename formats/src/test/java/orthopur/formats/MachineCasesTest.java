@@ -274,7 +274,7 @@ class MachineCasesTest {
                 change(
                         DISPENSER,
                         "c-parts",
-                        parts.withItems(
+                        parts.about(
                                 parts.items().stream().filter(i -> !i.equals("pump")).toList()));
         assertTrue(
                 DemoSite.verify(p).findings().stream()

@@ -150,7 +150,7 @@ class PackOfTheDemoTest {
         assertEquals(7.1, check.least(), 1e-9);
         assertEquals(8.1, check.most(), 1e-9);
         var unknown =
-                pack("qk-tl1-line-clean", DemoSite.CONTEXT.with(new Context.Tap(null, null)))
+                pack("qk-tl1-line-clean", DemoSite.CONTEXT.withTap(new Context.Tap(null, null)))
                         .steps()
                         .stream()
                         .flatMap(s -> s.checks().stream())

@@ -45,7 +45,9 @@ public final class CleanerByLabel extends BookRule {
         }
         Duration dwell = dwell(m.action());
         boolean stands =
-                m.action() instanceof Action.Soak || m.action() instanceof Action.Circulate;
+                m.action() instanceof Action.Soak
+                        || m.action() instanceof Action.Circulate
+                        || m.action() instanceof Action.Wash;
         if (stands
                 && label.contact() != null
                 && (dwell == null || dwell.compareTo(label.contact()) < 0)) {
@@ -73,6 +75,7 @@ public final class CleanerByLabel extends BookRule {
         return switch (action) {
             case Action.Soak a -> a.dwell();
             case Action.Circulate a -> a.dwell();
+            case Action.Wash a -> a.dwell();
             default -> null;
         };
     }

@@ -33,6 +33,12 @@ public final class Preparation extends BookRule {
             // A wash with nothing named is told by C1, a sanitizer by S1.
             return;
         }
+        if (solution.recipe() != null
+                && m.sheet().sheet().recipes().stream()
+                        .anyMatch(r -> r.id().equals(solution.recipe()))) {
+            // The sheet says what is poured, how much of it and in which order.
+            return;
+        }
         List<String> missing = new ArrayList<>();
         // A sanitizer's strength is S1, which denies the claim as well.
         if (solution.strength() == null && !c.kind().sanitizes()) {

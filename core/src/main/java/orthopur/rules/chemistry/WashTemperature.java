@@ -68,7 +68,8 @@ public final class WashTemperature extends BookRule {
                                                                         .withTemperature(least),
                                                                 wash.method(),
                                                                 wash.tool(),
-                                                                wash.direction()))));
+                                                                wash.direction(),
+                                                                wash.dwell()))));
         if (stated != null) {
             r.number("stated", stated.celsius(), "°C");
         }

@@ -2,6 +2,7 @@ package orthopur.rules.cleanchain;
 
 import java.util.ArrayList;
 import java.util.List;
+import orthopur.machine.Surface;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
@@ -30,7 +31,8 @@ public final class Inspected extends BookRule {
         List<Integer> unseen = new ArrayList<>();
         for (int s : m.exposed()) {
             Facts f = m.night().facts(s);
-            if (m.sheet().surface(s).zone() == 1
+            Surface surface = m.sheet().surface(s);
+            if ((surface.zone() == 1 || surface.harborage())
                     && f.clean()
                     && f.inspected() == Facts.NEVER
                     && f.sanitized() == Facts.NEVER) {
@@ -59,6 +61,6 @@ public final class Inspected extends BookRule {
                                                 m.procedure(),
                                                 0,
                                                 new Action.Inspect(ids),
-                                                "Look and feel, with torch and mirror."))));
+                                                "Look and feel, with flashlight and mirror."))));
     }
 }

@@ -19,8 +19,9 @@ public final class RinseEndPoint extends BookRule {
             return;
         }
         Action.EndPoint better = harsh(m) ? Action.EndPoint.TAP_PH : Action.EndPoint.NO_SUDS;
-        Action.Rinse mended = new Action.Rinse(a.items(), a.water(), a.method(), better);
-        if (a.endPoint() == null) {
+        Action.Rinse mended =
+                new Action.Rinse(a.items(), a.water(), a.method(), better, a.time(), a.times());
+        if (!ends(a)) {
             out.report(info)
                     .says(
                             "Step %d does not say when the rinse is over.".formatted(m.number()),
@@ -39,6 +40,17 @@ public final class RinseEndPoint extends BookRule {
                             "Clear water can still be caustic; pH paper shows it.")
                     .propose("Until the pH is that of the tap", change(m, m.step().with(mended)));
         }
+    }
+
+    /** Whether somebody knows when to stop: a sign, seconds, or so many times so much. */
+    private static boolean ends(Action.Rinse a) {
+        boolean counted = a.times() != null && a.water().volume() != null;
+        return switch (a.endPoint()) {
+            case CLEAR, NO_SUDS, TAP_PH -> true;
+            case MINUTES -> a.time() != null;
+            case VOLUMES -> a.water().volume() != null;
+            case null -> a.time() != null || counted;
+        };
     }
 
     private static boolean harsh(Moment m) {

@@ -1,8 +1,12 @@
 package orthopur.rules.cleanchain;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import orthopur.machine.Sharpening;
 import orthopur.procedure.Action;
+import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
@@ -23,9 +27,10 @@ public final class SharpenedBetweenCleans extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Sharpen)) {
+        if (!(m.action() instanceof Action.Sharpen a)) {
             return;
         }
+        tooLong(m, a, out);
         List<Integer> unfit =
                 m.exposed().stream()
                         .filter(s -> !m.night().facts(s).clean() || m.night().facts(s).wet())
@@ -43,6 +48,53 @@ public final class SharpenedBetweenCleans extends BookRule {
                                             wet ? "still wet" : "not clean"),
                             "Soil clogs the stone and is ground into the edge.")
                     .deny(unfit);
+        }
+    }
+
+    /** Ground or honed longer than the sheet says, or for as long as somebody feels like it. */
+    private void tooLong(Moment m, Action.Sharpen a, Findings out) {
+        for (int p : m.parts()) {
+            Sharpening most = m.sheet().part(p).sharpening();
+            if (most == null) {
+                continue;
+            }
+            List<String> off = new ArrayList<>();
+            compare(off, "grinding", a.grinding(), most.grinding());
+            compare(off, "honing", a.honing(), most.honing());
+            if (most.turns() != null && (a.turns() == null || a.turns() > most.turns())) {
+                off.add(
+                        "turns: at most "
+                                + most.turns()
+                                + (a.turns() == null
+                                        ? ", and none are stated"
+                                        : ", and " + a.turns() + " are stated"));
+            }
+            if (!off.isEmpty()) {
+                List<String> ids = List.of(m.sheet().part(p).id());
+                out.report(info)
+                        .severity(Severity.FIX)
+                        .items(ids)
+                        .says(
+                                "Step %d sharpens %s; %s."
+                                        .formatted(
+                                                m.number(),
+                                                m.sheet().names(ids),
+                                                String.join("; ", off)),
+                                "Ground too long, the edge is gone and the metal is in the product.");
+            }
+        }
+    }
+
+    private static void compare(
+            List<String> off, String what, @Nullable Duration stated, @Nullable Duration most) {
+        if (most != null && (stated == null || stated.compareTo(most) > 0)) {
+            off.add(
+                    what
+                            + ": at most "
+                            + Show.duration(most)
+                            + (stated == null
+                                    ? ", and no time is stated"
+                                    : ", and " + Show.duration(stated) + " is stated"));
         }
     }
 

@@ -20,7 +20,8 @@ public final class TopToBottom extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Wash)) {
+        // Foam is laid on from the bottom up, so that it does not run over dry soil.
+        if (!(m.action() instanceof Action.Wash w) || w.method() == Action.Method.FOAM) {
             return;
         }
         List<Integer> below = new ArrayList<>();
@@ -43,7 +44,7 @@ public final class TopToBottom extends BookRule {
                                         .formatted(m.number(), m.sheet().names(ids)),
                                 "The dirty water runs down over what was clean.");
         for (Step s : m.procedure().steps().subList(0, m.place())) {
-            if (s.action() instanceof Action.Wash w && w.items().stream().anyMatch(ids::contains)) {
+            if (s.action() instanceof Action.Wash o && o.items().stream().anyMatch(ids::contains)) {
                 r.propose("Wash from the top", List.of(new Edit.Move(m.step().id(), s.id())));
                 return;
             }

@@ -58,18 +58,7 @@ public final class Cautioned extends BookRule {
             if (part.caution() != null) {
                 Step s = m.step();
                 r.propose(
-                        "Take the caution of the sheet",
-                        change(
-                                m,
-                                new Step(
-                                        s.id(),
-                                        s.action(),
-                                        s.words(),
-                                        s.because(),
-                                        part.caution(),
-                                        s.minutes(),
-                                        s.people(),
-                                        s.when())));
+                        "Take the caution of the sheet", change(m, s.withCaution(part.caution())));
             }
             return;
         }

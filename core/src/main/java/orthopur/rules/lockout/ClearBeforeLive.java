@@ -1,9 +1,11 @@
 package orthopur.rules.lockout;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.quantity.Show;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
@@ -76,6 +78,7 @@ public final class ClearBeforeLive implements Rule {
                                     new Action.Unlock(locked),
                                     "Each person takes off their own lock.")));
         }
+        waitedTooShort(m, reasons);
         if (reasons.isEmpty()) {
             return;
         }
@@ -88,5 +91,23 @@ public final class ClearBeforeLive implements Rule {
                                 "A machine that starts with a tool, a hand or a loose part in it hurts somebody.")
                         .propose("Clear before step " + m.number(), edits);
         m.action().energies().forEach(r::energy);
+    }
+
+    /** Gas that hangs in the chamber has to leave before anything is lit. */
+    private static void waitedTooShort(Moment m, List<String> reasons) {
+        Duration stated = m.action() instanceof Action.Restore a ? a.waited() : null;
+        for (int e : m.energies()) {
+            Duration least = m.sheet().energy(e).restartWait();
+            if (least != null && (stated == null || stated.compareTo(least) < 0)) {
+                reasons.add(
+                        "%s needs %s of waiting before the start%s"
+                                .formatted(
+                                        m.sheet().energy(e).name(),
+                                        Show.duration(least),
+                                        stated == null
+                                                ? ", and no wait is stated"
+                                                : ", and " + Show.duration(stated) + " is stated"));
+            }
+        }
     }
 }

@@ -61,19 +61,7 @@ public final class LiftAndCarry extends BookRule {
                                                             : " by its sheet"),
                                     "Backs and feet pay for it when one person tries.");
             if (needed <= m.procedure().people()) {
-                r.propose(
-                        needed + " people",
-                        change(
-                                m,
-                                new Step(
-                                        s.id(),
-                                        s.action(),
-                                        s.words(),
-                                        s.because(),
-                                        s.caution(),
-                                        s.minutes(),
-                                        needed,
-                                        s.when())));
+                r.propose(needed + " people", change(m, s.withPeople(needed)));
             }
         }
     }

@@ -75,7 +75,8 @@ public final class SharpParts extends BookRule {
                                                                 wash.solution(),
                                                                 wash.method(),
                                                                 wash.tool(),
-                                                                surface.wipe()))));
+                                                                surface.wipe(),
+                                                                wash.dwell()))));
                 return;
             }
         }

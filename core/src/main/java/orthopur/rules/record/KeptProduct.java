@@ -1,6 +1,11 @@
 package orthopur.rules.record;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
 import orthopur.procedure.Action;
+import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -8,6 +13,13 @@ import orthopur.runthrough.Severity;
 
 /** F5: product that is kept over the clean has a clean, covered, cold place. */
 public final class KeptProduct extends BookRule {
+    private static final String WHY =
+            "What stands open and warm while the machine is cleaned is not product any more.";
+    // Procedures of before these were fields say it in the sentence.
+    private static final Pattern COVERED = Pattern.compile("lid|cover|closed");
+    private static final Pattern LABELED = Pattern.compile("label|date|marked");
+    private static final Pattern COLD = Pattern.compile("cold|°c|°f|refriger|chill");
+
     public KeptProduct() {
         super(
                 "F5",
@@ -18,13 +30,44 @@ public final class KeptProduct extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (m.action() instanceof Action.KeepProduct a
-                && (a.destination() == null || a.destination().isBlank())) {
+        if (!(m.action() instanceof Action.KeepProduct a)) {
+            return;
+        }
+        Temperature warmest = m.context().book().temperature("kept.warmest");
+        if (a.cold() != null
+                && m.sheet().sheet().temperatureControlledFood()
+                && a.cold().compareTo(warmest) > 0) {
+            out.report(info)
+                    .severity(Severity.STOP)
+                    .number("stated", a.cold().celsius(), "°C")
+                    .number("most", warmest.celsius(), "°C")
+                    .says(
+                            "Step %d keeps product at %s; at most %s."
+                                    .formatted(m.number(), a.cold().shown(), warmest.shown()),
+                            WHY);
+        }
+        String words = (m.step().words() + " " + a.destination()).toLowerCase(Locale.ROOT);
+        List<String> missing = new ArrayList<>();
+        if (a.destination() == null || a.destination().isBlank()) {
+            missing.add("where");
+        }
+        if (a.container() == null && !COVERED.matcher(words).find()) {
+            missing.add("in which clean covered container");
+        }
+        if (!a.labeled() && !LABELED.matcher(words).find()) {
+            missing.add("with which label");
+        }
+        if (a.cold() == null
+                && m.sheet().sheet().temperatureControlledFood()
+                && !COLD.matcher(words).find()) {
+            missing.add("how cold");
+        }
+        if (!missing.isEmpty()) {
             out.report(info)
                     .says(
-                            "Step %d keeps product and does not say in what and where."
-                                    .formatted(m.number()),
-                            "What stands open and warm while the machine is cleaned is not product any more.");
+                            "Step %d keeps product and does not say %s."
+                                    .formatted(m.number(), String.join(", ", missing)),
+                            WHY);
         }
     }
 }

@@ -30,7 +30,15 @@ public final class IndexPosition extends BookRule {
         for (int p : m.parts()) {
             Part part = m.sheet().part(p);
             int wanted = a.count() == null ? part.count() - m.night().off(p) : a.count();
-            if (part.moving().index() == null || m.night().visited(p) >= wanted) {
+            // In a loop the machine is brought on before each one.
+            if (part.moving().index() == null
+                    || m.night().visited(p) >= wanted
+                    || m.procedure()
+                            .loops(
+                                    m.place(),
+                                    x ->
+                                            x instanceof Action.Index i
+                                                    && i.items().contains(part.id()))) {
                 continue;
             }
             boolean byHand = part.moving().index() == Handling.Index.BY_HAND;

@@ -49,6 +49,9 @@ public final class Lubricants extends BookRule {
                                                 points.getFirst().point()),
                                 "A greased face seal is pressed out of its seat.");
             }
+            if (m.action() instanceof Action.Lubricate a) {
+                drops(m, part, a, out);
+            }
             if (!coats && points.isEmpty() && !part.surfaces().isEmpty()) {
                 out.report(info)
                         .severity(Severity.FIX)
@@ -84,6 +87,36 @@ public final class Lubricants extends BookRule {
                                             m.sheet().names(unfit),
                                             c == null ? "" : lack),
                             "What is greased here goes into the food.");
+        }
+    }
+
+    /** More runs off into the food, fewer runs dry. */
+    private void drops(Moment m, Part part, Action.Lubricate a, Findings out) {
+        for (Lubrication point : part.fitting().lubrication()) {
+            boolean off = point.drops() != null && !point.drops().equals(a.drops());
+            boolean still = point.workIn() != null && !a.workedIn();
+            if (point.never() || !off && !still) {
+                continue;
+            }
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(List.of(part.id()))
+                    .says(
+                            "Step %d lubricates %s, %s%s."
+                                    .formatted(
+                                            m.number(),
+                                            point.point(),
+                                            off
+                                                    ? "with %s; the sheet says %d"
+                                                            .formatted(
+                                                                    a.drops() == null
+                                                                            ? "drops not stated"
+                                                                            : a.drops() + " drops",
+                                                                    point.drops())
+                                                    : "and does not work it in",
+                                            still ? ": " + point.workIn() : ""),
+                            "Too much runs into the food, too little runs dry.");
+            return;
         }
     }
 

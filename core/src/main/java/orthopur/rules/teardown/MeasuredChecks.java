@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import orthopur.machine.Check;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
+import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
@@ -34,6 +37,10 @@ public final class MeasuredChecks extends BookRule {
                             .filter(c -> c.id().equals(id))
                             .findFirst()
                             .orElse(null);
+            if (check != null) {
+                value(m, check, out);
+                state(m, check, out);
+            }
             int part = check == null ? -1 : m.sheet().partNamed(check.part());
             int missing = check == null || part < 0 ? -1 : missing(m, check, part);
             if (check != null && missing >= 0) {
@@ -49,6 +56,121 @@ public final class MeasuredChecks extends BookRule {
                                 TOO_EARLY);
             }
         }
+    }
+
+    private static final Pattern NUMBER = Pattern.compile("[-+]?\\d+(?:[.,]\\d+)?");
+
+    /** The value that the step states, or that its sentence has, lies in the range of the sheet. */
+    private void value(Moment m, Check check, Findings out) {
+        if (check.least() == null || check.most() == null) {
+            return;
+        }
+        String stated = m.action() instanceof Action.Measure a ? a.value() : null;
+        String range =
+                "%s to %s %s"
+                        .formatted(
+                                Show.number(check.least()),
+                                Show.number(check.most()),
+                                check.unit() == null ? "" : check.unit())
+                        .strip();
+        Matcher n = NUMBER.matcher(stated == null ? "" : stated);
+        boolean number = n.find();
+        double value = number ? Double.parseDouble(n.group().replace(',', '.')) : 0;
+        String unit = number ? n.replaceFirst("").strip() : "";
+        boolean sameUnit =
+                unit.isEmpty() || check.unit() == null || unit.equalsIgnoreCase(check.unit());
+        if (stated != null && (!number || !sameUnit)) {
+            out.report(info)
+                    .items(List.of(check.part()))
+                    .says(
+                            "Step %d states \"%s\" for the check \"%s\"; the sheet has it in %s."
+                                    .formatted(
+                                            m.number(),
+                                            stated,
+                                            check.name(),
+                                            check.unit() == null ? "a plain number" : check.unit()),
+                            "A number in another unit is another value.");
+        } else if (stated != null && (value < check.least() || value > check.most())) {
+            out.report(info)
+                    .items(List.of(check.part()))
+                    .number("stated", value, check.unit() == null ? "" : check.unit())
+                    .number("least", check.least(), check.unit() == null ? "" : check.unit())
+                    .number("most", check.most(), check.unit() == null ? "" : check.unit())
+                    .says(
+                            "Step %d sets the check \"%s\" to %s; the sheet says %s."
+                                    .formatted(m.number(), check.name(), stated, range),
+                            "Out of this range the machine wears, leaks or throws parts.");
+        }
+    }
+
+    /** A check is no run: what it needs has to be so when it is made. */
+    private void state(Moment m, Check check, Findings out) {
+        List<String> wrong = new ArrayList<>();
+        boolean test = m.action() instanceof Action.FunctionTest;
+        boolean dead = anyDead(m);
+        for (Check.State s : check.state()) {
+            boolean holds =
+                    switch (s) {
+                        case POWER -> test || !dead;
+                        case STOPPED -> !test;
+                        case LOCKED_OUT -> !test && anyLocked(m);
+                        case GUARDS_ON -> guardsOn(m);
+                        case FILLED -> filled(m, check);
+                    };
+            if (!holds) {
+                wrong.add(s.shown());
+            }
+        }
+        if (!wrong.isEmpty()) {
+            out.report(info)
+                    .items(List.of(check.part()))
+                    .says(
+                            "Step %d makes the check \"%s\", which is made %s."
+                                    .formatted(m.number(), check.name(), String.join(", ", wrong)),
+                            "In another state it shows nothing, or it puts a hand where it moves.");
+        }
+    }
+
+    private static boolean anyDead(Moment m) {
+        for (int e = 0; e < m.sheet().energyCount(); e++) {
+            if (m.sheet().energy(e).kind().drives()
+                    && !m.sheet().energy(e).keepLive()
+                    && m.night().stageNumber(e) > 1) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean anyLocked(Moment m) {
+        for (int e = 0; e < m.sheet().energyCount(); e++) {
+            if (m.night().harmless(e) && m.sheet().energy(e).kind().drives()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean guardsOn(Moment m) {
+        for (int p = 0; p < m.sheet().partCount(); p++) {
+            if (m.sheet().part(p).guard() && !m.night().inTheWay(p)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean filled(Moment m, Check check) {
+        for (int k = 0; k < m.sheet().passageCount(); k++) {
+            List<String> wetted = m.sheet().passage(k).surfaces();
+            boolean mine =
+                    m.sheet().surfacesMeant(check.part()).stream()
+                            .anyMatch(s -> wetted.contains(m.sheet().surface(s).id()));
+            if (mine && !m.night().filled(k)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /**

@@ -34,6 +34,19 @@ public final class OneAtATime extends BookRule {
                     left |= q != p && m.night().off(q) == 0 && m.orderOf(q) < 0;
                 }
             }
+            // Back on before the loop goes on to the next.
+            left |=
+                    m.sheet().part(p).count() > 1
+                            && m.procedure()
+                                    .loops(
+                                            m.place(),
+                                            x ->
+                                                    x instanceof Action.Install
+                                                            && x.items()
+                                                                    .contains(
+                                                                            m.sheet()
+                                                                                    .part(p)
+                                                                                    .id()));
             if (!left) {
                 out.report(info)
                         .cause(group)

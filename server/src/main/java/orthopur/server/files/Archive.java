@@ -124,7 +124,7 @@ public class Archive {
         String before = sheets.surroundings().site().write();
         String site = files.getOrDefault("site.json", "");
         sheets.site(site, files.getOrDefault("chemicals.json", ""), signed);
-        fresh.forEach(s -> sheets.add(s, signed));
+        fresh.forEach(s -> sheets.bringBack(s, signed));
         added.forEach(s -> procedures.takeIn(s.document(), signed));
         log.keep("archive", before, site, signed.by().name());
         return new TakenIn(fresh.size(), added.size());
@@ -141,7 +141,7 @@ public class Archive {
             String here = known.get(name(s));
             if (here == null) {
                 fresh.add(s);
-            } else if (!here.equals(SheetFormat.write(s))) {
+            } else if (!SheetFormat.read(here).equals(s)) {
                 problems.add(
                         new Problem(
                                 "/" + name,

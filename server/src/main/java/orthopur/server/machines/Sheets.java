@@ -27,6 +27,7 @@ import orthopur.formats.SheetFormat;
 import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
+import orthopur.machine.SheetCheck;
 import orthopur.machine.SiteFit;
 import orthopur.quantity.Show;
 import orthopur.rulebook.PublicCodes;
@@ -182,10 +183,22 @@ public class Sheets {
      * @throws FormatError with everything for which this site has nothing
      */
     public void fits(MachineSheet sheet) {
-        List<Problem> problems = SiteFit.check(sheet, surroundings().chemicals());
+        List<Problem> problems = unfit(sheet);
         if (!problems.isEmpty()) {
             throw new FormatError(problems);
         }
+    }
+
+    /** What a new version has to answer, and for which surfaces this site has nothing. */
+    public List<Problem> unfit(MachineSheet sheet) {
+        List<Chemical> products = surroundings().chemicals();
+        List<Problem> problems =
+                new ArrayList<>(
+                        SheetCheck.questions(
+                                sheet,
+                                products.stream().map(Chemical::id).collect(Collectors.toSet())));
+        problems.addAll(SiteFit.check(sheet, products));
+        return problems;
     }
 
     /**
@@ -195,6 +208,23 @@ public class Sheets {
      */
     @Transactional
     public void add(MachineSheet sheet, Signature signed) {
+        fits(sheet);
+        store(sheet, signed);
+    }
+
+    /**
+     * The same for one that an archive brings back: it was saved when less was asked of a sheet.
+     */
+    @Transactional
+    public void bringBack(MachineSheet sheet, Signature signed) {
+        List<Problem> problems = SiteFit.check(sheet, surroundings().chemicals());
+        if (!problems.isEmpty()) {
+            throw new FormatError(problems);
+        }
+        store(sheet, signed);
+    }
+
+    private void store(MachineSheet sheet, Signature signed) {
         String before =
                 db.select(SHEET.DOCUMENT)
                         .from(SHEET)
@@ -202,7 +232,6 @@ public class Sheets {
                         .orderBy(SHEET.VERSION.desc())
                         .limit(1)
                         .fetchOne(SHEET.DOCUMENT);
-        fits(sheet);
         int inserted =
                 db.insertInto(SHEET)
                         .set(SHEET.CODE, sheet.code())

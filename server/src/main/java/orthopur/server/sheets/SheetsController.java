@@ -17,7 +17,6 @@ import orthopur.formats.FormatError;
 import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
-import orthopur.machine.SiteFit;
 import orthopur.round.Role;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
@@ -62,7 +61,7 @@ class SheetsController {
     Checked check(@RequestBody JsonNode document) {
         try {
             MachineSheet sheet = SheetFormat.read(document.toString());
-            List<Problem> unfit = SiteFit.check(sheet, sheets.surroundings().chemicals());
+            List<Problem> unfit = sheets.unfit(sheet);
             return unfit.isEmpty()
                     ? new Checked(List.of(), effects.effect(sheet))
                     : new Checked(unfit, null);

@@ -1,0 +1,64 @@
+package orthopur.rules.cleanchain;
+
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.Passage;
+import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
+import orthopur.runthrough.Findings;
+import orthopur.runthrough.Moment;
+import orthopur.runthrough.Severity;
+
+/** C14: what is filled is closed by all that closes it, and holds no air. */
+public final class PassageClosed extends BookRule {
+    public PassageClosed() {
+        super(
+                "C14",
+                Severity.STOP,
+                "A passage is closed and bled when it is filled",
+                "Food Code 2022, 4-603.16 and 4-703.11");
+    }
+
+    @Override
+    public void look(Moment m, Findings out) {
+        boolean sends = m.action() instanceof Action.Circulate;
+        if (!sends && !(m.action() instanceof Action.Sanitize)) {
+            return;
+        }
+        for (int k : m.passages()) {
+            Passage passage = m.sheet().passage(k);
+            List<String> off = new ArrayList<>();
+            for (String id : passage.closedBy()) {
+                int p = m.sheet().partNamed(id);
+                if (p >= 0 && (m.night().off(p) > 0 || m.night().aside(p))) {
+                    off.add(id);
+                }
+            }
+            if (!off.isEmpty()) {
+                out.report(info)
+                        .items(off)
+                        .says(
+                                "Step %d fills %s while %s %s off."
+                                        .formatted(
+                                                m.number(),
+                                                passage.name(),
+                                                m.sheet().names(off),
+                                                off.size() == 1 ? "is" : "are"),
+                                "It runs out where the part is missing, and nothing behind it stays wet.")
+                        .deny(m.exposed());
+            } else if (m.action() instanceof Action.Circulate a
+                    && !passage.vents().isEmpty()
+                    && !a.bled()) {
+                out.report(info)
+                        .severity(Severity.FIX)
+                        .says(
+                                "Step %d fills %s and does not bleed it at %s until a steady stream comes."
+                                        .formatted(
+                                                m.number(),
+                                                passage.name(),
+                                                String.join(", ", passage.vents())),
+                                "Where air stays no cleaner comes.");
+            }
+        }
+    }
+}
