@@ -11,17 +11,19 @@ const machine = (code: string, alarms: string[]) => ({ code, alarms, round: `r-$
 
 describe("what a supervisor has to know at once", () => {
   it("is said with the machine and the way to the round", async () => {
-    show(<Alarms />, { "GET /api/board": [machine("A1", []), machine("B1", ["62 mg/L is not in."])] });
-    expect((await screen.findByText("B1")).closest("p")?.textContent).toMatch(/^B1 62 mg\/L is not in\./);
+    show(<Alarms />, { "GET /api/board": [machine("A1", []), machine("B1", ["62 mg/L is out of range."])] });
+    expect((await screen.findByText("B1")).closest("p")?.textContent).toMatch(
+      /^B1 62 mg\/L is out of range\./,
+    );
     expect(screen.getByRole("link")).toHaveProperty("pathname", "/floor/r-B1");
   });
 
   it("is gone once it is known, and comes again when it is another", async () => {
-    let said = "62 mg/L is not in.";
+    let said = "62 mg/L is out of range.";
     const { user } = show(<Alarms />, { "GET /api/board": () => [machine("B1", [said])] });
-    await user.click(await screen.findByRole("button", { name: /I know/ }));
+    await user.click(await screen.findByRole("button", { name: /Acknowledge/ }));
     await waitFor(() => expect(screen.queryByText("B1")).toBeNull());
-    said = "58 mg/L is not in.";
+    said = "58 mg/L is out of range.";
     show(<Alarms />, { "GET /api/board": () => [machine("B1", [said])] });
     expect(await screen.findByText(/58 mg/)).toBeTruthy();
   });
@@ -30,8 +32,8 @@ describe("what a supervisor has to know at once", () => {
     vi.useFakeTimers({ toFake: ["setInterval", "clearInterval"] });
     const heard = vi.mocked(beep);
     heard.mockClear();
-    const { user } = show(<Alarms />, { "GET /api/board": [machine("B1", ["62 mg/L is not in."])] });
-    const known = await screen.findByRole("button", { name: /I know/ });
+    const { user } = show(<Alarms />, { "GET /api/board": [machine("B1", ["62 mg/L is out of range."])] });
+    const known = await screen.findByRole("button", { name: /Acknowledge/ });
     expect(heard).toHaveBeenCalledTimes(1);
     vi.advanceTimersByTime(31_000);
     expect(heard).toHaveBeenCalledTimes(3);

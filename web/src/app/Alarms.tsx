@@ -51,7 +51,7 @@ export function Alarms({ over = false }: { over?: boolean }) {
             </Link>
           )}
           <button className="btn small" type="button" onClick={() => setSeen([...seen, a.key])}>
-            I know<span className="sr-only"> of {a.code}</span>
+            Acknowledge<span className="sr-only"> of {a.code}</span>
           </button>
         </p>
       ))}

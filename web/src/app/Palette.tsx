@@ -9,7 +9,7 @@ import { useSession } from "./session";
 const PLACES: [string, string][] = [
   ["Machines", "/machines"],
   ["Procedures", "/procedures"],
-  ["From an old text", "/procedures/old-text"],
+  ["Paste an old procedure", "/procedures/old-text"],
   ["Floor", "/floor"],
   ["Board", "/board"],
   ["Logbook", "/logbook"],
@@ -63,9 +63,9 @@ export function Palette() {
       overlayProps={{ blur: 0, backgroundOpacity: 0.35 }}
       lockScroll={false}
       limit={12}
-      attributes={{ content: { "aria-label": "Go or do" } }}
-      nothingFound="Nothing of that name."
-      searchProps={{ placeholder: "Go or do…", "aria-label": "Go or do" }}
+      attributes={{ content: { "aria-label": "Search or run a command" } }}
+      nothingFound="Nothing by that name."
+      searchProps={{ placeholder: "Search or run a command…", "aria-label": "Search or run a command" }}
     />
   );
 }

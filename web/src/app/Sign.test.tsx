@@ -81,7 +81,7 @@ describe("how a change of the site ends", () => {
     expect((await screen.findByRole("alert")).textContent).toMatch(says);
     expect(sent.filter((s) => s.method === "PUT").length).toBe(1);
     expect(screen.getByLabelText("PIN")).toHaveProperty("value", pin);
-    await user.click(screen.getByRole("button", { name: "Leave it" }));
+    await user.click(screen.getByRole("button", { name: "Cancel" }));
     expect(onClose).toHaveBeenCalled();
   });
 });

@@ -62,7 +62,7 @@ export function Sign<T>(p: Props<T>) {
           </button>
         )}
         <button className="btn" type="button" onClick={p.onClose}>
-          {p.leave ?? "Leave it"}
+          {p.leave ?? "Cancel"}
         </button>
       </div>
     </form>

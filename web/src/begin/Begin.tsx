@@ -147,11 +147,11 @@ export default function Begin() {
               />
               {figure(
                 "temperature",
-                "Water from the mains, °C",
-                "As it runs cold after a minute, for instance 12",
+                "City water temperature, °C",
+                "Cold, after running one minute; for example 12",
               )}
-              {figure("hardness", "Its hardness, mg/L", "From your water company’s report, for instance 310")}
-              {figure("ph", "Its pH", "From the same report, for instance 7.6")}
+              {figure("hardness", "Hardness, mg/L", "From your water supplier’s report; for example 310")}
+              {figure("ph", "pH", "From the same report; for example 7.6")}
             </fieldset>
           )}
         </div>

@@ -53,7 +53,7 @@ export default function Chemicals() {
     <main className="page">
       <div className="page-head">
         <h1>Chemicals and vessels</h1>
-        <p className="quiet">The label on the can stands above what is written here.</p>
+        <p className="quiet">The label on the container stands above what is written here.</p>
         <span className="grow" />
         {writes && (
           <button className="btn" type="button" onClick={() => set("edit", "new")}>
@@ -76,7 +76,7 @@ export default function Chemicals() {
           </select>
         </label>
       </div>
-      {rows.length === 0 && <p className="page-state">No product of this site fits that.</p>}
+      {rows.length === 0 && <p className="page-state">No product of this site matches.</p>}
       <ul className="cans">
         {rows.map((c) => (
           <li key={c.id} className="can">
@@ -97,20 +97,20 @@ export default function Chemicals() {
             </div>
             <dl>
               <Row
-                name="In use"
+                name="Use-dilution"
                 value={[c.least && `from ${c.least}`, c.most && `to ${c.most}`].filter(Boolean).join(" ")}
               />
-              <Row name={c.sanitizes ? "Keep wet" : "Dwell"} value={c.contact} />
-              <Row name="In the can" value={c.stock} />
+              <Row name={c.sanitizes ? "Contact time (wet)" : "Dwell"} value={c.contact} />
+              <Row name="Concentrate" value={c.stock} />
               <Row name="Registered" value={c.registration} />
               <Row name="For" value={c.organisms.join(", ")} />
               <Row name="Price" value={`${c.pricePerLitre.toFixed(2)} a litre`} />
-              <Row name="Keeps" value={`${c.shelfLifeDays} days`} />
+              <Row name="Shelf life" value={`${c.shelfLifeDays} days`} />
             </dl>
             <div>
               {c.ppe.length > 0 && (
                 <>
-                  <h3>Wear</h3>
+                  <h3>PPE</h3>
                   <p>{c.ppe.join(", ")}</p>
                 </>
               )}

@@ -91,7 +91,7 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
       <div className="can-form">
         <div>
           <TextInput
-            label="Name on the can"
+            label="Name on the label"
             value={form.name}
             onChange={(e) => set("name", e.currentTarget.value)}
             error={problem("/name")}
@@ -112,12 +112,12 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
             onChange={(e) => set("directions", e.currentTarget.value)}
           />
           <div className="pair">
-            {figure("least", "Weakest in use", "50 mg/L or 1 %", "/label/least")}
-            {figure("most", "Strongest in use", "200 mg/L or 2 %", "/label/most")}
+            {figure("least", "Use-dilution, least", "50 mg/L or 1 %", "/label/least")}
+            {figure("most", "Use-dilution, most", "200 mg/L or 2 %", "/label/most")}
           </div>
           <div className="pair">
-            {figure("contact", "Keep wet, or dwell", "60 s", "/label/contact")}
-            {figure("solutionLife", "A mix lives", "4 h", "/solutionLife")}
+            {figure("contact", "Contact time (wet) or dwell", "60 s", "/label/contact")}
+            {figure("solutionLife", "Discard a mix after", "4 h", "/solutionLife")}
           </div>
           <div className="pair">
             {figure("leastTemperature", "At least", "24 °C", "/label/leastTemperature")}
@@ -125,7 +125,7 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
           </div>
           <div className="pair">
             {figure("highestPh", "pH at most", "5", "/label/highestPh")}
-            {figure("hardestWater", "Water at most", "500 mg/L", "/label/hardestWater")}
+            {figure("hardestWater", "Water hardness, at most", "500 mg/L", "/label/hardestWater")}
           </div>
           <Checkbox
             label="A soak alone cleans, by the label"
@@ -146,7 +146,7 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
             error={problem("/registration")}
           />
           <div className="pair">
-            {figure("stock", "In the can, %", "12.5", "/stock/percent")}
+            {figure("stock", "Concentrate, %", "12.5", "/stock/percent")}
             {figure("density", "Density, kg/L", "1.17", "/stock/density")}
           </div>
           <NativeSelect
@@ -159,12 +159,12 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
             onChange={(e) => set("basis", e.currentTarget.value)}
           />
           {list("uses", "Directed for")}
-          {list("organisms", "Works on")}
-          {list("ppe", "Wear")}
+          {list("organisms", "Organisms")}
+          {list("ppe", "PPE")}
           {list("neverWith", "Never with")}
           <div className="pair">
-            {figure("price", "Price of a litre", "2.10", "/pricePerLitre")}
-            {figure("shelf", "Keeps, days", "365", "/shelfLifeDays")}
+            {figure("price", "Price per liter", "2.10", "/pricePerLitre")}
+            {figure("shelf", "Shelf life, days", "365", "/shelfLifeDays")}
           </div>
           <Sign ready={other} save={save} onClose={onClose}>
             <Effect query={effect} changed={other} />

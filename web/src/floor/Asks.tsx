@@ -51,20 +51,20 @@ export function Asks({ step, now, still, say, write, onMoved, onLocks }: Props) 
 
 const TITLE: Record<string, string> = {
   UNPLUG: "{0}: the plug is out and in sight",
-  ISOLATE: "{0}: cut off",
+  ISOLATE: "{0}: isolated",
   LOCK: "{0}: your own lock is on",
   TAG: "{0}: tagged, and the second measure is taken",
-  RELIEVE: "{0}: nothing is stored any more",
-  PROVE: "{0}: tried, and it stays dead",
+  RELIEVE: "{0}: released, no stored energy left",
+  PROVE: "{0}: tried, does not start",
   UNLOCK: "{0}: every lock is off",
-  RESTORE: "{0}: on again",
+  RESTORE: "{0}: back on",
   TOOLS_OUT: "No tool is left in the machine",
   PEOPLE_CLEAR: "Everybody is clear of the machine and knows that it will run",
   GUARDS_ON: "All guards are on",
   POSITION: "{0}: back in its own place",
-  WEAR: "{0}: looked at for wear",
+  WEAR: "{0}: checked for wear",
   FLOW: "{0}: connected for this direction",
-  CHASED: "{0} run off and thrown away",
+  CHASED: "{0} run off and discarded",
   REPEAT: "Rinse {0} done",
   PHOTO: "Photo taken",
   WARM: "Told to whoever starts it: warm up {0}",
@@ -104,7 +104,7 @@ function Do({
   }
   return (
     <button className="floor-btn" type="button" onClick={() => write(confirmed(step.id, ask.id))}>
-      {ask.kind === "PROVE" ? say("It stays dead") : say("Yes, it is so")}
+      {ask.kind === "PROVE" ? say("It does not start") : say("Yes, confirmed")}
       <span className="sr-only">: {say(ask.name)}</span>
     </button>
   );
@@ -112,9 +112,9 @@ function Do({
 
 const STAGES: Record<Stage, string> = {
   LIVE: "live",
-  CUT_OFF: "cut off",
+  CUT_OFF: "isolated",
   LOCKED: "locked",
-  PROVED: "proved dead",
+  PROVED: "zero energy verified",
 };
 
 const CLASSES: Record<Stage, string> = {

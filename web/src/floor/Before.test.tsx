@@ -69,7 +69,7 @@ describe("before the first step", () => {
     page(view({ ppe: [], things: [], trained: [] }));
     expect(await screen.findByText(/nothing more than your work clothes/)).toBeTruthy();
     expect(screen.getByText("Nothing is named.")).toBeTruthy();
-    expect(screen.getByText("Nobody yet; a supervisor starts it.")).toBeTruthy();
+    expect(screen.getByText("Nobody yet; a supervisor has to start it.")).toBeTruthy();
   });
 
   it("starts, and goes to the round", async () => {
@@ -105,7 +105,7 @@ describe("before the first step", () => {
     expect((await screen.findByLabelText("Saw blade in stock")).textContent).toBe("?");
     expect(screen.getByText("not counted yet")).toBeTruthy();
     expect(screen.getByLabelText("Guide in stock").textContent).toBe("1");
-    expect(screen.getByText("This round puts in 2 new.")).toBeTruthy();
+    expect(screen.getByText("This round uses 2 new.")).toBeTruthy();
     expect(screen.getByRole("button", { name: "Saw blade less" })).toHaveProperty("disabled", true);
   });
 

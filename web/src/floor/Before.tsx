@@ -65,11 +65,11 @@ export default function Before() {
               </p>
               {v.fitted && (
                 <>
-                  <h2>{say("Look whether it is fitted so")}</h2>
+                  <h2>{say("Check that it is fitted like this")}</h2>
                   <p>{say(v.fitted)}</p>
                 </>
               )}
-              <h2>{say("What you wear")}</h2>
+              <h2>{say("PPE to wear")}</h2>
               <List
                 of={v.ppe}
                 none={say("The products ask for nothing more than your work clothes.")}
@@ -77,7 +77,7 @@ export default function Before() {
               />
               {v.spares.length > 0 && (
                 <>
-                  <h2>{say("Spares of wear parts: count them")}</h2>
+                  <h2>{say("Spare wear parts: count them")}</h2>
                   <ul className="spares">
                     {v.spares.map((s) => (
                       <Spare key={s.part} machine={v.machine} spare={s} site={site} say={say} />
@@ -85,13 +85,15 @@ export default function Before() {
                   </ul>
                 </>
               )}
-              <h2>{say("Who was shown this work")}</h2>
+              <h2>{say("Trained on this machine")}</h2>
               <p>
-                {v.trained.length > 0 ? v.trained.join(", ") : say("Nobody yet; a supervisor starts it.")}
+                {v.trained.length > 0
+                  ? v.trained.join(", ")
+                  : say("Nobody yet; a supervisor has to start it.")}
               </p>
             </section>
-            <section aria-label={say("What you fetch")}>
-              <h2>{say("What you fetch")}</h2>
+            <section aria-label={say("What to bring")}>
+              <h2>{say("What to bring")}</h2>
               <List of={v.things} none={say("Nothing is named.")} say={say} />
             </section>
           </div>
@@ -168,7 +170,7 @@ function Spare({ machine, spare, site, say }: SpareProps) {
         {name}
         <small>
           {lacking
-            ? say("This round puts in {0} new.", spare.replaced)
+            ? say("This round uses {0} new.", spare.replaced)
             : known
               ? say("counted {0} by {1}", clock.day(known.at), known.who ?? "")
               : say("not counted yet")}

@@ -38,14 +38,14 @@ describe("checks", () => {
 
   it("takes a look without a figure", async () => {
     const { user, write } = checks();
-    await user.click(screen.getByRole("button", { name: "It is right: It runs in the middle" }));
+    await user.click(screen.getByRole("button", { name: "OK: It runs in the middle" }));
     expect(write).toHaveBeenCalledWith(check("measure", "track"));
   });
 
   it("says in, out and too close in words", () => {
     checks({ tension: "CANNOT_TELL", warm: "OUT", track: "IN" });
-    expect(screen.getByText(/too close to call with this gauge/)).toBeTruthy();
-    expect(screen.getByText(/outside its range/)).toBeTruthy();
+    expect(screen.getByText(/can’t tell with this gauge/)).toBeTruthy();
+    expect(screen.getByText(/out of range/)).toBeTruthy();
     expect(screen.getByText(/– right/)).toBeTruthy();
   });
 

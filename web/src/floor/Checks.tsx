@@ -11,8 +11,8 @@ type Props = { step: PackStep; made: Record<string, Outcome>; say: Say; write: R
 
 const SAID: Record<Outcome, string> = {
   IN: "right",
-  OUT: "outside its range",
-  CANNOT_TELL: "too close to call with this gauge",
+  OUT: "out of range",
+  CANNOT_TELL: "can’t tell with this gauge",
 };
 
 /** What is measured against a range, or looked at and found right. */
@@ -63,7 +63,7 @@ function CheckLine({ check: c, made, step, say, write }: LineProps) {
         disabled={ranged && (text.trim() === "" || !Number.isFinite(value))}
         onClick={() => write(ranged ? check(step, c.id, value, c.unit) : check(step, c.id))}
       >
-        {ranged ? say("Enter") : say("It is right")}
+        {ranged ? say("Enter") : say("OK")}
         <span className="sr-only">: {say(c.name)}</span>
       </button>
       {ranged && (

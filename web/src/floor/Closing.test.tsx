@@ -76,7 +76,7 @@ describe("handing the round over", () => {
   });
 
   it.each([
-    ["WAITING", /Somebody else looks now/],
+    ["WAITING", /Somebody else inspects it now/],
     ["RELEASED", /It is released/],
   ])("says what comes next when it is %s", (status, says) => {
     closing({ status });

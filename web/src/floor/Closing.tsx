@@ -35,7 +35,7 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
         <h2>{say("Closed and signed")}</h2>
         <p>
           {state.status === "WAITING"
-            ? say("Somebody else looks now and releases it. The round is in the logbook.")
+            ? say("Somebody else inspects it now and releases it. The round is in the logbook.")
             : say("It is released. The round is in the logbook.")}
         </p>
         <div className="pad-grid">

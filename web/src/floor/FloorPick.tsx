@@ -96,7 +96,7 @@ export default function FloorPick() {
                 type="button"
                 onClick={() => navigate(`/floor/${r.openRound}`)}
               >
-                {mayWork ? say("Go on") : say("Look")}
+                {mayWork ? say("Continue") : say("Look")}
               </button>
             ) : (
               mayWork && (

@@ -50,13 +50,13 @@ const enter = () => screen.getByRole("button", { name: "Enter the reading" });
 
 describe("the reading pad", () => {
   it.each([
-    ["120", "20", "In. The whole reading is within the limits."],
-    ["103", "20", "In. The whole reading is within the limits."],
-    ["102", "20", "Too close to call with this instrument."],
-    ["96", "20", "Out. This will not sanitize."],
-    ["120", "5", "Out. This will not sanitize."],
-    ["120", "13", "Too close to call with this instrument."],
-    ["120,5", "20,5", "In. The whole reading is within the limits."],
+    ["120", "20", "In range, the whole of it."],
+    ["103", "20", "In range, the whole of it."],
+    ["102", "20", "Can’t tell with this instrument."],
+    ["96", "20", "Out of range. This will not sanitize."],
+    ["120", "5", "Out of range. This will not sanitize."],
+    ["120", "13", "Can’t tell with this instrument."],
+    ["120,5", "20,5", "In range, the whole of it."],
   ])("says of %s mg/L at %s °C: %s", async (s, t, says) => {
     const { user } = pad();
     await user.type(strength(), s);
@@ -107,7 +107,7 @@ describe("the reading pad", () => {
     expect(enter()).toHaveProperty("disabled", true);
     await user.click(screen.getByRole("radio", { name: "200" }));
     await user.type(warmth(), "20");
-    expect(screen.getByText("Too close to call with this instrument.")).toBeTruthy();
+    expect(screen.getByText("Can’t tell with this instrument.")).toBeTruthy();
   });
 
   it("takes what lies between two marks for anything between them", async () => {
@@ -116,9 +116,9 @@ describe("the reading pad", () => {
     await user.click(screen.getByRole("button", { name: "It is between two marks" }));
     await user.click(screen.getByRole("radio", { name: "100 to 200" }));
     await user.type(warmth(), "20");
-    expect(screen.getByText("In. The whole reading is within the limits.")).toBeTruthy();
+    expect(screen.getByText("In range, the whole of it.")).toBeTruthy();
     await user.click(screen.getByRole("radio", { name: "50 to 100" }));
-    expect(screen.getByText("Too close to call with this instrument.")).toBeTruthy();
+    expect(screen.getByText("Can’t tell with this instrument.")).toBeTruthy();
     await user.click(enter());
     expect(onReading).toHaveBeenCalledWith("strip", 75, 20);
   });
@@ -134,7 +134,7 @@ describe("the reading pad", () => {
     expect(screen.getByRole("alert").textContent).toBe("Add 12 mL.");
     expect(screen.queryByRole("button", { name: "Enter the reading" })).toBeNull();
     await user.type(screen.getByRole("textbox"), "  Emptied it  ");
-    await user.click(screen.getByRole("button", { name: "Write that down" }));
+    await user.click(screen.getByRole("button", { name: "Record it" }));
     expect(onCorrective).toHaveBeenCalledWith("Emptied it");
   });
 

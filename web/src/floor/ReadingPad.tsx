@@ -16,12 +16,17 @@ type Props = {
 };
 
 const WORDS: Record<Outcome, string> = {
-  IN: "In. The whole reading is within the limits.",
-  OUT: "Out. This will not sanitize.",
-  CANNOT_TELL: "Too close to call with this instrument.",
+  IN: "In range, the whole of it.",
+  OUT: "Out of range. This will not sanitize.",
+  CANNOT_TELL: "Can’t tell with this instrument.",
 };
 
-const DONE = ["Added concentrate and stirred", "Added water and stirred", "Warmed it", "Mixed it anew"];
+const DONE = [
+  "Added concentrate and stirred",
+  "Added water and stirred",
+  "Warmed it",
+  "Mixed a new solution",
+];
 
 export function ReadingPad(p: Props) {
   const { say } = p;
@@ -49,7 +54,7 @@ export function ReadingPad(p: Props) {
         <p className="pad-advice" role="alert">
           {last.advice ? say(last.advice) : say(WORDS[last.outcome])}
         </p>
-        <p>{say("What did you do?")}</p>
+        <p>{say("Corrective action")}</p>
         <div className="pad-grid">
           {DONE.map((d) => (
             <button key={d} className="floor-btn" type="button" onClick={() => p.onCorrective(d)}>
@@ -63,7 +68,7 @@ export function ReadingPad(p: Props) {
         </label>
         {other.trim() && (
           <button className="floor-btn" type="button" onClick={() => p.onCorrective(other.trim())}>
-            {say("Write that down")}
+            {say("Record it")}
           </button>
         )}
       </section>

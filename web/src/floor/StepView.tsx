@@ -160,7 +160,7 @@ export function StepView(p: Props) {
               type="button"
               onClick={() => live.write(entries.contactBroken(step.id))}
             >
-              {say("It dried: start anew")}
+              {say("It dried: start again")}
             </button>
           )}
         </section>
@@ -192,7 +192,7 @@ export function StepView(p: Props) {
           <Hold
             label={
               now.contact
-                ? say("Keep wet, {0}", clock(now.contact))
+                ? say("Contact time, {0}", clock(now.contact))
                 : now.soaking > 0
                   ? say("Soaking, {0}", clock(now.soaking))
                   : label(say, { pieces, moved, taking, readingIn: now.in, asked: now.holds, step })

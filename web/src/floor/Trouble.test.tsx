@@ -25,7 +25,7 @@ function dialog(first: string | null = null) {
   };
 }
 
-const write = (name = "Write it into the record") => screen.getByRole("button", { name });
+const write = (name = "Record it") => screen.getByRole("button", { name });
 
 describe("something is wrong", () => {
   it("says first what to do, in order, before it asks for words", async () => {
@@ -54,7 +54,7 @@ describe("something is wrong", () => {
     const { user, onSay } = dialog();
     await user.click(screen.getByRole("button", { name: "A part is not clean" }));
     await user.type(screen.getByRole("textbox"), "soil");
-    const again = write("Write it down and do it again");
+    const again = write("Record it and do it again");
     expect(again).toHaveProperty("disabled", true);
     await user.click(screen.getByRole("button", { name: "Blade" }));
     await user.click(screen.getByRole("button", { name: "Tray" }));
@@ -65,7 +65,7 @@ describe("something is wrong", () => {
 
   it("goes back to the choice, and out", async () => {
     const { user, onClose } = dialog();
-    await user.click(screen.getByRole("button", { name: "This step was done otherwise" }));
+    await user.click(screen.getByRole("button", { name: "This step was done differently" }));
     await user.click(screen.getByRole("button", { name: "Back" }));
     await user.click(screen.getByRole("button", { name: "Nothing, back" }));
     expect(onClose).toHaveBeenCalledOnce();
@@ -80,7 +80,7 @@ describe("something is wrong", () => {
 
   it("keeps a deviation apart from a trouble", async () => {
     const { user, onSay, onOtherwise } = dialog();
-    await user.click(screen.getByRole("button", { name: "This step was done otherwise" }));
+    await user.click(screen.getByRole("button", { name: "This step was done differently" }));
     await user.type(screen.getByRole("textbox"), "by hand");
     await user.click(write());
     expect(onOtherwise).toHaveBeenCalledWith("by hand");

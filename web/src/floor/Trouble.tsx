@@ -37,7 +37,7 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
           ))}
           {state.current && (
             <button className="floor-btn" type="button" onClick={() => setKind("OTHERWISE")}>
-              {say("This step was done otherwise")}
+              {say("This step was done differently")}
             </button>
           )}
           <button className="floor-btn" type="button" onClick={onClose}>
@@ -49,7 +49,7 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
   }
 
   return (
-    <Dialog title={say(plan?.title ?? "This step was done otherwise")} onClose={onClose} dark>
+    <Dialog title={say(plan?.title ?? "This step was done differently")} onClose={onClose} dark>
       {plan && (
         <ol className="trouble-now">
           {plan.now.map((n) => (
@@ -91,9 +91,7 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
             plan ? onSay(plan.kind, words.trim(), needsPart ? item : undefined) : onOtherwise(words.trim())
           }
         >
-          {plan?.about === "A_PART_TO_REDO"
-            ? say("Write it down and do it again")
-            : say("Write it into the record")}
+          {plan?.about === "A_PART_TO_REDO" ? say("Record it and do it again") : say("Record it")}
         </button>
       </div>
     </Dialog>

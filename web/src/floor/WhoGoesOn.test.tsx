@@ -31,7 +31,7 @@ describe("who goes on at a tablet", () => {
     expect(screen.getByRole("button", { name: "OK" })).toHaveProperty("disabled", true);
     await digits(user, "2");
     await user.click(screen.getByRole("button", { name: "OK" }));
-    await screen.findByRole("button", { name: /^Pell Okonjo: somebody else/ });
+    await screen.findByRole("button", { name: /^Pell Okonjo: change user/ });
     expect(sent[0].body).toEqual({ account: 5, pin: "6142" });
     expect(await recall("session")).toMatchObject({ name: "Pell Okonjo" });
     expect(JSON.stringify(localStorage)).not.toContain("6142");

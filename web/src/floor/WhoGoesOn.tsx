@@ -20,13 +20,13 @@ export function Who({ say }: { say: Say }) {
     <>
       <button className="floor-leave floor-who" type="button" onClick={() => setOpen(true)}>
         {name ?? say("Nobody")}
-        <span className="sr-only">: {say("somebody else goes on")}</span>
+        <span className="sr-only">: {say("change user")}</span>
       </button>
       {open && (
-        <Dialog title={say("Who goes on?")} onClose={() => setOpen(false)} dark>
+        <Dialog title={say("Who continues?")} onClose={() => setOpen(false)} dark>
           <GoOn say={say} onDone={() => setOpen(false)} />
           <button className="floor-btn" type="button" onClick={() => setOpen(false)}>
-            {name ? say("{0} goes on", name) : say("Back")}
+            {name ? say("{0} continues", name) : say("Back")}
           </button>
         </Dialog>
       )}
@@ -149,8 +149,8 @@ function Enrol({ say }: { say: Say }) {
 export function GoOnHere({ onDone, onByName }: { onDone: () => void; onByName: () => void }) {
   const say = useSay();
   return (
-    <section className="floor-dialog who-page" aria-label={say("Who goes on?")}>
-      <h1>{say("Who goes on?")}</h1>
+    <section className="floor-dialog who-page" aria-label={say("Who continues?")}>
+      <h1>{say("Who continues?")}</h1>
       <GoOn say={say} onDone={onDone} />
       <button className="floor-btn" type="button" onClick={onByName}>
         {say("Sign in with name and password")}

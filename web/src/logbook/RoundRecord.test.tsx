@@ -43,7 +43,7 @@ const fact = async (name: string) =>
 describe("the record of a round", () => {
   it("says in its head what matters", async () => {
     page();
-    expect(await fact("Readings not in")).toBe("1");
+    expect(await fact("Readings out of range")).toBe("1");
     expect(await fact("Deviations")).toBe("1");
     expect(await fact("Entries")).toBe("4, unchanged since");
     expect(await fact("Closed and signed")).toBe("still open");

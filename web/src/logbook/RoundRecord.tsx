@@ -9,8 +9,8 @@ import "./logbook.css";
 type LogEntry = Schemas["LogEntry"];
 
 const WEIGHT: Record<string, string> = {
-  "reading-in": "reading in",
-  "reading-out": "reading not in",
+  "reading-in": "reading in range",
+  "reading-out": "reading out of range",
   corrective: "corrective action",
   deviation: "deviation",
   signature: "signature",
@@ -96,7 +96,7 @@ export default function RoundRecord() {
           name="Procedure"
           value={`version ${r.row.version}, sheet ${r.sheetVersion}, rules ${r.ruleBook}`}
         />
-        <Fact name="Readings not in" value={String(out)} />
+        <Fact name="Readings out of range" value={String(out)} />
         <Fact name="Deviations" value={String(deviations)} />
         <Fact
           name="Entries"

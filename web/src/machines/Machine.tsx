@@ -101,7 +101,7 @@ export default function Machine() {
           <MapView map={map.data} picked={picked} lit={energy?.parts ?? []} onPick={pick} />
           <ul className="map-legend" aria-label="Legend">
             <li>
-              <span className="map-key contact" /> touches food
+              <span className="map-key contact" /> food-contact
             </li>
             <li>
               <span className="map-key guard" /> guard
@@ -113,7 +113,7 @@ export default function Machine() {
               <b aria-hidden="true">△</b> can hurt
             </li>
           </ul>
-          <h2>What feeds it, and where that is cut</h2>
+          <h2>Power and stored energy, and where to lock it out</h2>
           <ul className="machine-energies">
             {map.data.energies.map((e) => (
               <li key={e.id}>

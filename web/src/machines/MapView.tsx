@@ -70,7 +70,7 @@ export function MapView({ map, picked, lit, onPick }: Props) {
               {n.name}
               {n.harms && <b aria-hidden="true"> △</b>}
               <span className="sr-only">
-                {n.contact ? ", touches food" : ""}
+                {n.contact ? ", food-contact" : ""}
                 {n.guard ? ", a guard" : ""}
                 {n.harms ? ", can hurt" : ""}
                 {n.turn === undefined ? ", stays on the machine" : `, comes off in turn ${n.turn + 1}`}

@@ -55,7 +55,7 @@ export default function People() {
           <tr>
             <th scope="col">Name</th>
             <th scope="col">Role</th>
-            <th scope="col">Shown the work at</th>
+            <th scope="col">Trained on</th>
             <th scope="col">Age</th>
             <th scope="col">State</th>
             <th scope="col">
@@ -77,7 +77,7 @@ export default function People() {
               </td>
               <td>{p.adultFrom ? `under 18 until ${p.adultFrom}` : "of age"}</td>
               <td>
-                {p.left ? "has left" : "works here"}
+                {p.left ? "left" : "active"}
                 {p.sameAs ? `, second account of ${p.sameAs}` : ""}
               </td>
               <td>
@@ -203,8 +203,8 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
         />
         {role === "CREW" && (machines.data?.length ?? 0) > 0 && (
           <Checkbox.Group
-            label="Was shown the work at"
-            description="Who was shown it starts rounds there; others join in. You answer for it with your PIN."
+            label="Trained on"
+            description="Trained people start rounds there; others join in. You answer for it with your PIN."
             value={trainedOn}
             onChange={setTrained}
           >
@@ -233,7 +233,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
         )}
         {person && (
           <Checkbox
-            label="Has left: signs in and signs nothing any more"
+            label="Left: can no longer sign in or sign"
             checked={left}
             onChange={(e) => setLeft(e.currentTarget.checked)}
           />

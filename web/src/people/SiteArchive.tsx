@@ -32,10 +32,10 @@ export function SiteArchive() {
         not in it.
       </p>
       <a className="btn" href="/api/archive" download>
-        Take it out
+        Export
       </a>{" "}
       <button className="btn" type="button" onClick={() => file.current?.click()}>
-        Bring one in…
+        Import…
       </button>
       <input
         ref={file}
@@ -57,7 +57,7 @@ export function SiteArchive() {
       )}
       {chosen && (
         <Dialog title={`Bring in ${chosen.name}`} onClose={() => setChosen(null)}>
-          <Sign save={take} ready says="Sign and bring it in" onClose={() => setChosen(null)}>
+          <Sign save={take} ready says="Sign and import" onClose={() => setChosen(null)}>
             <p>
               Sheets that are new are added; a version that is here already has to be the same, or nothing is
               taken in. Procedures come in as drafts, to be judged and approved here. Site, water and

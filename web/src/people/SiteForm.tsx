@@ -100,7 +100,7 @@ function Fields({ head }: { head: Head }) {
           onChange={(e) => setNow({ ...now, zone: e.currentTarget.value })}
         />
         <NumberInput
-          label={`Water from the tap, ${mains.temperature.unit}`}
+          label={`City water temperature, ${mains.temperature.unit}`}
           value={mains.temperature.value}
           error={error("/mains/temperature")}
           onChange={(v) => water("temperature", v)}
@@ -112,7 +112,7 @@ function Fields({ head }: { head: Head }) {
           onChange={(v) => water("hardness", v)}
         />
         <NumberInput
-          label="Its pH"
+          label="pH"
           value={mains.ph.value}
           error={error("/mains/ph")}
           onChange={(v) => water("ph", v)}

@@ -22,7 +22,7 @@ export function TabletList() {
         <h2>Tablets</h2>
         <span className="grow" />
         <button className="btn" type="button" onClick={() => setOpen("new")}>
-          Enrol a tablet…
+          Enroll a tablet…
         </button>
       </div>
       {tablets.isError && (
@@ -76,7 +76,7 @@ function NewTablet({ onClose }: { onClose: () => void }) {
       <Dialog title={`A code for ${name.trim()}`} onClose={close}>
         <p className="tablet-code">{give.data.code.replace(/(\d{3})/, "$1 ")}</p>
         <p>
-          On the tablet: open the floor, press the name at the top, and type it in. It enrols one tablet and
+          On the tablet: open the floor, press the name at the top, and type it in. It enrolls one tablet and
           holds until {clock.time(give.data.until)}.
         </p>
         <div className="dialog-row">
@@ -88,11 +88,11 @@ function NewTablet({ onClose }: { onClose: () => void }) {
     );
   }
   return (
-    <Dialog title="Enrol a tablet" onClose={onClose}>
+    <Dialog title="Enroll a tablet" onClose={onClose}>
       <Sign save={give} ready={name.trim() !== ""} says="Sign and show the code" onClose={onClose}>
         <TextInput
           label="What it is called"
-          description="Where it hangs, as people say it: wash-up, saw room."
+          description="Where it hangs: dish room, saw room."
           value={name}
           maxLength={LONGEST}
           required

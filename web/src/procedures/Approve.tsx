@@ -28,7 +28,7 @@ export function Approve(p: Props) {
   });
   return (
     <Dialog title="Approve this version" onClose={p.onClose}>
-      <Sign save={approve} ready says="Sign and approve" leave="Not yet" onClose={p.onClose}>
+      <Sign save={approve} ready says="Sign and approve" leave="Cancel" onClose={p.onClose}>
         <p>
           Once approved it is frozen, and the floor works from it. You stand for it with your PIN; label,
           manual and local code stand above it.

@@ -54,7 +54,7 @@ export function BringIn() {
   return (
     <>
       <button className="btn" type="button" onClick={() => input.current?.click()}>
-        Bring in a file…
+        Import…
       </button>
       <input
         ref={input}
@@ -79,7 +79,7 @@ export function BringIn() {
         )}
       {toSign && (
         <Dialog title={`Bring in ${toSign.name}`} onClose={() => setToSign(null)}>
-          <Sign save={sheet} ready says="Sign and bring it in" onClose={() => setToSign(null)}>
+          <Sign save={sheet} ready says="Sign and import" onClose={() => setToSign(null)}>
             <p>Procedures are judged by a machine sheet as soon as it is here.</p>
           </Sign>
         </Dialog>

@@ -52,7 +52,7 @@ export const Comments = memo(function Comments({ row, stepId }: Props) {
         }}
       >
         <Textarea
-          label="Say something of this step"
+          label="Comment on this step"
           autosize
           minRows={1}
           maxLength={1000}
@@ -61,7 +61,7 @@ export const Comments = memo(function Comments({ row, stepId }: Props) {
         />
         {(say.isError || said.isError) && <p className="note stop">{message(say.error ?? said.error)}</p>}
         <button className="btn small" type="submit" disabled={text.trim() === "" || say.isPending}>
-          Say it
+          Post comment
         </button>
       </form>
     </section>

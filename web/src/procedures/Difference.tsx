@@ -29,15 +29,12 @@ const ROWS: [string, (s: Schemas["Sums"]) => string][] = [
   ["Stops", (s) => String(s.stops)],
   ["Fixes", (s) => String(s.fixes)],
   ["Reached", (s) => `${s.reached} of ${s.due}`],
-  ["Hands-on", (s) => `${Math.round(s.totals.handsOnMinutes)} min`],
-  ["Ready after", (s) => `${Math.round(s.totals.elapsedMinutes)} min`],
-  ["Waiting", (s) => `${Math.round(s.totals.waitingMinutes)} min`],
+  ["Hands-on time", (s) => `${Math.round(s.totals.handsOnMinutes)} min`],
+  ["Done after", (s) => `${Math.round(s.totals.elapsedMinutes)} min`],
+  ["Waiting time", (s) => `${Math.round(s.totals.waitingMinutes)} min`],
   ["People at once", (s) => String(s.totals.people)],
   ["Water", (s) => liters(s.totals.waterLitres)],
-  [
-    "of it heated",
-    (s) => liters(s.totals.waterLitres === undefined ? undefined : (s.totals.warmLitres ?? 0)),
-  ],
+  ["hot water", (s) => liters(s.totals.waterLitres === undefined ? undefined : (s.totals.warmLitres ?? 0))],
   ["Products cost", (s) => cost(s.totals)],
 ];
 

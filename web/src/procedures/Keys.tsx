@@ -10,7 +10,7 @@ const KEYS: [string, string][] = [
   ["f, Shift f", "next, previous finding"],
   ["p", "only what has a finding, all"],
   ["Ctrl S", "save"],
-  [".", "go or do anything by name; insert a step"],
+  [".", "search or run any command; insert a step"],
   ["drag", "move a step"],
   ["?", "this list"],
 ];

@@ -156,7 +156,7 @@ export const LineField = memo(function LineField({ machine, step, settled = true
       <div
         id={`${id}-list`}
         role="listbox"
-        aria-label="Ways to go on"
+        aria-label="Completions"
         className="line-options"
         hidden={list.length === 0}
       >
@@ -187,7 +187,7 @@ export const LineField = memo(function LineField({ machine, step, settled = true
             ))}
           </p>
         ))}
-        {typed !== null && ready && <p className="quiet slip">Enter takes it over, Escape leaves it.</p>}
+        {typed !== null && ready && <p className="quiet slip">Enter accepts it, Escape closes the list.</p>}
       </div>
     </div>
   );

@@ -17,7 +17,7 @@ const many = (n: number, what: string) => `${n} ${n === 1 ? what : what === "fix
 /** All remedies that are proven to help, one after the other: first the difference, then one press. */
 export function MendAll(p: Props) {
   const mended = useQuery({
-    queryKey: ["mend", p.doc],
+    queryKey: ["fix", p.doc],
     queryFn: ({ signal }) => unwrap(api.POST("/api/mend", { body: p.doc, signal })),
     gcTime: 0,
   });
@@ -30,8 +30,8 @@ export function MendAll(p: Props) {
     return line;
   });
   return (
-    <Dialog title="Mend all that is safe" onClose={p.onClose}>
-      {mended.isPending && <p>Trying one remedy after the other…</p>}
+    <Dialog title="Fix everything that can be fixed safely" onClose={p.onClose}>
+      {mended.isPending && <p>Trying one fix after the other…</p>}
       {mended.isError && (
         <p className="note stop" role="alert">
           {message(mended.error)}
@@ -40,10 +40,10 @@ export function MendAll(p: Props) {
       {m && (
         <>
           <p>
-            {m.taken.length} remedies, none of which invents a figure.{" "}
+            {m.taken.length} fixes; none of them invents a figure.{" "}
             {m.stops + m.fixes === 0
-              ? "Nothing is left to find after them."
-              : `What is left for you to decide: ${many(m.stops, "stop")} and ${many(m.fixes, "fix")}.`}
+              ? "No findings are left after them."
+              : `Left for you to decide: ${many(m.stops, "stop")} and ${many(m.fixes, "fix")}.`}
           </p>
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it */}
           <ol className="diff mend-all" aria-label="What it changes" tabIndex={0}>
@@ -57,12 +57,12 @@ export function MendAll(p: Props) {
             disabled={m.taken.length === 0}
             onClick={() => p.onTake({ ...p.doc, steps: m.document.steps }, m.taken.length)}
           >
-            Take all {m.taken.length}
+            Apply all {m.taken.length}
           </button>
         </>
       )}
       <button className="btn" type="button" onClick={p.onClose}>
-        Leave it as it is
+        Cancel
       </button>
     </Dialog>
   );

@@ -59,8 +59,8 @@ export function NewDraft({ onClose, onMade }: Props) {
         data-autofocus
       />
       <NativeSelect
-        label="How deep"
-        description="All that is due so often or more often is in it."
+        label="Frequency"
+        description="Everything due at this frequency or more often is included."
         data={KINDS}
         value={kind}
         onChange={(e) => setKind(e.currentTarget.value)}
@@ -87,7 +87,7 @@ export function NewDraft({ onClose, onMade }: Props) {
         onChange={(e) => setHalves(e.currentTarget.checked)}
       />
       <Checkbox
-        label="Assembled clean, then sanitized in place by filling, and chased out"
+        label="Assembled clean, then sanitized in place by filling, and flushed with product"
         checked={assembledFirst}
         onChange={(e) => ask({ ...asked, assembledFirst: e.currentTarget.checked })}
       />
@@ -113,10 +113,10 @@ export function NewDraft({ onClose, onMade }: Props) {
           disabled={!chosen || make.isPending || open !== undefined}
           onClick={() => make.mutate()}
         >
-          Draft it
+          Draft
         </button>
         <button className="btn" type="button" onClick={onClose}>
-          Leave it
+          Cancel
         </button>
       </div>
     </Dialog>

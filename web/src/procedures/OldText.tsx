@@ -45,7 +45,7 @@ export default function OldText() {
   if (session.data && session.data.role !== "SUPERVISOR") {
     return (
       <main className="page">
-        <h1>From an old text</h1>
+        <h1>Paste an old procedure</h1>
         <p className="note">Only a supervisor writes procedures.</p>
       </main>
     );
@@ -54,7 +54,7 @@ export default function OldText() {
   return (
     <main className="page old-text">
       <div className="page-head">
-        <h1>From an old text</h1>
+        <h1>Paste an old procedure</h1>
         <span className="grow" />
         <Link className="btn" to="/procedures">
           Back to the procedures
@@ -89,7 +89,7 @@ export default function OldText() {
           disabled={text.trim() === "" || !machine || read.isPending}
           onClick={() => read.mutate()}
         >
-          {read.isPending ? "Reading…" : rows === null ? "Read it" : "Read it again"}
+          {read.isPending ? "Reading…" : rows === null ? "Read it" : "Read again"}
         </button>
       </div>
       {read.isError && (
@@ -132,7 +132,7 @@ export default function OldText() {
                     type="button"
                     onClick={() => put(i, typed ? null : (reading.notation ?? ""))}
                   >
-                    {typed ? "Leave it a note" : "Type it as a step"}
+                    {typed ? "Keep it as a note" : "Type it as a step"}
                   </button>
                 </li>
               );
@@ -147,7 +147,7 @@ export default function OldText() {
               onChange={(e) => setTitle(e.currentTarget.value)}
             />
             <NativeSelect
-              label="How deep"
+              label="Frequency"
               data={KINDS}
               value={kind}
               onChange={(e) => setKind(e.currentTarget.value)}

@@ -65,10 +65,10 @@ export default function ProcedureList() {
         {writes && (
           <>
             <button className="btn main" type="button" onClick={() => set("new", "draft")}>
-              Draft from a sheet…
+              Draft from machine sheet…
             </button>
             <Link className="btn" to="/procedures/old-text">
-              From an old text…
+              Paste an old procedure…
             </Link>
             <BringIn />
           </>
@@ -99,7 +99,7 @@ export default function ProcedureList() {
       )}
       {rows.data?.length === 0 && (
         <p className="page-state">
-          There is no procedure yet. Bring in a machine sheet first, then a procedure for it.
+          There is no procedure yet. Import a machine sheet first, then a procedure for it.
         </p>
       )}
       {rows.data && rows.data.length > 0 && (
@@ -154,7 +154,7 @@ export default function ProcedureList() {
               <th scope="col">Machine</th>
               <th scope="col">Procedure</th>
               <th scope="col">State</th>
-              <th scope="col">What holds it back</th>
+              <th scope="col">Open findings</th>
               <th scope="col">Last change</th>
               <th scope="col">
                 <span className="sr-only">Actions</span>

@@ -43,7 +43,7 @@ describe("the form of a step", () => {
     expect(screen.getByLabelText("Strength").closest("details")).toBeNull();
     expect(screen.getByLabelText("Direction of wiping").closest("details")).toBeNull();
     expect(screen.getByLabelText("Brush or cloth").closest("details")).not.toBeNull();
-    expect(screen.getByText(/More it can state: .*brush or cloth/)).toBeTruthy();
+    expect(screen.getByText(/More fields: .*brush or cloth/)).toBeTruthy();
   });
 
   it("has nothing to fold where an action states little, and says what is wrong at its field", () => {

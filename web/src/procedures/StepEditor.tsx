@@ -112,7 +112,7 @@ export const StepEditor = memo(function StepEditor(p: Props) {
       {fields.some((f) => !open.has(f.name)) && (
         <details key={`${p.step.id} ${p.step.action}`}>
           <summary>
-            More it can state:{" "}
+            More fields:{" "}
             {fields
               .filter((f) => !open.has(f.name))
               .map((f) => f.label)
@@ -221,7 +221,7 @@ const PlannedField = memo(function PlannedField({ field, label, value, problem, 
 
 const SAID = [
   ["words", "Words for the cleaner"],
-  ["because", "Because"],
+  ["because", "Why"],
   ["caution", "Caution"],
 ] as const;
 

@@ -81,14 +81,14 @@ describe("the verdict beside the ribbon", () => {
     for (const b of await screen.findAllByRole("button", { name: "Dry it first" })) {
       expect(b).toHaveProperty("disabled", true);
     }
-    expect(screen.getByRole("button", { name: /Mend all/ })).toHaveProperty("disabled", true);
-    expect(screen.getByText("Trying what mends it…")).toBeTruthy();
+    expect(screen.getByRole("button", { name: /Fix everything/ })).toHaveProperty("disabled", true);
+    expect(screen.getByText("Looking for a fix…")).toBeTruthy();
     expect(screen.queryByText(/No edit mends this/)).toBeNull();
   });
 
   it("says that somebody has to decide only once every remedy was tried", async () => {
     pane(verdict([finding("L4")]));
-    expect(await screen.findByText(/No edit mends this by itself/)).toBeTruthy();
+    expect(await screen.findByText(/No edit fixes this by itself/)).toBeTruthy();
   });
 
   it("offers nothing to whom may not write", async () => {

@@ -50,19 +50,19 @@ export function VerdictPane(p: Props) {
   const mendable = every.filter((g) => g.root.remedies.length > 0).length;
   return (
     <section className="verdict" aria-label="Verdict">
-      <h2>What this procedure leaves behind</h2>
+      <h2>What this procedure leaves</h2>
       <dl className="counts">
         <Count name="Stops" value={v.stops} loud={v.stops > 0} />
         <Count name="Fixes" value={v.fixes} loud={v.fixes > 0} />
         <Count name="Reached" value={`${v.coverage.reached} of ${v.coverage.due}`} />
-        <Count name="Hands-on" value={`${Math.round(v.totals.handsOnMinutes)} min`} />
-        <Count name="Ready after" value={`${Math.round(v.totals.elapsedMinutes)} min`} />
-        <Count name="Waiting" value={`${Math.round(v.totals.waitingMinutes)} min`} />
+        <Count name="Hands-on time" value={`${Math.round(v.totals.handsOnMinutes)} min`} />
+        <Count name="Done after" value={`${Math.round(v.totals.elapsedMinutes)} min`} />
+        <Count name="Waiting time" value={`${Math.round(v.totals.waitingMinutes)} min`} />
         {v.totals.waterLitres !== undefined && (
           <Count name="Water" value={`${Math.round(v.totals.waterLitres)} L`} />
         )}
         {v.totals.warmLitres !== undefined && (
-          <Count name="Of it heated" value={`${Math.round(v.totals.warmLitres)} L`} />
+          <Count name="Hot water" value={`${Math.round(v.totals.warmLitres)} L`} />
         )}
         {v.totals.chemicals.length > 0 && <Count name="Products cost" value={cost(v.totals)} />}
       </dl>
@@ -106,7 +106,7 @@ export function VerdictPane(p: Props) {
           </label>
           {p.editable && mendable > 1 && (
             <button type="button" className="btn small" disabled={!p.proven} onClick={p.onMendAll}>
-              Mend all that is safe…
+              Fix everything that can be fixed safely…
             </button>
           )}
         </div>
@@ -178,9 +178,7 @@ export function VerdictPane(p: Props) {
             )}
             {p.editable && root.remedies.length === 0 && (
               <p className="source">
-                {p.proven
-                  ? "No edit mends this by itself; you decide what is right."
-                  : "Trying what mends it…"}
+                {p.proven ? "No edit fixes this by itself; you decide what is right." : "Looking for a fix…"}
               </p>
             )}
           </li>

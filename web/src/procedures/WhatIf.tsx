@@ -76,7 +76,7 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
           onChange={(e) => touch(() => setTo(e.currentTarget.value))}
         />
         <NumberInput
-          label={`People who do not come, of ${doc.people}`}
+          label={`People missing, of ${doc.people}`}
           min={0}
           max={Math.max(0, doc.people - 1)}
           value={fewer}
@@ -114,7 +114,7 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
           <CameAndWent d={ask.data} />
           {editable && (
             <button type="button" className="btn" onClick={() => ask.data && onTake(ask.data.document, said)}>
-              Take it over
+              Apply
             </button>
           )}
         </>

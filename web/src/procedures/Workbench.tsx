@@ -127,7 +127,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   );
   const [lit, setLit] = useState<Finding | null>(null);
   const [folded, setFolded] = useState<Set<string>>(new Set());
-  const [dialog, setDialog] = useState<"keys" | "approve" | "mend" | "retire" | null>(null);
+  const [dialog, setDialog] = useState<"keys" | "approve" | "fix" | "retire" | null>(null);
 
   // Coming by an address, the step it names is brought into sight once the ribbon stands.
   const drawn = verdict !== null;
@@ -222,7 +222,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   function apply(edits: Edit[], what: string) {
     if (!judging.proven) {
       // A second click on the same remedy: it was proven for the state before the first.
-      setSaid({ text: "This is being judged anew; the remedies for it come with the verdict.", stop: false });
+      setSaid({ text: "This is being judged again; its fixes come with the verdict.", stop: false });
       return;
     }
     put(applyEdits(doc, edits));
@@ -352,7 +352,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           {said?.text ?? "Unsaved changes from this browser were put back."}
           {said?.stop && said.text.includes("newer state") && (
             <button className="btn small" type="button" onClick={draft.theirs}>
-              Look at theirs
+              Show theirs
             </button>
           )}
         </p>
@@ -481,7 +481,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           )}
           {problems.length > 0 && (
             <div className="note stop" role="alert">
-              <strong>Not judged until this is mended:</strong>
+              <strong>Not judged until this is fixed:</strong>
               <ul>
                 {problems.slice(0, 5).map((p) => (
                   <li key={p.pointer + p.message}>
@@ -535,7 +535,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               lit={lit}
               onShow={show}
               onApply={apply}
-              onMendAll={() => setDialog("mend")}
+              onMendAll={() => setDialog("fix")}
               configuration={configuration}
               onConfiguration={(i) => go({ fitted: i === 0 ? null : String(i) })}
               editable={editable && problems.length === 0}
@@ -547,7 +547,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         </aside>
       </div>
       {dialog === "keys" && <Keys onClose={() => setDialog(null)} />}
-      {dialog === "mend" && (
+      {dialog === "fix" && (
         <MendAll
           doc={doc}
           names={names}

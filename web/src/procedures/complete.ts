@@ -13,7 +13,7 @@ function matching(pool: string[], typed: string): string[] {
   return [...new Set([...begins, ...inside])].filter((n) => n.toLowerCase() !== t).slice(0, MOST);
 }
 
-/** Ways to go on from the end of what is typed; the place from which they replace it. */
+/** Completions from the end of what is typed; the place from which they replace it. */
 export function completions(text: string, words: Vocabulary): Completion {
   if (text.trim() === "") {
     return NONE;

@@ -42,11 +42,11 @@ describe("the board", () => {
   it("says in words since when and until when, beside the shape", async () => {
     page([
       machine("A1", "IN_USE", { since: NOW - 90 * 60_000, until: NOW + 150 * 60_000 }),
-      machine("B1", "DIRTY", { waits: "to be cleaned: nothing is known of it" }),
+      machine("B1", "DIRTY", { waits: "waiting for cleaning; last cleaned: no record" }),
     ]);
     const a = await line("A1");
     expect(a.getByText(/in use, since 21:30 \(1 h 30 min\), until 01:30 \(2 h 30 min left\)/)).toBeTruthy();
-    expect((await line("B1")).getByText("Waits to be cleaned: nothing is known of it.")).toBeTruthy();
+    expect((await line("B1")).getByText("Waits waiting for cleaning; last cleaned: no record.")).toBeTruthy();
   });
 
   it("says that a time is over rather than how much is left of it", async () => {

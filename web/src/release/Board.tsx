@@ -31,7 +31,7 @@ export default function Board({ wall = false }: { wall?: boolean }) {
   const body = (
     <>
       <div className="page-head">
-        <h1>Where the machines stand</h1>
+        <h1>Status of machines</h1>
         <span className="grow" />
         {lost && (
           <output className="note stop">
@@ -166,7 +166,7 @@ function Actions({ m }: { m: Machine }) {
     <div className="board-do">
       {(m.standing === "WAITING" || m.standing === "HELD" || (m.standing === "RELEASED" && m.until)) && (
         <Link className="btn main" to={`/release/${m.round}`}>
-          Look and release
+          Inspect and release
         </Link>
       )}
       {m.standing === "CLEANING" && (
@@ -199,7 +199,7 @@ function LocksOn({ machines }: { machines: Machine[] }) {
   const locks = machines.flatMap((m) => m.locks.map((l) => ({ ...l, machine: m.code })));
   return (
     <section className="lock-board">
-      <h2>Locks on now</h2>
+      <h2>Locks applied now</h2>
       {locks.length === 0 ? (
         <p className="quiet">None.</p>
       ) : (

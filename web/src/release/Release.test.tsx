@@ -63,9 +63,7 @@ describe("the release", () => {
       deviated: ["wash"],
     });
     const first = within(
-      (await screen.findByRole("heading", { name: "Know before you look" })).closest(
-        "section",
-      ) as HTMLElement,
+      (await screen.findByRole("heading", { name: "Before you inspect" })).closest("section") as HTMLElement,
     );
     expect(first.getByText(/part damaged \(Blade\): nick, Pell/)).toBeTruthy();
     expect(first.getByText(/Tobiah entered what does not fit: Step 1 is already done/)).toBeTruthy();
@@ -107,9 +105,9 @@ describe("the release", () => {
 
   it("is sent back only with the part and the reason", async () => {
     const { user, sent } = page({}, { "POST /api/releases/r1/send-back": { ...VIEW, status: "OPEN" } });
-    await user.click(await screen.findByRole("radio", { name: "Send it back" }));
+    await user.click(await screen.findByRole("radio", { name: "Re-clean" }));
     await user.type(screen.getByLabelText("PIN"), "9027");
-    const sign = await button("Sign and send back");
+    const sign = await button("Sign: re-clean");
     expect(sign).toHaveProperty("disabled", true);
     await user.selectOptions(screen.getByRole("combobox"), "blade");
     await user.type(screen.getByLabelText("What was found"), "fat at the hub");
@@ -120,12 +118,12 @@ describe("the release", () => {
 
   it("is released for a time with hours and what it waits for", async () => {
     const { user, sent } = page({}, { "POST /api/releases/r1/release": { ...VIEW, status: "CONDITIONAL" } });
-    await user.click(await screen.findByRole("radio", { name: "For a time only" }));
+    await user.click(await screen.findByRole("radio", { name: "Release for a limited time" }));
     await user.clear(screen.getByLabelText("Hours, 1 to 24"));
     await user.type(screen.getByLabelText("Hours, 1 to 24"), "6");
     await user.type(screen.getByLabelText("What it waits for"), "the plate count");
     await user.type(screen.getByLabelText("PIN"), "9027");
-    await user.click(await button("Sign and release for a time"));
+    await user.click(await button("Sign: release for a limited time"));
     await waitFor(() =>
       expect(sent[0]?.body).toEqual({ pin: "9027", hours: 6, condition: "the plate count" }),
     );

@@ -56,10 +56,10 @@ export default function Release() {
       <Known v={v} />
       {v.status === "RELEASED" && <p className="note good">Released for production.</p>}
       {v.status === "OPEN" && (
-        <p className="note">It is being cleaned again; only what failed and what it touched is done anew.</p>
+        <p className="note">It is being re-cleaned; only what failed and what it touched is done again.</p>
       )}
       {v.status !== "OPEN" && (
-        <ol className="release-sites" aria-label="What is looked at">
+        <ol className="release-sites" aria-label="Pre-op inspection">
           {v.plan.map((s) => (
             <li key={s.id}>
               <SiteRow v={v} s={s} />
@@ -81,13 +81,11 @@ export default function Release() {
 function Known({ v }: { v: View }) {
   const clock = useClock();
   if (v.troubles.length + v.differences.length + v.deviated.length === 0) {
-    return (
-      <p className="quiet">Nothing went wrong in this round and nothing was done otherwise than written.</p>
-    );
+    return <p className="quiet">Nothing went wrong in this round, and there were no deviations.</p>;
   }
   return (
     <section className="note stop">
-      <h2>Know before you look</h2>
+      <h2>Before you inspect</h2>
       <ul>
         {v.troubles.map((t) => (
           <li key={`${t.at} ${t.text}`}>
@@ -102,8 +100,8 @@ function Known({ v }: { v: View }) {
         ))}
         {v.deviated.length > 0 && (
           <li>
-            {v.deviated.length} {v.deviated.length === 1 ? "step was" : "steps were"} done otherwise than
-            written; the record says why.
+            {v.deviated.length} {v.deviated.length === 1 ? "step was" : "steps were"} with a deviation; the
+            record says why.
           </li>
         )}
       </ul>
@@ -162,7 +160,7 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
       {may && s.kind === "LOOK" && (
         <div className="site-do">
           <button className="btn" type="button" onClick={() => find.mutate({ passed: true })}>
-            Looked, nothing wrong
+            Inspected, nothing wrong
           </button>
           <button className="btn" type="button" onClick={() => find.mutate({ passed: false })}>
             Not clean
@@ -239,13 +237,13 @@ function Answer({ v }: { v: View }) {
       <fieldset>
         <legend className="sr-only">Answer</legend>
         <Pick now={how} value="yes" onPick={setHow}>
-          Release it
+          Release
         </Pick>
         <Pick now={how} value="time" onPick={setHow}>
-          For a time only
+          Release for a limited time
         </Pick>
         <Pick now={how} value="no" onPick={setHow}>
-          Send it back
+          Re-clean
         </Pick>
       </fieldset>
       {how === "yes" && v.missing.length > 0 && (
@@ -295,8 +293,8 @@ function Answer({ v }: { v: View }) {
         {how === "yes"
           ? "Sign and release"
           : how === "time"
-            ? "Sign and release for a time"
-            : "Sign and send back"}
+            ? "Sign: release for a limited time"
+            : "Sign: re-clean"}
       </button>
     </form>
   );

@@ -294,7 +294,7 @@ function TreeItem(p: ItemProps) {
       onClick={() => p.onGo(p.pointer)}
     >
       {p.name || "(no name)"}
-      {wrong && <b className="tree-wrong"> ! has to be mended</b>}
+      {wrong && <b className="tree-wrong"> ! has to be fixed</b>}
     </button>
   );
 }

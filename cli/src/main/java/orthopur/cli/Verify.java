@@ -183,13 +183,13 @@ final class Verify {
                     f.message());
             if (!follows) {
                 out.println("       " + f.because() + " (" + f.source() + ")");
-                f.remedies().forEach(r -> out.println("       could be mended: " + r.label()));
+                f.remedies().forEach(r -> out.println("       could be fixed: " + r.label()));
             }
         }
         out.println(
                 "Judged by "
                         + String.join(" ", v.judged())
-                        + "; other rules are not looked at. Label, manual and local"
+                        + "; other rules are not judged. Label, manual and local"
                         + " code come first.");
     }
 }

@@ -135,7 +135,7 @@ final class Correct implements Calculation {
         }
         boolean inside = after.low() >= target.low() - 1e-9 && after.high() <= ceiling + 1e-9;
         if (!inside) {
-            w.also("change", "cannot tell: use a finer test or start again");
+            w.also("change", "can’t tell: use a finer test or start again");
         }
         return w.also("strengthThenLow", after.low(), "mg/L")
                 .also("strengthThenHigh", after.high(), "mg/L")

@@ -73,7 +73,7 @@ final class Dilute implements Calculation {
                 List.of(
                         "The volume is that of the finished solution.",
                         "ppm is read as mg/L, which holds for water-thin solutions.",
-                        "The jug amount is rounded up, so that the strength is at least the target.",
+                        "The amount in the measuring pitcher is rounded up, so that the strength is at least the target.",
                         "The label of the chemical comes first; read the strength after mixing."));
     }
 }

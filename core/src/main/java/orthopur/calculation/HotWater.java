@@ -42,7 +42,7 @@ final class HotWater implements Calculation {
         Temperature wanted = in.liquid("wanted");
         if (hot.compareTo(cold) <= 0) {
             throw new RefusedInput(
-                    "hot", "The tank is not hotter than the mains.", "above " + cold.shown());
+                    "hot", "The tank is not hotter than the city water.", "above " + cold.shown());
         }
         if (wanted.compareTo(cold) <= 0 || wanted.compareTo(hot) > 0) {
             throw new RefusedInput(

@@ -50,7 +50,7 @@ final class Reading implements Calculation {
         Worked w = new Worked(this, in).result(i.low(), "mg/L").verdict(verdict);
         boolean open = Double.isInfinite(i.high());
         if (open) {
-            w.also("high", "no upper end: the last colour of a strip means this much or more");
+            w.also("high", "no upper end: the last color of a strip means this much or more");
         } else {
             w.also("high", i.high(), "mg/L");
         }
@@ -59,7 +59,7 @@ final class Reading implements Calculation {
         }
         String high = open ? "more" : Show.number(i.high());
         return w.assume(
-                        "A strip means anything up to half-way to the next colour; drops end within one.")
+                        "A strip means anything up to half-way to the next color; drops end within one.")
                 .formula(
                         "%s mg/L by %s means %s to %s mg/L; range %s to %s mg/L",
                         value, kind, i.low(), high, range[0], range[1]);
@@ -137,7 +137,7 @@ final class Reading implements Calculation {
         } catch (OutOfRange e) {
             throw refused(String.valueOf(e.getMessage()));
         }
-        throw refused("\"" + text + "\" is not a colour in mg/L.");
+        throw refused("\"" + text + "\" is not a color in mg/L.");
     }
 
     private static RefusedInput refused(String why) {

@@ -159,7 +159,7 @@ public record Comparison(
         differs(parts, "title", a.title(), b.title());
         differs(parts, "version of the sheet", a.sheetVersion(), b.sheetVersion());
         differs(parts, "rule book", a.ruleBook(), b.ruleBook());
-        differs(parts, "how deep", a.kind(), b.kind());
+        differs(parts, "frequency", a.kind(), b.kind());
         differs(parts, "schools", a.schools(), b.schools());
         differs(parts, "people", a.people(), b.people());
         differs(parts, "protective equipment", a.ppe(), b.ppe());

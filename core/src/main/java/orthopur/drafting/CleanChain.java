@@ -215,7 +215,7 @@ final class CleanChain {
             script.add(
                     new Action.DrawOff(List.of(), places, true),
                     "Empty, wash out and rinse: " + String.join("; ", places),
-                    "What the day left in it goes onto the parts.");
+                    "The soil left in it goes onto the parts.");
         }
     }
 
@@ -362,7 +362,7 @@ final class CleanChain {
                         .toList();
         script.add(
                 new Action.Inspect(items),
-                "Look and feel, with torch and mirror: no soil, no film, nothing worn. "
+                "Look and feel, with flashlight and mirror: no soil, no film, nothing worn. "
                         + String.join("; ", wear),
                 "What was missed in the wash is sanitized on the outside only.",
                 null,
@@ -437,7 +437,7 @@ final class CleanChain {
                                 Action.Reading.PH)),
                 words
                         + Words.solution(use.chemical().name(), x)
-                        + ", read before use; keep wet for "
+                        + ", read before use; contact time "
                         + (use.contact() == null ? 60 : use.contact().getSeconds())
                         + " seconds",
                 null,

@@ -63,8 +63,8 @@ final class Safety {
                 e -> new Action.Relieve(List.of(e.id())),
                 e ->
                         e.kind() == EnergyKind.STORED
-                                ? "Let off or block: " + name(e) + at(e)
-                                : "Let off what is left: " + name(e));
+                                ? "Release or block: " + name(e) + at(e)
+                                : "Release what is left: " + name(e));
         each(
                 work.having(EnergyStage.PROVED),
                 e -> new Action.Prove(List.of(e.id())),

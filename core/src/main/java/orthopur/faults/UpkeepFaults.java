@@ -185,7 +185,7 @@ final class UpkeepFaults {
             return;
         }
         Step s = r.steps().get(first);
-        for (double hot : new double[] {65, 60, 44}) {
+        for (double hot : new double[] {75, 65, 61}) {
             Temperature t = new Temperature(hot);
             Step rinse =
                     new Step(

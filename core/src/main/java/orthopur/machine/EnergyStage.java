@@ -6,9 +6,9 @@ public enum EnergyStage {
     STOPPED("stopped"),
     UNPLUGGED("unplugged"),
     ISOLATED("isolated"),
-    LOCKED("locked"),
-    RELIEVED("relieved"),
-    PROVED("proved harmless"),
+    LOCKED("locked out"),
+    RELIEVED("released"),
+    PROVED("verified"),
     COOLED("cooled");
 
     private final String shown;

@@ -84,7 +84,7 @@ public final class SheetCheck {
                     say(
                             "/parts/" + p + "/surfaces/" + s + "/endReason",
                             surface.name()
-                                    + " touches food and is not sanitized in the end; say why.");
+                                    + " is food-contact (zone 1) and not sanitized at the end; say why.");
                 }
             }
         }

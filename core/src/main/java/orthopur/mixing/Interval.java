@@ -4,7 +4,7 @@ import orthopur.quantity.OutOfRange;
 
 /**
  * What a reading can mean: anything from {@code low} to {@code high}. Judgements hold for the whole
- * interval or say that they cannot tell.
+ * interval or say that they can’t tell.
  */
 public record Interval(double low, double high) {
     public Interval {

@@ -519,7 +519,9 @@ public sealed interface Action {
      *
      * @param washedOut whether the vessel is washed out afterwards
      */
-    @Called(value = "Draw off", also = "Let out")
+    @Called(
+            value = "Drain out",
+            also = {"Draw off", "Let out"})
     record DrawOff(
             @Stated.Items List<String> items,
             @Stated(label = "sinks, buckets, baths", word = "from") List<String> places,
@@ -531,7 +533,7 @@ public sealed interface Action {
     @Called(value = "Collect", handsIn = true)
     record Collect(@Stated.Items List<String> items) implements Action {}
 
-    /** Look and feel, with torch and mirror. */
+    /** Look and feel, with flashlight and mirror. */
     @Called(value = "Inspect", also = "Look at", handsIn = true)
     record Inspect(@Stated.Items List<String> items) implements Action {}
 
@@ -630,7 +632,7 @@ public sealed interface Action {
     }
 
     /** Throw away the first product, which pushes the sanitizer out. */
-    @Called("Chase out")
+    @Called(value = "Product flush", also = "Chase out")
     record ChaseOut(
             @Stated.Items List<String> items,
             @Stated(label = "amount discarded", example = "4 L") @Nullable Volume volume,

@@ -49,12 +49,12 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                 new ReleaseSite(
                         SIGHT,
                         ReleaseSite.Kind.LOOK,
-                        "All that touches food: no soil, no water, no bristle, no damage",
+                        "All food-contact surfaces: no soil, no water, no bristle, no damage",
                         null,
                         null,
                         null,
                         null,
-                        "with torch and mirror, into corners and under edges"));
+                        "with flashlight and mirror, into corners and under edges"));
         CheckPlan ph = lastRinse(pack);
         if (ph != null && ph.ranged()) {
             sites.add(

@@ -1,5 +1,5 @@
 /**
- * What is looked at before production may start: which sites are swabbed tonight, against which
+ * Pre-op inspection before production may start: which sites are swabbed tonight, against which
  * limits, and whether what was found lets the machine go. Pure: history comes in, verdicts go out.
  */
 @NullMarked

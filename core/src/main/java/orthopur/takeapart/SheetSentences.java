@@ -88,7 +88,7 @@ final class SheetSentences {
             say.add("It goes on after: " + list(a.after()) + ".");
         }
         add(say, "Put back so: ", a.pattern());
-        add(say, "Look for wear: ", a.wearCheck());
+        add(say, "Check for wear: ", a.wearCheck());
         if (a.pair() != null) {
             say.add("It is replaced together with: " + name(a.pair()) + ".");
         }
@@ -104,8 +104,8 @@ final class SheetSentences {
         StringBuilder b = new StringBuilder(s.name()).append(": ");
         b.append(
                 switch (s.zone()) {
-                    case 1 -> "touches food";
-                    case 2 -> "next to food";
+                    case 1 -> "food-contact";
+                    case 2 -> "adjacent";
                     case 3 -> "the room";
                     default -> "outside";
                 });
@@ -141,7 +141,7 @@ final class SheetSentences {
         if (e.keepLive()) {
             say.add("It stays on during cleaning.");
         }
-        add(say, "Where it is cut: ", e.isolationPoint());
+        add(say, "Lock it out at: ", e.isolationPoint());
         if (e.tagOnly()) {
             say.add("Its point takes no lock: tag it and take a second measure.");
         }

@@ -51,7 +51,7 @@ public record TakeApartMap(List<Node> nodes, List<Edge> edges, List<EnergyNode> 
     public record Edge(String front, String back) {}
 
     /**
-     * An energy with where it is cut and how it is proved.
+     * An energy with where to lock it out and how it is proved.
      *
      * @param parts that it can move, heat or press on
      */

@@ -177,12 +177,12 @@ class ProgressTest {
         var weak = round.readings().get("sanitize");
         assertEquals(ReadingJudge.Outcome.OUT, weak.outcome());
         assertTrue(weak.advice().contains("Add 12 mL of chlor to the 40 L"), weak.advice());
-        assertTrue(refused(new Entry.StepDone("sanitize")).contains("not in"));
+        assertTrue(refused(new Entry.StepDone("sanitize")).contains("out of range"));
         assertTrue(
                 refused(new Entry.ReadingTaken("sanitize", "probe", 110, 18))
-                        .contains("what was done"));
+                        .contains("corrective action"));
         enter(new Entry.CorrectiveAction("sanitize", "added 12 mL"));
-        assertTrue(refused(new Entry.StepDone("sanitize")).contains("not in"));
+        assertTrue(refused(new Entry.StepDone("sanitize")).contains("out of range"));
         enter(new Entry.ReadingTaken("sanitize", "probe", 106, 18));
         enter(new Entry.TimerStarted("sanitize"));
         now += 59_000;
@@ -196,7 +196,7 @@ class ProgressTest {
         to("sanitize");
         enter(new Entry.ReadingTaken("sanitize", "probe", 62, 18));
         enter(new Entry.Deviation("sanitize", "no time"));
-        assertTrue(refused(new Entry.StepDone("sanitize")).contains("not in"));
+        assertTrue(refused(new Entry.StepDone("sanitize")).contains("out of range"));
     }
 
     @Test
@@ -236,7 +236,7 @@ class ProgressTest {
     void aCheckOutsideItsRangeHoldsTheStep() {
         to("gap");
         enter(new Entry.CheckMade("gap", "gap", 1.6));
-        assertTrue(refused(new Entry.StepDone("gap")).contains("outside its range"));
+        assertTrue(refused(new Entry.StepDone("gap")).contains("out of range"));
         enter(new Entry.CheckMade("gap", "gap", 1.5));
         enter(new Entry.StepDone("gap"));
     }
@@ -414,7 +414,7 @@ class ProgressTest {
             finish();
         }
         enter(new Entry.RoundClosed("record"));
-        assertTrue(refused(RELEASED, RUVI).contains("was not written down"));
+        assertTrue(refused(RELEASED, RUVI).contains("no inspection list"));
         enter(PLAN);
         assertTrue(refused(PLAN).contains("when the round was handed over"));
         assertTrue(

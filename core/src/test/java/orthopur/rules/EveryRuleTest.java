@@ -507,7 +507,28 @@ class EveryRuleTest {
                 protein,
                 "C8@wash",
                 "FIX",
-                Bench.good(),
+                Bench.with(
+                        "wash",
+                        new Action.Wash(
+                                Bench.allParts(),
+                                Bench.soap().withTemperature(new Temperature(60.5)),
+                                CLOTH)),
+                Bench.with(
+                        "wash",
+                        new Action.Wash(
+                                Bench.allParts(),
+                                Bench.soap().withTemperature(new Temperature(48.9)),
+                                CLOTH)));
+        rule(
+                protein,
+                "C8@wash",
+                "ADVISE",
+                Bench.with(
+                        "wash",
+                        new Action.Wash(
+                                Bench.allParts(),
+                                Bench.soap().withTemperature(new Temperature(49)),
+                                CLOTH)),
                 Bench.with(
                         "wash",
                         new Action.Wash(

@@ -68,9 +68,9 @@ class BeginTest {
         field(b, "PIN").fill("602817");
         field(b, "Name of the site").fill("Quillmere Kitchens");
         field(b, "Town").fill("Tarn Ferry");
-        field(b, "Water from the mains, °C").fill("11");
-        field(b, "Its hardness, mg/L").fill("180");
-        field(b, "Its pH").fill("7.4");
+        field(b, "City water temperature, °C").fill("11");
+        field(b, "Hardness, mg/L").fill("180");
+        field(b, "pH").fill("7.4");
         assertEquals(List.of(), b.axe());
         b.button("Begin").click();
     }

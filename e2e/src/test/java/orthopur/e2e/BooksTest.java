@@ -25,7 +25,7 @@ class BooksTest {
             b.button(Pattern.compile("^Mend all")).click();
             assertThat(b.text(Pattern.compile("remedies, none of which invents"))).isVisible();
             assertEquals(List.of(), b.axe());
-            b.button(Pattern.compile("^Take all")).click();
+            b.button(Pattern.compile("^Apply all")).click();
             assertThat(tab).not().containsText("5 + 4");
             b.button("Undo").click();
             assertThat(tab).containsText("5 + 4");
@@ -106,15 +106,15 @@ class BooksTest {
     void aProcedureIsDraftedFromASheet() {
         try (Browser b = new Browser(RunningServer.shared())) {
             b.as("Ilse Varga").go("/procedures");
-            b.button("Draft from a sheet…").press("Enter");
+            b.button("Draft from machine sheet…").press("Enter");
             b.page.getByRole(AriaRole.DIALOG).getByLabel("Machine").selectOption("QK-DS1");
-            b.page.getByLabel("How deep").selectOption("per-use");
+            b.page.getByLabel("Frequency").selectOption("per-use");
             assertEquals(List.of(), b.axe());
-            b.button("Draft it").press("Enter");
+            b.button("Draft").press("Enter");
             assertThat(b.text(Pattern.compile("Nothing on the sheet of QK-DS1"))).isVisible();
-            b.page.getByLabel("How deep").selectOption("weekly");
+            b.page.getByLabel("Frequency").selectOption("weekly");
             b.page.getByLabel(Pattern.compile("^Assembled clean")).check();
-            b.button("Draft it").press("Enter");
+            b.button("Draft").press("Enter");
             b.page.waitForURL("**/procedures/qk-ds1-weekly/1**");
             Locator tab = b.page.getByRole(com.microsoft.playwright.options.AriaRole.TAB).first();
             assertThat(tab).containsText("0 + 0");

@@ -260,7 +260,7 @@ final class Browser implements AutoCloseable {
     /** Says that the step is done otherwise than written. */
     void otherwise(String why) {
         button(Pattern.compile("wrong")).click();
-        button("This step was done otherwise").click();
+        button("This step was done differently").click();
         page.getByRole(AriaRole.TEXTBOX).fill(why);
     }
 

@@ -57,17 +57,17 @@ class FloorTest {
             Locator close = b.button("Hold: sign and close");
             close.focus();
             b.page.keyboard().press("Enter");
-            assertThat(b.text("Somebody else looks now")).isVisible();
+            assertThat(b.text("Somebody else inspects it now")).isVisible();
 
             // Who cleaned does not release; quality does.
             b.go("/board");
-            link(b, "Look and release").click();
+            link(b, "Inspect and release").click();
             assertThat(b.text("did work in this round").or(b.text("Only quality"))).isVisible();
             b.as("Ruvi Hast").go("/board");
             b.page.getByRole(AriaRole.LIST).first().waitFor();
             assertEquals(List.of(), b.axe());
-            link(b, "Look and release").click();
-            b.button("Looked, nothing wrong").click();
+            link(b, "Inspect and release").click();
+            b.button("Inspected, nothing wrong").click();
             assertThat(b.text("passed, Ruvi Hast")).isVisible();
             assertEquals(List.of(), b.axe());
             b.page.getByLabel("PIN", new Page.GetByLabelOptions().setExact(true)).fill("902754");

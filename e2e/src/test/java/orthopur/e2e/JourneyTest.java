@@ -118,7 +118,7 @@ class JourneyTest {
             b.page.setViewportSize(1024, 768);
             // Wear parts are counted before the first screw; not counted is not none.
             b.go("/floor/start/qk-sw1-daily");
-            assertThat(b.text("Spares of wear parts")).isVisible();
+            assertThat(b.text("Spare wear parts")).isVisible();
             Locator stock = b.page.getByLabel("Saw blade in stock");
             assertThat(stock).hasText("?");
             b.button("Saw blade more").click();
@@ -166,7 +166,7 @@ class JourneyTest {
             assertThat(b.page.getByRole(AriaRole.ALERT)).containsText("soak needs another");
             b.otherwise("Sink needed for the filler, soaked short");
             accessible(b);
-            b.button("Write it into the record").click();
+            b.button("Record it").click();
             b.plainStep();
             Seed.round(server, "Maren Oyelaran", shift, "sanitize");
             b.page.locator(".floor-verb").getByText("Sanitize").waitFor();
@@ -176,7 +176,7 @@ class JourneyTest {
                     .containsText("Add 12 mL of Halvern H12 to the 40 L");
             accessible(b);
             b.confirm();
-            assertThat(b.page.locator(".floor-refusal")).containsText("not in");
+            assertThat(b.page.locator(".floor-refusal")).containsText("out of range");
             b.button("Added concentrate and stirred").click();
             assertThat(b.page.locator(".pad-planned")).containsText("Read again");
             b.reading("106", "18");

@@ -16,7 +16,7 @@ class KeyboardTest {
         try (Browser b = new Browser(RunningServer.shared())) {
             b.as("Ilse Varga");
             b.go("/procedures/qk-sl1-draft/1");
-            b.text("What this procedure leaves behind").waitFor();
+            b.text("What this procedure leaves").waitFor();
 
             // The list of keys is one key away, and Escape closes it.
             b.page.keyboard().press("?");

@@ -42,12 +42,12 @@ public final class Screenshots {
             b.page.locator(".can").first().waitFor();
             take(b, "chemicals");
             b.go("/chemicals?edit=halvern-h12");
-            b.page.getByLabel("Keep wet, or dwell").fill("120 s");
+            b.page.getByLabel("Contact time (wet) or dwell").fill("120 s");
             b.page.getByText("no longer pass").waitFor();
             take(b, "chemical-edit");
-            b.button("Leave it").click();
+            b.button("Cancel").click();
             b.go("/procedures?new=draft");
-            b.page.getByLabel("How deep").waitFor();
+            b.page.getByLabel("Frequency").waitFor();
             take(b, "draft");
             b.go("/machines/QK-SL1?at=carriage");
             b.page.locator(".map-part").first().waitFor();
@@ -79,7 +79,7 @@ public final class Screenshots {
             b.page.setViewportSize(1024, 768);
             take(b, "floor-machines");
             b.go("/floor/start/qk-sw1-daily");
-            b.text("Spares of wear parts").waitFor();
+            b.text("Spare wear parts").waitFor();
             take(b, "floor-before");
             b.go("/floor");
             b.round(Pattern.compile("Disc slicer, end of shift"));
@@ -103,12 +103,12 @@ public final class Screenshots {
                 b.plainStep();
             }
             b.otherwise("Sink needed for the filler, soaked short");
-            b.button("Write it into the record").click();
+            b.button("Record it").click();
             while (!b.floorStep().contains("Sanitize")) {
                 b.plainStep();
             }
             b.reading("62", "18");
-            b.page.getByText("What did you do?").waitFor();
+            b.page.getByText("Corrective action").waitFor();
             take(b, "floor-reading");
             String round = b.page.url().replaceAll(".*/floor/", "");
             b.page.setViewportSize(1280, 800);

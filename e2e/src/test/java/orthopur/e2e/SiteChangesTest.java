@@ -75,7 +75,7 @@ class SiteChangesTest {
             b.as("Ilse Varga");
             b.go("/chemicals");
             b.button("Change Palimar Q10").click();
-            Locator wet = b.page.getByLabel("Keep wet, or dwell");
+            Locator wet = b.page.getByLabel("Contact time (wet) or dwell");
             assertThat(wet).hasValue("60 s");
             wet.fill("a while");
             assertThat(b.page.getByText("String found, object expected.").first()).isVisible();
@@ -102,7 +102,7 @@ class SiteChangesTest {
             assertEquals(List.of(), b.axe());
             b.page.getByLabel("Name of vessel 1").fill("sink 2");
             assertThat(b.text(Pattern.compile("Another vessel is called")).first()).isVisible();
-            b.button("Leave it").click();
+            b.button("Cancel").click();
             assertThat(b.page.locator(".vessels")).containsText("60 L");
         }
     }

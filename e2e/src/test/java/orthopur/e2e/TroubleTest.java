@@ -93,7 +93,7 @@ class TroubleTest {
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName(Pattern.compile("old binder")))
                 .click();
-        b.text("What this procedure leaves behind").waitFor();
+        b.text("What this procedure leaves").waitFor();
         assertEquals(0, b.button(Pattern.compile("^(Approve|Save|Undo|Add a step)")).count());
         assertEquals(0, b.page.locator(".btn.mend").count());
         b.go("/floor");

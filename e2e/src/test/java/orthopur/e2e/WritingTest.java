@@ -90,7 +90,7 @@ class WritingTest {
 
             b.go("/procedures?new=draft");
             b.page.getByRole(AriaRole.DIALOG).getByLabel("Machine").selectOption("QK-ZZ4");
-            b.button("Draft it").click();
+            b.button("Draft").click();
             b.page.waitForURL("**/procedures/qk-zz4-daily/1**");
             assertThat(b.button("Approve…")).isEnabled();
             b.button("Approve…").click();
@@ -185,12 +185,12 @@ class WritingTest {
             b.button("Sign and save").last().click();
             assertThat(b.button("Change Oda Brill")).isVisible();
             assertThat(b.page.locator(".site-log li").first()).containsText("person Oda Brill");
-            Download out = b.page.waitForDownload(() -> b.text("Take it out").click());
+            Download out = b.page.waitForDownload(() -> b.text("Export").click());
             Path file = folder.resolve("site.zip");
             out.saveAs(file);
             b.page.setInputFiles("input[type=file]", file);
             field(b, "PIN").fill("471148");
-            b.button("Sign and bring it in").click();
+            b.button("Sign and import").click();
             assertThat(b.text(Pattern.compile("^Taken in: 0 sheets, and 0 procedures")))
                     .isVisible();
             assertEquals(List.of(), b.axe());
@@ -224,12 +224,12 @@ class WritingTest {
 
             steps.nth(2).focus();
             b.page.keyboard().press(".");
-            b.page.getByPlaceholder("Go or do…").fill("Insert: Wash hands");
+            b.page.getByPlaceholder("Search or run a command…").fill("Insert: Wash hands");
             assertEquals(List.of(), b.axe());
             b.page.keyboard().press("Enter");
             assertThat(steps).hasCount(before + 1);
-            b.page.getByLabel("Say something of this step").fill("At the sink by the door.");
-            b.button("Say it").click();
+            b.page.getByLabel("Comment on this step").fill("At the sink by the door.");
+            b.button("Post comment").click();
             assertThat(b.page.locator(".comments li")).containsText("Ilse Varga");
             assertEquals(List.of(), b.axe());
             b.button("Undo").click();

@@ -72,6 +72,6 @@ class TakeApartMapTest {
                         .orElseThrow()
                         .sentences();
         assertTrue(
-                air.contains("Where it is cut: ball valve A4 with its lock hasp."), air::toString);
+                air.contains("Lock it out at: ball valve A4 with its lock hasp."), air::toString);
     }
 }

@@ -67,7 +67,7 @@ public final class CleanerByLabel extends BookRule {
                                                     : " at " + solution.strength().shown(),
                                             dwell == null ? "" : " for " + Show.duration(dwell),
                                             String.join(", ", off)),
-                            "Weaker it does not clean, stronger it eats and does not rinse off.");
+                            "Weaker, it does not clean; stronger, it attacks the surface and does not rinse off.");
         }
     }
 

@@ -59,7 +59,7 @@ public final class ContactTime implements Rule {
                                         : INFO.source())
                         .deny(m.exposed())
                         .propose(
-                                "Keep wet for " + Show.duration(needed),
+                                "Contact time " + Show.duration(needed),
                                 List.of(
                                         new Edit.Change(
                                                 m.step().id(),

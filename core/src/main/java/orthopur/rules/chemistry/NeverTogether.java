@@ -48,9 +48,9 @@ public final class NeverTogether extends BookRule {
                                                     ? "still holds " + held.name()
                                                     : "was not washed out after " + held.name(),
                                             clash),
-                            "Nobody who bends over that sink gets out by themselves.")
+                            "The gas can kill the person at that sink.")
                     .propose(
-                            "Draw off and rinse the vessel first",
+                            "Drain and rinse the vessel first",
                             insert(
                                     m,
                                     StepEdits.fresh(
@@ -81,7 +81,7 @@ public final class NeverTogether extends BookRule {
                     .says(
                             "Step %d brings %s onto %s, which was not rinsed: %s."
                                     .formatted(m.number(), c.name(), m.sheet().names(ids), why),
-                            "It happens where a face is.")
+                            "It happens close to the face.")
                     .deny(met)
                     .propose("Rinse first", rinse(m, ids));
         }

@@ -54,7 +54,7 @@ public final class PlannedReadings implements Rule {
                 .says(
                         "Step %d sanitizes and plans no reading of the %s."
                                 .formatted(m.number(), String.join(" and the ", missing)),
-                        "A bucket that nobody reads is a hope; strength fades and water cools.")
+                        "Strength fades and water cools; only a reading shows it.")
                 .propose(
                         "Read strength and temperature",
                         List.of(

@@ -63,14 +63,14 @@ public final class Preparation extends BookRule {
                                             solution.volume().shown(),
                                             vessel.name(),
                                             vessel.brim().shown()),
-                            "It runs over, and whoever fills it to the brim has another strength than is written.");
+                            "It runs over, and the strength is not the one that is written.");
         }
         if (!missing.isEmpty()) {
             out.report(info)
                     .says(
                             "Step %d uses %s and does not say %s."
                                     .formatted(m.number(), c.name(), String.join(" and ", missing)),
-                            "A splash from the can is too much on one night and too little on the next.");
+                            "A splash from the container is too much on one night and too little on the next.");
         }
     }
 }

@@ -47,7 +47,7 @@ public final class Registered extends BookRule {
                     .severity(Severity.FIX)
                     .says(
                             "The sheet of %s names no organism that it is for.".formatted(c.name()),
-                            "A sanitizer that does not work on what is looked for gives a false calm.");
+                            "A sanitizer that does not work on the target organism leaves it alive.");
         }
     }
 }

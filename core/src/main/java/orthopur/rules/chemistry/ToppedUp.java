@@ -37,10 +37,10 @@ public final class ToppedUp extends BookRule {
                 .says(
                         "Step %d brings %s into %s, which still holds %s."
                                 .formatted(m.number(), c.name(), solution.vessel(), held.name()),
-                        "Nobody knows the strength of a mixture, and one spends the other.")
+                        "The strength of a mixture is not known, and one product uses up the other.")
                 .deny(m.action() instanceof Action.Sanitize ? m.exposed() : List.of())
                 .propose(
-                        "Draw off and wash out first",
+                        "Drain and wash out first",
                         insert(
                                 m,
                                 StepEdits.fresh(

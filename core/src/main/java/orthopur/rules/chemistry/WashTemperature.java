@@ -55,7 +55,7 @@ public final class WashTemperature extends BookRule {
                                         : "Step %d washes at %s; at least %s."
                                                 .formatted(
                                                         m.number(), stated.shown(), least.shown()),
-                                "Fat does not leave in cold water.")
+                                "Cold water does not remove fat.")
                         .propose(
                                 "Wash at " + least.shown(),
                                 change(
@@ -92,7 +92,7 @@ public final class WashTemperature extends BookRule {
                                                 stated.shown(),
                                                 m.sheet().names(List.of(id)),
                                                 highest.shown()),
-                                "It warps, crazes or lets go of its glue.");
+                                "It warps, crazes or comes unglued.");
                 return;
             }
         }

@@ -30,7 +30,7 @@ public final class WithinLimits extends BookRule {
                         .says(
                                 "Step %d: %s %s."
                                         .formatted(m.number(), m.sheet().names(ids), limit.shown()),
-                                "Water and chemicals get where no rinse reaches, or eat what they touch.");
+                                "Water and chemicals get where no rinse reaches, or attack what they touch.");
             }
         }
         notStated(m, out);
@@ -63,7 +63,7 @@ public final class WithinLimits extends BookRule {
                                             m.number(),
                                             m.sheet().names(ids),
                                             ids.size() == 1 ? "bears no hose" : "bear no hose"),
-                            "Whoever is not told takes the hose, and water gets where no rinse reaches.");
+                            "Without a stated method somebody takes the hose, and water gets where no rinse reaches.");
         }
     }
 
@@ -109,7 +109,7 @@ public final class WithinLimits extends BookRule {
                     .says(
                             "Step %d brings %s onto %s, where the sheet forbids it."
                                     .formatted(m.number(), c.name(), m.sheet().names(ids)),
-                            "The maker of the machine knows what it does there.");
+                            "The manufacturer knows what it does there.");
         }
     }
 

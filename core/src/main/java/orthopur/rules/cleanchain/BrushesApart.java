@@ -40,7 +40,7 @@ public final class BrushesApart extends BookRule {
                                             floorAt == null
                                                     ? "in the same step"
                                                     : "at step " + (floorAt + 1)),
-                            "What lives in a drain is carried to the blade by the brush.");
+                            "The brush carries what lives in a drain to food-contact surfaces.");
         }
     }
 

@@ -21,7 +21,7 @@ public final class ChasedOut extends BookRule {
         super(
                 "C15",
                 Severity.STOP,
-                "Sanitizer left in a passage is chased out",
+                "Sanitizer left in a passage is flushed out with product",
                 "40 CFR 180.940; good practice");
     }
 
@@ -47,7 +47,7 @@ public final class ChasedOut extends BookRule {
                                 .cause(passage.id())
                                 .number("needed", needed, "L")
                                 .says(
-                                        "Step %d throws away %s from %s; it holds %s, so %s L are needed (× %s)."
+                                        "Step %d discards %s from %s; it holds %s, so at least %s L (× %s)."
                                                 .formatted(
                                                         m.number(),
                                                         a.volume() == null
@@ -63,7 +63,7 @@ public final class ChasedOut extends BookRule {
                                                         Show.number(factor)),
                                         "The first portions are sanitizer with a little product.")
                                 .propose(
-                                        "Throw away " + Show.number(needed - before) + " L",
+                                        "Discard " + Show.number(needed - before) + " L",
                                         change(
                                                 m,
                                                 m.step()
@@ -95,13 +95,13 @@ public final class ChasedOut extends BookRule {
                     .cause(passage.id())
                     .number("needed", needed.litres(), "L")
                     .says(
-                            "Sanitizer stays in %s and nothing chases it out; %s of product have to be thrown away."
+                            "Sanitizer stays in %s and no product flush follows; discard %s of product."
                                     .formatted(
                                             end.sheet().names(List.of(passage.id())),
                                             needed.shown()),
                             "The first portions are sanitizer.")
                     .propose(
-                            "Chase out " + needed.shown(),
+                            "Flush with " + needed.shown() + " of product",
                             List.of(
                                     new Edit.InsertBefore(
                                             end.firstFrom(
@@ -118,7 +118,7 @@ public final class ChasedOut extends BookRule {
                                                             List.of(passage.id()),
                                                             needed,
                                                             passage.product()),
-                                                    "Draw off and throw away "
+                                                    "Run off and discard "
                                                             + needed.shown()
                                                             + " of product."))));
         }

@@ -43,8 +43,8 @@ public final class CleanVessel extends BookRule {
                                 : "Step %d sanitizes in %s, which still holds what was washed off."
                                         .formatted(m.number(), name),
                         v == null
-                                ? "What the day left in it goes onto the parts."
-                                : "The sanitizer is spent on the soil, and the part takes the rest up again.")
+                                ? "The soil left in it goes onto the parts."
+                                : "The soil uses up the sanitizer, and the part takes up the rest again.")
                 .under(
                         m.exposed().isEmpty()
                                 ? null

@@ -49,7 +49,7 @@ public final class DetergentFilm implements Rule {
                 .says(
                         "Step %d sanitizes %s, still soapy from the wash."
                                 .formatted(m.number(), m.sheet().names(ids)),
-                        "Detergent uses up the sanitizer before it reaches a germ, and both end in the food.")
+                        "Detergent uses up the sanitizer before it works, and both end in the food.")
                 .deny(soapy)
                 .propose(
                         "Rinse before step " + m.number(),

@@ -61,7 +61,7 @@ public final class EndStateReached implements Rule {
                 .source(g.contact() ? INFO.source() : "Food Code 2022, 4-602.13")
                 .items(ids)
                 .says(
-                        "%s %s the night %s."
+                        "%s %s the clean %s."
                                 .formatted(end.sheet().names(ids), one ? "ends" : "end", g.lack()),
                         g.contact()
                                 ? "Food touches it next."

@@ -26,7 +26,7 @@ public final class HandsWashed extends BookRule {
                     .says(
                             "Step %d goes into the sanitizer with gloves that were on soil at step %d."
                                     .formatted(m.number(), m.night().glovesSoiledAt() + 1),
-                            "The soil on the gloves spends the sanitizer before it reaches a germ.")
+                            "Soil on the gloves uses up the sanitizer before it works.")
                     .propose(
                             "Wash hands before step " + m.number(),
                             insert(

@@ -30,10 +30,12 @@ public final class HotFirstWater extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         Solution water = m.action().solution();
+        Temperature warm = m.context().book().temperature("first-water.warm");
         Temperature most = m.context().book().temperature("first-water.highest");
         if (water == null
                 || water.temperature() == null
-                || water.temperature().compareTo(most) <= 0) {
+                || !water.temperature().atLeast(warm)
+                || m.action() instanceof Action.RunProgram) {
             return;
         }
         boolean sets =
@@ -53,17 +55,22 @@ public final class HotFirstWater extends BookRule {
             return;
         }
         List<String> ids = m.surfaceIds(dry);
+        boolean cooks = water.temperature().compareTo(most) > 0;
+        Temperature lukewarm = m.context().book().temperature("wash.hand.least");
         out.report(info)
+                .severity(cooks ? Severity.FIX : Severity.ADVISE)
                 .items(ids)
                 .number("first water", water.temperature().celsius(), "°C")
-                .number("at most", most.celsius(), "°C")
+                .number("at most", (cooks ? most : warm).celsius(), "°C")
                 .says(
-                        "Step %d brings %s as the first water onto %s; at most %s."
+                        (cooks
+                                        ? "Step %d brings %s as the first water onto %s; at most %s."
+                                        : "Step %d brings %s as the first water onto %s; below %s is better.")
                                 .formatted(
                                         m.number(),
                                         water.temperature().shown(),
                                         m.sheet().names(ids),
-                                        most.shown()),
+                                        (cooks ? most : warm).shown()),
                         "Hot water cooks protein and starch on; what is cooked on needs scrubbing.")
                 .propose(
                         "Rinse lukewarm first",
@@ -75,7 +82,8 @@ public final class HotFirstWater extends BookRule {
                                                 0,
                                                 new Action.Rinse(
                                                         ids,
-                                                        new Solution(null, null, most, null, null),
+                                                        new Solution(
+                                                                null, null, lukewarm, null, null),
                                                         Action.Method.CLOTH,
                                                         Action.EndPoint.CLEAR),
                                                 "Rinse with lukewarm water until it runs clear."))));

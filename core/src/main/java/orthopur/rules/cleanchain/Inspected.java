@@ -19,7 +19,7 @@ public final class Inspected extends BookRule {
         super(
                 "C13",
                 Severity.FIX,
-                "Looked at between rinse and sanitizer",
+                "Inspected between rinse and sanitizer",
                 Sources.FOOD_CODE_SURFACES);
     }
 
@@ -46,7 +46,7 @@ public final class Inspected extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d sanitizes %s and nobody has looked at %s since the rinse."
+                        "Step %d sanitizes %s and nobody has inspected %s since the rinse."
                                 .formatted(
                                         m.number(),
                                         m.sheet().names(ids),

@@ -29,7 +29,7 @@ public final class RightProduct extends BookRule {
             if (passage.product() != null && !Words.same(passage.product(), a.product())) {
                 out.report(info)
                         .says(
-                                "Step %d chases %s out with %s; its product is %s."
+                                "Step %d flushes %s with %s; its product is %s."
                                         .formatted(
                                                 m.number(),
                                                 m.sheet().names(List.of(passage.id())),
@@ -37,7 +37,7 @@ public final class RightProduct extends BookRule {
                                                         ? "a product that is not named"
                                                         : a.product(),
                                                 passage.product()),
-                                "A guest with an allergy trusts the label on the tap.")
+                                "A guest with an allergy trusts the label on the faucet.")
                         .propose(
                                 "With " + passage.product(),
                                 change(

@@ -58,7 +58,7 @@ public final class SanitizedDirty implements Rule {
                 .says(
                         "Step %d sanitizes %s, %s."
                                 .formatted(m.number(), m.sheet().names(ids), how),
-                        "A sanitizer is spent on soil before it reaches a germ.")
+                        "Soil uses up the sanitizer before it works.")
                 .deny(dirty)
                 .propose("Wash and rinse it too", washAndRinse(m, ids));
     }

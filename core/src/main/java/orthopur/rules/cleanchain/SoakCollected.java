@@ -36,7 +36,7 @@ public final class SoakCollected extends BookRule {
                 .says(
                         "Step %d takes %s, which has been soaking since step %d and that nobody has collected."
                                 .formatted(m.number(), m.sheet().names(ids), since),
-                        "Taken early the dwell is cut short; the time counts until it is collected.")
+                        "Taken out early, the dwell is cut short; the time counts until it is collected.")
                 .propose(
                         "Collect first",
                         List.of(
@@ -67,10 +67,10 @@ public final class SoakCollected extends BookRule {
             out.report(info)
                     .items(left)
                     .says(
-                            "%s still soak%s at the end of the night."
+                            "%s still soak%s at the end of the clean."
                                     .formatted(
                                             end.sheet().names(left), left.size() == 1 ? "s" : ""),
-                            "A part that is forgotten in a sink is missed in the morning.");
+                            "A part that is forgotten in a sink is missing in the morning.");
         }
     }
 

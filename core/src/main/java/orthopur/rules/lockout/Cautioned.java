@@ -54,7 +54,7 @@ public final class Cautioned extends BookRule {
                                                     m.number(),
                                                     m.sheet().names(List.of(part.id())),
                                                     what),
-                                    "Whoever does it for the first time finds out with a finger.");
+                                    "A person who does it for the first time can lose a finger.");
             if (part.caution() != null) {
                 Step s = m.step();
                 r.propose(

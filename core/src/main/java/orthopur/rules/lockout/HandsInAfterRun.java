@@ -58,7 +58,7 @@ public final class HandsInAfterRun extends BookRule {
                     .says(
                             "Step %d runs the machine in a clean mode that its sheet does not have."
                                     .formatted(m.number()),
-                            "Cleaning in motion needs a mode with a key, made for it by the maker.");
+                            "Cleaning in motion needs a mode with a key, provided for it by the manufacturer.");
         }
     }
 
@@ -73,7 +73,7 @@ public final class HandsInAfterRun extends BookRule {
                                         .formatted(
                                                 m.number(),
                                                 m.sheet().names(java.util.List.of(part.id()))),
-                                "Nobody stands at a part that moves by itself.");
+                                "Nobody may stand at a part that moves by itself.");
             }
         }
     }

@@ -47,7 +47,7 @@ public final class HandsInDangerZone implements Rule {
                     sharedCord
                             ? "With a second person at the machine the plug is in nobody's sole control; it takes"
                                     + " a lock as well."
-                            : "Whatever can start, fall or let go finds the hands that are in its reach.";
+                            : "Whatever can start, fall or spring back reaches the hands in its way.";
             out.report(INFO)
                     .energy(energy.id())
                     .items(

@@ -59,7 +59,7 @@ public final class LiftAndCarry extends BookRule {
                                                                             mass.shown(),
                                                                             most.shown())
                                                             : " by its sheet"),
-                                    "Backs and feet pay for it when one person tries.");
+                                    "One person alone hurts their back or drops it.");
             if (needed <= m.procedure().people()) {
                 r.propose(needed + " people", change(m, s.withPeople(needed)));
             }

@@ -87,7 +87,7 @@ final class MakeSafe {
         String point = e.isolationPoint() == null ? "" : " at " + e.isolationPoint();
         String verify =
                 e.verify() == null
-                        ? "Show that it is harmless: " + SheetIndex.spoken(e.name())
+                        ? "Verify zero energy: " + SheetIndex.spoken(e.name())
                         : e.verify();
         return switch (stage) {
             case STOPPED ->
@@ -103,7 +103,7 @@ final class MakeSafe {
                             p,
                             nth,
                             new Action.Isolate(one),
-                            "Cut off " + SheetIndex.spoken(e.name()) + point + ".");
+                            "Isolate " + SheetIndex.spoken(e.name()) + point + ".");
             case LOCKED ->
                     StepEdits.fresh(
                             p,
@@ -115,7 +115,7 @@ final class MakeSafe {
                             p,
                             nth,
                             new Action.Relieve(one),
-                            "Let off " + SheetIndex.spoken(e.name()) + point + ".");
+                            "Release " + SheetIndex.spoken(e.name()) + point + ".");
             case PROVED, LIVE -> StepEdits.fresh(p, nth, new Action.Prove(one), verify);
             case COOLED ->
                     StepEdits.fresh(

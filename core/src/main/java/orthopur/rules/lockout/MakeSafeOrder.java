@@ -16,7 +16,7 @@ public final class MakeSafeOrder implements Rule {
             new RuleInfo(
                     "L2",
                     Severity.STOP,
-                    "Stop, isolate, lock, let off, prove – in this order",
+                    "Stop, isolate, lock, release stored energy, verify – in this order",
                     Sources.LOCKOUT + "(d)(1)–(6)");
 
     @Override
@@ -69,7 +69,7 @@ public final class MakeSafeOrder implements Rule {
                 .says(
                         "Step %d deals with %s while %s, which feeds it, is still %s."
                                 .formatted(m.number(), name, from, m.night().stage(source).shown()),
-                        "What is let off or waited for is back a moment later, as long as its source"
+                        "Released pressure or heat comes back as long as its source"
                                 + " runs or is open.")
                 .under(out.onEnergy(m.sheet().energy(e).id(), "L2"));
     }

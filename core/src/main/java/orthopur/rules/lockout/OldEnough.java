@@ -15,7 +15,7 @@ public final class OldEnough extends BookRule {
         super(
                 "L11",
                 Severity.STOP,
-                "Old enough for a slicer, saw, grinder or mixer and for its parts",
+                "Age restriction for slicer, saw, grinder and mixer, and for their parts",
                 "29 CFR 570.61, .62, .65");
     }
 
@@ -33,8 +33,8 @@ public final class OldEnough extends BookRule {
                 .number("age", youngest, "years")
                 .number("least", least, "years")
                 .says(
-                        "Somebody of %d is on the crew; a %s is for people from %d on, its detached parts as well."
+                        "Somebody aged %d is on the crew; a %s and its detached parts are for people aged %d or older."
                                 .formatted(youngest, family, (int) least),
-                        "The law keeps the young from these machines because of the hands they have cost.");
+                        "Federal law keeps people under 18 away from these machines.");
     }
 }

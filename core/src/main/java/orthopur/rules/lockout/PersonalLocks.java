@@ -33,7 +33,7 @@ public final class PersonalLocks extends BookRule {
                                                 .formatted(m.number(), people)
                                         : "Step %d puts on %d of %d personal locks."
                                                 .formatted(m.number(), a.locks(), people),
-                                "Whoever has no lock of their own is not protected when another takes theirs off.")
+                                "A person without a lock of their own is not protected when somebody else takes theirs off.")
                         .propose(
                                 "One lock for each of " + people,
                                 change(

@@ -18,7 +18,7 @@ public final class SharpParts extends BookRule {
         super(
                 "L9",
                 Severity.FIX,
-                "Sharp parts with cut-resistant gloves, a disc from the centre outward",
+                "Sharp parts with cut-resistant gloves, a disc from the center outward",
                 "machine manual; 29 CFR 1910.138");
     }
 

@@ -30,9 +30,9 @@ public final class StaysOn extends BookRule {
                     .cause(energy.id())
                     .energy(energy.id())
                     .says(
-                            "Step %d cuts off %s, which its sheet keeps on during cleaning."
+                            "Step %d isolates %s, which its sheet keeps on during cleaning."
                                     .formatted(m.number(), SheetIndex.spoken(energy.name())),
-                            "Fumes and heat are drawn off by it as long as people work there.");
+                            "It removes fumes and heat as long as people work there.");
         }
     }
 }

@@ -22,7 +22,7 @@ public final class StoredEnergyInPart implements Rule {
             new RuleInfo(
                     "L4",
                     Severity.STOP,
-                    "Stored energy is let off before the part that holds it is loosened",
+                    "Stored energy is released before the part that holds it is loosened",
                     Sources.LOCKOUT + "(d)(5)");
 
     @Override
@@ -57,11 +57,11 @@ public final class StoredEnergyInPart implements Rule {
                                                     m.sheet().names(List.of(energy.holder())),
                                                     SheetIndex.spoken(energy.name()),
                                                     m.night().stage(e) == EnergyStage.LIVE
-                                                            ? "not let off"
-                                                            : "not proved harmless"),
-                                    "What is stored lets go at the moment the part comes loose.")
+                                                            ? "not released"
+                                                            : "not verified"),
+                                    "The stored energy is released the moment the part comes loose.")
                             .propose(
-                                    "Let it off before step " + m.number(),
+                                    "Release it before step " + m.number(),
                                     MakeSafe.before(
                                             m.procedure(),
                                             m.place(),

@@ -14,7 +14,7 @@ import orthopur.runthrough.Severity;
 /** F5: product that is kept over the clean has a clean, covered, cold place. */
 public final class KeptProduct extends BookRule {
     private static final String WHY =
-            "What stands open and warm while the machine is cleaned is not product any more.";
+            "Product that stands open or warm while the machine is cleaned is no longer safe.";
     // Procedures of before these were fields say it in the sentence.
     private static final Pattern COVERED = Pattern.compile("lid|cover|closed");
     private static final Pattern LABELED = Pattern.compile("label|date|marked");

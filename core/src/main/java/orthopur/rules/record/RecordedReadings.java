@@ -27,7 +27,7 @@ public final class RecordedReadings extends BookRule {
                     .says(
                             "Step %d has a critical limit and no later step records it and signs."
                                     .formatted(m.number()),
-                            "What nobody signed nobody did.")
+                            "Without a signed record there is no proof.")
                     .propose(
                             "Record at the end",
                             java.util.List.of(

@@ -35,7 +35,7 @@ public final class ReleasedBy extends BookRule {
                                             .formatted(m.number())
                                     : "Step %d holds and does not say who may answer."
                                             .formatted(m.number()),
-                            "Nobody sees their own oversight; a hold that anyone may answer holds nothing.");
+                            "Nobody sees their own mistake; name somebody else who answers.");
         }
     }
 }

@@ -35,7 +35,7 @@ public final class WrittenAgainst extends BookRule {
                     .says(
                             "The procedure was written against %s."
                                     .formatted(String.join(" and ", old)),
-                            "What has changed since then was not looked at.");
+                            "What has changed since then was not checked.");
         }
     }
 }

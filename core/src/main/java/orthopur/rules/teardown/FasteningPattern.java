@@ -44,7 +44,7 @@ public final class FasteningPattern extends BookRule {
                     .says(
                             (a.pattern() == null
                                             ? "Step %d puts %s on and does not say how: %s."
-                                            : "Step %d puts %s on otherwise than its sheet says: %s.")
+                                            : "Step %d puts %s on in another way than its sheet says: %s.")
                                     .formatted(m.number(), m.sheet().names(ids), pattern),
                             "A pin that is not home comes loose on the first turn.")
                     .propose(

@@ -33,7 +33,7 @@ public final class SafePosition extends BookRule {
         out.report(info)
                 .cause("position")
                 .says(
-                        "Step %d cuts the machine off before it stands safe: %s."
+                        "Step %d isolates the machine before it is in its safe position: %s."
                                 .formatted(m.number(), position),
                         "Without power it stays where it stopped, with its edge or gap open.")
                 .propose(

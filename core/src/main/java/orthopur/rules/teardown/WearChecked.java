@@ -16,7 +16,7 @@ public final class WearChecked extends BookRule {
         super(
                 "T7",
                 Severity.FIX,
-                "Wear parts are looked at before they go on; pairs are replaced as pairs",
+                "Wear parts are checked before they go on; pairs are replaced as pairs",
                 "machine manual");
     }
 
@@ -46,21 +46,21 @@ public final class WearChecked extends BookRule {
                 out.report(info)
                         .items(List.of(part.id()))
                         .says(
-                                "Step %d puts %s on and nobody has looked for wear: %s."
+                                "Step %d puts %s on and nobody has checked it for wear: %s."
                                         .formatted(
                                                 m.number(),
                                                 m.sheet().names(List.of(part.id())),
                                                 part.fitting().wearCheck()),
                                 "A cut seal leaks, a nicked edge sheds metal.")
                         .propose(
-                                "Look at it before step " + m.number(),
+                                "Check it before step " + m.number(),
                                 insert(
                                         m,
                                         StepEdits.fresh(
                                                 m.procedure(),
                                                 0,
                                                 new Action.Inspect(List.of(part.id())),
-                                                "Look for wear: "
+                                                "Check for wear: "
                                                         + part.fitting().wearCheck()
                                                         + ".")));
             }

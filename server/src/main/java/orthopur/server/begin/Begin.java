@@ -38,7 +38,7 @@ class Begin {
         if (!(site instanceof ObjectNode described)) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    "Say which site it is: name, town, time zone and the water from its mains.");
+                    "Say which site it is: name, town, time zone and its city water.");
         }
         String document = Site.read(described.toString()).write();
         people.supervisor(name, password, pin, s -> make(document, s));

@@ -190,7 +190,7 @@ public class Rounds {
         }
         List<String> others = training.trainedOn(machine);
         throw Said.forbidden(
-                "%s was not shown the work at %s yet, as far as is written down. %s; then it is open to join and to be shown."
+                "%s was not trained on %s yet, according to the records. %s; then it is open to join and to be shown."
                         .formatted(
                                 person.name(),
                                 machine,
@@ -339,8 +339,7 @@ public class Rounds {
     private void permitted(Replay l, Entry entry, Person person) {
         switch (entry) {
             case Entry.ReleasePlanned e ->
-                    throw Said.forbidden(
-                            "What has to be looked at is written down by the program.");
+                    throw Said.forbidden("The inspection list is written by the program.");
             case Entry.Correction e -> {}
             case Entry.Afterwards e -> {
                 Optional<RoundRecord> other = log.openRound(l.round().getMachine());

@@ -137,7 +137,7 @@ final class RecordLines {
             case Entry.CorrectiveAction e -> "done about it: " + e.text();
             case Entry.CheckMade e ->
                     "checked: " + checkName(e.check(), step) + measured(e.value(), null);
-            case Entry.Deviation e -> "otherwise than written: " + e.reason();
+            case Entry.Deviation e -> "deviation: " + e.reason();
             case Entry.StepDone e -> "done";
         };
     }

@@ -56,7 +56,7 @@ public class Training {
         return person.role() == Role.SUPERVISOR || of(person.id()).contains(machine);
     }
 
-    /** Names of those still here who were shown the work at a machine, in order. */
+    /** Names of those still here who were trained on a machine, in order. */
     public List<String> trainedOn(String machine) {
         return db.select(ACCOUNT.NAME)
                 .from(ACCOUNT)

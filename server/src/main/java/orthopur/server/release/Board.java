@@ -133,7 +133,7 @@ class Board {
             case NEW_LOOK -> "for a new look: a danger was reported after the hand-over";
             case CLEANING -> "to be cleaned: " + (use == null ? "" : use.note());
             case CLEANING_BY_THEN -> "to be cleaned by then";
-            case FIRST_CLEANING -> "to be cleaned: nothing is known of it";
+            case FIRST_CLEANING -> "waiting for cleaning; last cleaned: no record";
             case A_CLEAN -> "to be cleaned: its last round was no clean";
             case A_LOOK -> "for somebody else to look and release";
             case FULL_RELEASE -> "for its full release";
@@ -186,17 +186,17 @@ class Board {
             State.ReadingState read = s.readings().get(step.id());
             if (read != null && read.outcome() != ReadingJudge.Outcome.IN) {
                 all.add(
-                        "Step %d: %s mg/L at %s °C is %s. %s"
+                        "Step %d: %s mg/L at %s °C: %s. %s"
                                 .formatted(
                                         step.number(),
                                         Show.number(read.strength()),
                                         Show.number(read.temperature()),
                                         read.outcome() == ReadingJudge.Outcome.OUT
-                                                ? "not in"
-                                                : "too close to call",
+                                                ? "out of range"
+                                                : "can’t tell",
                                         read.corrected()
-                                                ? "Something was done; it is to be read again."
-                                                : "Nothing was done about it yet."));
+                                                ? "Corrected; read it again."
+                                                : "No corrective action yet."));
             }
         }
         for (State.TroubleState t : s.troubles()) {

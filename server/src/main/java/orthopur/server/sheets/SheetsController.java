@@ -97,7 +97,7 @@ class SheetsController {
             throw Said.conflict(
                     newest == 0
                             ? "There is no machine " + code + " any more."
-                            : "There is a newer state: version %d of the sheet of %s was saved since."
+                            : "There is a newer version: version %d of the sheet of %s was saved since."
                                     .formatted(newest, code));
         }
         document.put("code", code).put("version", newest + 1);

@@ -55,7 +55,7 @@ class BeforeStartTest {
         assertTrue(before(pell, SAW).get("whyNot").asString().contains("Maren Oyelaran"));
         Answer refused = pell.post_("/api/rounds", start(SAW));
         assertEquals(403, refused.status());
-        assertTrue(refused.detail().contains("was not shown the work at QK-SW1"), refused.detail());
+        assertTrue(refused.detail().contains("was not trained on QK-SW1"), refused.detail());
         String round = maren.post_("/api/rounds", start(SAW)).body().at("/state/id").asString();
         Answer joined = pell.post_("/api/rounds", start(SAW));
         assertEquals(200, joined.status(), joined.detail());

@@ -27,7 +27,10 @@ import orthopur.server.floor.Tablet;
 import orthopur.server.machines.Sheets;
 import tools.jackson.databind.JsonNode;
 
-/** What a supervisor is told at once: a reading that is not in, and what may have hurt somebody. */
+/**
+ * What a supervisor is told at once: a reading that is out of range, and what may have hurt
+ * somebody.
+ */
 @ServerTest(clock = true)
 class AlarmsTest {
     @Autowired TestClock now;
@@ -62,8 +65,9 @@ class AlarmsTest {
         t.note(new Entry.ReadingTaken(step, "probe-2", 40, 18));
         JsonNode weak = alarms(t);
         assertEquals(1, weak.size(), weak.toString());
-        assertTrue(weak.get(0).asString().contains("40 mg/L at 18 °C is not in"), weak.toString());
-        assertTrue(weak.get(0).asString().contains("Nothing was done about it yet"));
+        assertTrue(
+                weak.get(0).asString().contains("40 mg/L at 18 °C: out of range"), weak.toString());
+        assertTrue(weak.get(0).asString().contains("No corrective action yet"));
 
         t.note(new Entry.CorrectiveAction(step, "Added concentrate"));
         assertTrue(alarms(t).get(0).asString().contains("to be read again"));
