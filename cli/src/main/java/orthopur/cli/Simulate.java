@@ -3,8 +3,8 @@ package orthopur.cli;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.util.List;
-import orthopur.cli.floor.SimulateFloor;
-import orthopur.cli.floor.SimulateQueue;
+import orthopur.simulation.floor.SimulateFloor;
+import orthopur.simulation.floor.SimulateQueue;
 
 /**
  * {@code simulate floor} and {@code simulate queue}: reads the options and says what is wrong with

@@ -56,6 +56,10 @@ public record Step(
         this(id, action, words, because, caution, minutes, people, when, null, false, false);
     }
 
+    public Step withoutCaution() {
+        return withCaution(null);
+    }
+
     public Step with(Action other) {
         return withAction(other);
     }

@@ -8,8 +8,8 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import orthopur.cli.floor.FloorClient;
-import orthopur.cli.floor.SimulatedTablet;
+import orthopur.simulation.floor.FloorClient;
+import orthopur.simulation.floor.SimulatedTablet;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -4,8 +4,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import orthopur.cli.floor.FloorClient;
-import orthopur.cli.floor.SimulatedTablet;
+import orthopur.simulation.floor.FloorClient;
+import orthopur.simulation.floor.SimulatedTablet;
 
 /**
  * Brings the site to where a journey begins, through the same doors as everybody, without clicks.

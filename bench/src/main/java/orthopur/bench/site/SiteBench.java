@@ -15,11 +15,11 @@ import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Stream;
-import orthopur.cli.floor.FloorClient;
 import orthopur.ledger.Backup;
 import orthopur.ledger.Database;
 import orthopur.ledger.SiteKey;
 import orthopur.ledger.Walk;
+import orthopur.simulation.floor.FloorClient;
 import tools.jackson.databind.JsonNode;
 
 /**

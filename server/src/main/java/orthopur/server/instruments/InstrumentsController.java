@@ -5,19 +5,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.instruments.Meter;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.simulation.instruments.Meter;
 
 /**
- * Meters by name. They are stand-ins: what they are held to is a demo world, near the value that
- * the caller expects, and now and then not.
+ * Meters by name, in the demo only. They are stand-ins: what they are held to is a demo world, near
+ * the value that the caller expects, and now and then not.
  */
 @RestController
 @MayUse
@@ -31,7 +32,11 @@ class InstrumentsController {
 
     private record Standing(String name, Meter.Kind kind, Meter meter) {}
 
-    InstrumentsController() {
+    InstrumentsController(@Value("${orthopur.demo:false}") boolean demo) {
+        if (!demo) {
+            // A made-up figure has no place in the record of a real site.
+            return;
+        }
         add("ph-pen-1", "pH pen 1", Meter.Kind.PH_PEN, new Meter.Condition(0, 20, 30, 80, 0));
         add("atp-1", "ATP meter 1", Meter.Kind.ATP, new Meter.Condition(0, 100, 365, 90, 0));
         add("atp-old", "ATP meter, old", Meter.Kind.ATP, new Meter.Condition(0, 400, 365, 2, 0.2));

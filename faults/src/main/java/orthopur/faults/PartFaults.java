@@ -427,7 +427,7 @@ final class PartFaults {
                                                                                         == Hazard
                                                                                                 .SNAG));
         if (moves && traps && s.caution() != null) {
-            Step bare = s.withCaution(null);
+            Step bare = s.withoutCaution();
             out.fault(
                     "weaken",
                     "caution left out at " + s.id(),

@@ -4,6 +4,6 @@
  * flat. Seeded, so that a test and a trainer can repeat a night.
  */
 @NullMarked
-package orthopur.instruments;
+package orthopur.simulation.instruments;
 
 import org.jspecify.annotations.NullMarked;

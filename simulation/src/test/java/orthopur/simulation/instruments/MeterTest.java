@@ -1,4 +1,4 @@
-package orthopur.instruments;
+package orthopur.simulation.instruments;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
@@ -9,9 +9,9 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
-import orthopur.instruments.Meter.Answer;
-import orthopur.instruments.Meter.Condition;
-import orthopur.instruments.Meter.Kind;
+import orthopur.simulation.instruments.Meter.Answer;
+import orthopur.simulation.instruments.Meter.Condition;
+import orthopur.simulation.instruments.Meter.Kind;
 
 /** The stand-ins behave and misbehave as meters do. */
 class MeterTest {

@@ -3,6 +3,6 @@
  * twice and have wrong clocks, and know at the end what has to be in the log.
  */
 @NullMarked
-package orthopur.cli.floor;
+package orthopur.simulation.floor;
 
 import org.jspecify.annotations.NullMarked;

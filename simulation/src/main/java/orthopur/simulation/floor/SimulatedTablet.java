@@ -1,4 +1,4 @@
-package orthopur.cli.floor;
+package orthopur.simulation.floor;
 
 import java.io.IOException;
 import java.util.ArrayList;

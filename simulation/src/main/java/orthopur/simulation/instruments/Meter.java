@@ -1,4 +1,4 @@
-package orthopur.instruments;
+package orthopur.simulation.instruments;
 
 import java.util.Random;
 import org.jspecify.annotations.Nullable;
