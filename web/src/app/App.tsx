@@ -55,6 +55,19 @@ function SignedIn() {
   return <Outlet />;
 }
 
+/** Where the work of each role is. */
+const HOME: Record<string, string> = {
+  SUPERVISOR: "/board",
+  QA: "/board",
+  CREW: "/floor",
+  AUDITOR: "/logbook",
+};
+
+function Home() {
+  const role = useSession().data?.role ?? "";
+  return <Navigate to={HOME[role] ?? "/procedures"} replace />;
+}
+
 /** The floor and the wall take the whole screen; whoever has to know is told there as well. */
 function WholeScreen() {
   const role = useSession().data?.role;
@@ -80,8 +93,8 @@ function Lost() {
   return (
     <main className="page-state">
       <h1>Nothing here</h1>
-      <p>This address leads nowhere. The procedures are one click away.</p>
-      <a href="/procedures">To the procedures</a>
+      <p>There is no page at this address.</p>
+      <a href="/">To the start page</a>
     </main>
   );
 }
@@ -96,7 +109,7 @@ const router = createBrowserRouter([
       {
         element: <SignedIn />,
         children: [
-          { path: "/", element: <Navigate to="/procedures" replace /> },
+          { path: "/", element: <Home /> },
           {
             element: <Shell />,
             children: [

@@ -274,16 +274,18 @@ const Field = memo(function Field(p: FieldProps) {
   switch (p.field.kind) {
     case "NAMES":
       return (
-        <MultiSelect
-          {...common}
-          searchable={p.field.of === "ITEMS"}
-          clearable={p.field.of === "ITEMS"}
-          hidePickedOptions
-          data={namesFor(p.field, p.sheet, p.action)}
-          value={list}
-          onChange={(v) => p.set(name, v)}
-          maxDropdownHeight={260}
-        />
+        <Tally of={p.field.of} label={label} list={list} sheet={p.sheet}>
+          <MultiSelect
+            {...common}
+            searchable={p.field.of === "ITEMS"}
+            clearable={p.field.of === "ITEMS"}
+            hidePickedOptions
+            data={namesFor(p.field, p.sheet, p.action)}
+            value={list}
+            onChange={(v) => p.set(name, v)}
+            maxDropdownHeight={260}
+          />
+        </Tally>
       );
     case "TEXTS":
       return <TagsInput {...common} value={list} onChange={(v) => p.set(name, v)} />;
@@ -368,6 +370,67 @@ function QuantityField(p: FieldProps & { label: string }) {
       error={readable ? p.problem : `This is a number with its unit, for instance ${p.field.example}.`}
     />
   );
+}
+
+/** So many fit beside each other; more are told by the part they belong to, until somebody changes them. */
+const AS_PILLS = 4;
+
+function Tally({
+  of,
+  label,
+  list,
+  sheet,
+  children,
+}: {
+  of: string;
+  label: string;
+  list: string[];
+  sheet: Schemas["SheetView"];
+  children: React.ReactNode;
+}) {
+  const [open, setOpen] = useState(false);
+  if (of !== "ITEMS" || list.length <= AS_PILLS || open) {
+    return <>{children}</>;
+  }
+  return (
+    <section className="tally" aria-label={label}>
+      <div className="tally-head">
+        <span>
+          {label}: {list.length}
+        </span>
+        <button className="link" type="button" onClick={() => setOpen(true)}>
+          Change…
+        </button>
+      </div>
+      <ul>
+        {byPart(list, sheet).map((x) => (
+          <li key={x.part}>
+            <b>{x.part}</b>
+            {x.surfaces.length > 0 && `: ${x.surfaces.join("; ")}`}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Parts and passages named whole, then parts of which only some surfaces are named. */
+export function byPart(list: string[], sheet: Schemas["SheetView"]) {
+  const whole = [...sheet.parts, ...sheet.passages]
+    .filter((x) => list.includes(x.id))
+    .map((x) => ({ part: x.name, surfaces: [] as string[] }));
+  const some = sheet.parts
+    .map((x) => ({
+      part: x.name,
+      surfaces: x.surfaces.filter((s) => list.includes(s.id)).map((s) => s.name),
+    }))
+    .filter((x) => x.surfaces.length > 0);
+  const known = new Set(
+    [...sheet.parts, ...sheet.passages, ...sheet.parts.flatMap((x) => x.surfaces)].map((x) => x.id),
+  );
+  const unknown = list.filter((id) => !known.has(id)).map((id) => ({ part: id, surfaces: [] as string[] }));
+  const names = whole.map((x) => x.part).join("; ");
+  return [...(names ? [{ part: names, surfaces: [] as string[] }] : []), ...some, ...unknown];
 }
 
 function namesFor(field: Stated, sheet: Schemas["SheetView"], action: string) {

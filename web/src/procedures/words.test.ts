@@ -117,7 +117,7 @@ describe("a difference in one line", () => {
   it("tells an insertion, a move and a deletion by the numbers people see", () => {
     const step: Step = { id: "n", action: "relieve", energies: ["cord"] };
     expect(editLine({ edit: "insert-before", before: "w", step }, steps, names, actions)).toBe(
-      "+ before step 2: Release stored energy motor on its cord",
+      "+ before step 2: Release energy motor on its cord",
     );
     expect(editLine({ edit: "insert-before", step }, steps, names, actions)).toContain("at the end");
     expect(editLine({ edit: "move", id: "w", before: "a" }, steps, names, actions)).toBe(

@@ -46,7 +46,7 @@ describe("the board", () => {
     ]);
     const a = await line("A1");
     expect(a.getByText(/in use, since 21:30 \(1 h 30 min\), until 01:30 \(2 h 30 min left\)/)).toBeTruthy();
-    expect((await line("B1")).getByText("Waits waiting for cleaning; last cleaned: no record.")).toBeTruthy();
+    expect((await line("B1")).getByText("Waiting for cleaning; last cleaned: no record.")).toBeTruthy();
   });
 
   it("says that a time is over rather than how much is left of it", async () => {

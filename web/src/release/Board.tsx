@@ -103,7 +103,7 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
               ? `, over its time since ${clock.time(m.until)}`
               : `, until ${clock.time(m.until)} (${lasts(m.until - now)} left)`)}
         </p>
-        {m.waits && <p className="quiet">Waits {m.waits}.</p>}
+        {m.waits && <p className="quiet">{upper(m.waits)}.</p>}
       </div>
       <div className="board-round">
         {m.standing === "CLEANING" && (
@@ -214,3 +214,5 @@ function LocksOn({ machines }: { machines: Machine[] }) {
     </section>
   );
 }
+
+const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());

@@ -67,7 +67,7 @@ describe("the release", () => {
     );
     expect(first.getByText(/part damaged \(Blade\): nick, Pell/)).toBeTruthy();
     expect(first.getByText(/Tobiah entered what does not fit: Step 1 is already done/)).toBeTruthy();
-    expect(first.getByText(/1 step was done otherwise/)).toBeTruthy();
+    expect(first.getByText(/1 step had a deviation/)).toBeTruthy();
   });
 
   it("sends the figure and leaves the judgement to the server", async () => {

@@ -100,7 +100,7 @@ function Known({ v }: { v: View }) {
         ))}
         {v.deviated.length > 0 && (
           <li>
-            {v.deviated.length} {v.deviated.length === 1 ? "step was" : "steps were"} with a deviation; the
+            {v.deviated.length} {v.deviated.length === 1 ? "step had" : "steps had"} a deviation; the
             record says why.
           </li>
         )}

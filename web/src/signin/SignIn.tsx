@@ -15,7 +15,7 @@ export default function SignIn() {
   const [busy, setBusy] = useState(false);
   const navigate = useNavigate();
   const came = useLocation().state as { from?: string; byName?: boolean } | null;
-  const from = came?.from ?? "/procedures";
+  const from = came?.from ?? "/";
   const [byName, setByName] = useState(came?.byName ?? false);
   // On a tablet of the site, on its way to the floor, a name and a PIN are enough.
   const here = useQuery({

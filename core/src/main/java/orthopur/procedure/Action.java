@@ -259,14 +259,16 @@ public sealed interface Action {
         }
     }
 
-    /** Let off or block what is stored. */
+    /** Release or block what is stored. */
     @Called(
-            value = "Release stored energy",
-            also = {"Relieve", "Let off"})
+            value = "Release energy",
+            also = {"Relieve", "Release stored energy", "Let off"})
     record Relieve(@Stated.Energies List<String> energies) implements Action {}
 
     /** Try the start, look at the gauge: show that it is harmless. */
-    @Called(value = "Prove", also = "Try")
+    @Called(
+            value = "Verify",
+            also = {"Prove", "Try"})
     record Prove(@Stated.Energies List<String> energies) implements Action {}
 
     /**

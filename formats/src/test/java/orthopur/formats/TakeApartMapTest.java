@@ -63,7 +63,7 @@ class TakeApartMapTest {
                         "Put back so: both clamps shut, arrow to the front."),
                 hopper.sentences());
         assertEquals(
-                "Hopper, inside: touches food, stainless steel; sanitized, daily.",
+                "Hopper, inside: food-contact, stainless steel; sanitized, daily.",
                 hopper.surfaces().getFirst());
         List<String> air =
                 map("QK-FL1").energies().stream()

@@ -129,15 +129,16 @@ class Board {
     private static String words(Standing.Waits waits, Standing.@Nullable Use use) {
         return switch (waits) {
             case NOTHING -> "";
-            case A_TIME -> "for a time to run out";
-            case NEW_LOOK -> "for a new look: a danger was reported after the hand-over";
-            case CLEANING -> "to be cleaned: " + (use == null ? "" : use.note());
+            case A_TIME -> "waiting for a time to run out";
+            case NEW_LOOK ->
+                    "waiting for a new inspection: a danger was reported after the hand-over";
+            case CLEANING -> "waiting for cleaning: " + (use == null ? "" : use.note());
             case CLEANING_BY_THEN -> "to be cleaned by then";
             case FIRST_CLEANING -> "waiting for cleaning; last cleaned: no record";
-            case A_CLEAN -> "to be cleaned: its last round was no clean";
-            case A_LOOK -> "for somebody else to look and release";
-            case FULL_RELEASE -> "for its full release";
-            case OVERDUE_RELEASE -> "for its full release: the time is over";
+            case A_CLEAN -> "waiting for cleaning: its last round was no clean";
+            case A_LOOK -> "waiting for inspection and release by somebody else";
+            case FULL_RELEASE -> "waiting for its full release";
+            case OVERDUE_RELEASE -> "waiting for its full release: the time is over";
         };
     }
 
