@@ -7,7 +7,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { App } from "./app/App";
-import { keepUpToDate } from "./app/update";
+import { keepUpToDate } from "./shared/update";
 
 const theme = createTheme({ fontFamily: "var(--mantine-font-family)", primaryColor: "dark" });
 const queries = new QueryClient({

@@ -2,7 +2,8 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { api, unwrap } from "../api/client";
-import { beep } from "./beep";
+import { beep } from "../shared/beep";
+import { keys } from "../shared/keys";
 
 /*
  * Asked for rather than pushed: a browser has few connections to one server, and somebody with many tabs
@@ -19,7 +20,7 @@ const EVERY = 15_000;
 export function Alarms({ over = false }: { over?: boolean }) {
   const [seen, setSeen] = useState<string[]>([]);
   const board = useQuery({
-    queryKey: ["board"],
+    queryKey: keys.board(),
     queryFn: () => unwrap(api.GET("/api/board")),
     refetchInterval: EVERY,
   });

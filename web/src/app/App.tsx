@@ -1,10 +1,10 @@
 import { lazy, Suspense, useEffect } from "react";
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from "react-router";
 import { message } from "../api/client";
+import { useSession } from "../shared/session";
+import { moveOn } from "../shared/update";
 import { Alarms } from "./Alarms";
 import { Shell } from "./Shell";
-import { useSession } from "./session";
-import { moveOn } from "./update";
 
 const Begin = lazy(() => import("../begin/Begin"));
 const Trust = lazy(() => import("../begin/Trust"));

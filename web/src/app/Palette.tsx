@@ -3,8 +3,9 @@ import { Spotlight } from "@mantine/spotlight";
 import { useQuery } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { api, unwrap } from "../api/client";
-import { useCommands } from "./commands";
-import { useSession } from "./session";
+import { useCommands } from "../shared/commands";
+import { keys } from "../shared/keys";
+import { useSession } from "../shared/session";
 
 const PLACES: [string, string][] = [
   ["Machines", "/machines"],
@@ -24,8 +25,8 @@ export function Palette() {
   const commands = useCommands();
   const session = useSession();
   const places = session.data?.role === "SUPERVISOR" ? [...PLACES, ...OF_SUPERVISORS] : PLACES;
-  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
-  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const machines = useQuery({ queryKey: keys.machines(), queryFn: () => unwrap(api.GET("/api/machines")) });
+  const rows = useQuery({ queryKey: keys.procedures(), queryFn: () => unwrap(api.GET("/api/procedures")) });
   const groups = [...new Set(commands.map((c) => c.group))];
   const actions = [
     ...groups.map((group) => ({

@@ -2,9 +2,9 @@ import "./shell.css";
 import { Suspense } from "react";
 import { NavLink, Outlet } from "react-router";
 import { message } from "../api/client";
+import { useSession, useSignOut, useSite } from "../shared/session";
 import { Alarms } from "./Alarms";
 import { Palette } from "./Palette";
-import { useSession, useSignOut, useSite } from "./session";
 
 /** The desk: one bar of places in the order of the work, and who is here. */
 export function Shell() {

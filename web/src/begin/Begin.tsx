@@ -4,6 +4,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
 import "../signin/signin.css";
+import { keys } from "../shared/keys";
 
 const ZONES = Intl.supportedValuesOf("timeZone");
 
@@ -12,7 +13,7 @@ export default function Begin() {
   // Behind the hash it is sent to nobody and stands in no log of a proxy.
   const [token] = useState(() => globalThis.location.hash.slice(1));
   const navigate = useNavigate();
-  const beginning = useQuery({ queryKey: ["begin"], queryFn: () => unwrap(api.GET("/api/begin")) });
+  const beginning = useQuery({ queryKey: keys.begin(), queryFn: () => unwrap(api.GET("/api/begin")) });
   const [name, setName] = useState("");
   const [password, setPassword] = useState("");
   const [pin, setPin] = useState("");

@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import "../signin/signin.css";
 import { api, message, unwrap } from "../api/client";
+import { keys } from "../shared/keys";
 
 /** How a tablet comes to trust the certificate that this server made for itself. */
 export default function Trust() {
   const certificate = useQuery({
-    queryKey: ["certificate"],
+    queryKey: keys.certificate(),
     queryFn: () => unwrap(api.GET("/api/certificate")),
   });
   if (certificate.isError) {

@@ -1,8 +1,9 @@
 import "./chemicals.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useFilters } from "../app/filters";
-import { useSession, useSite } from "../app/session";
+import { useFilters } from "../shared/filters";
+import { keys } from "../shared/keys";
+import { useSession, useSite } from "../shared/session";
 import { EditChemical } from "./EditChemical";
 import { EditVessels } from "./EditVessels";
 
@@ -20,10 +21,13 @@ export default function Chemicals() {
   const editing = filter("edit");
   const done = () => {
     set("edit", "");
-    queries.invalidateQueries({ queryKey: ["site"] });
-    queries.invalidateQueries({ queryKey: ["uncovered"] });
+    queries.invalidateQueries({ queryKey: keys.site() });
+    queries.invalidateQueries({ queryKey: keys.uncovered() });
   };
-  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const chemicals = useQuery({
+    queryKey: keys.chemicals(),
+    queryFn: () => unwrap(api.GET("/api/chemicals")),
+  });
   if (chemicals.isError) {
     return (
       <main className="page-state" role="alert">
@@ -166,7 +170,7 @@ export default function Chemicals() {
           id={editing === "new" ? null : editing}
           onClose={() => set("edit", "")}
           onSaved={(all) => {
-            queries.setQueryData(["chemicals"], all);
+            queries.setQueryData(keys.chemicals(), all);
             done();
           }}
         />

@@ -2,10 +2,11 @@ import { Checkbox, NativeSelect, TagsInput, Textarea, TextInput } from "@mantine
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Effect } from "../app/Effect";
-import { Sign } from "../app/Sign";
-import { showQuantity, splitQuantity } from "../procedures/draft";
+import { showQuantity, splitQuantity } from "../ribbon/draft";
+import { Dialog } from "../shared/Dialog";
+import { Effect } from "../shared/Effect";
+import { keys } from "../shared/keys";
+import { Sign } from "../shared/Sign";
 import { type ChemicalDoc, documentOf, type Form, formOf, KINDS } from "./form";
 
 type Props = {
@@ -18,7 +19,7 @@ type Props = {
 /** The label as it stands on the can; what another label does to the approved procedures stands there before it is signed. */
 export function EditChemical({ id, onClose, onSaved }: Props) {
   const stored = useQuery({
-    queryKey: ["chemical", id],
+    queryKey: keys.chemical(id),
     enabled: id !== null,
     queryFn: async () =>
       (await unwrap(
@@ -47,7 +48,7 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
   const other = text !== was;
   const set = <K extends keyof Form>(field: K, value: Form[K]) => setForm((f) => ({ ...f, [field]: value }));
   const effect = useQuery({
-    queryKey: ["supply-effect", text],
+    queryKey: keys.supplyEffect(text),
     enabled: other && form.name.trim() !== "",
     queryFn: ({ signal }) => unwrap(api.POST("/api/chemicals/effect", { body: { document: text }, signal })),
     gcTime: 0,

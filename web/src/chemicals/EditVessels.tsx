@@ -2,10 +2,11 @@ import { NativeSelect, TextInput } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Effect } from "../app/Effect";
-import { Sign } from "../app/Sign";
-import { showQuantity, splitQuantity } from "../procedures/draft";
+import { showQuantity, splitQuantity } from "../ribbon/draft";
+import { Dialog } from "../shared/Dialog";
+import { Effect } from "../shared/Effect";
+import { keys } from "../shared/keys";
+import { Sign } from "../shared/Sign";
 import { idFrom } from "./form";
 
 type VesselDoc = {
@@ -23,7 +24,7 @@ type Props = { onClose: () => void; onSaved: () => void };
 /** Sinks, buckets and baths by the names that procedures use, and what each holds. */
 export function EditVessels({ onClose, onSaved }: Props) {
   const stored = useQuery({
-    queryKey: ["vessels"],
+    queryKey: keys.vessels(),
     queryFn: async () => (await unwrap(api.GET("/api/vessels"))) as unknown as VesselDoc[],
     gcTime: 0,
   });
@@ -45,7 +46,7 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
   );
   const other = text !== JSON.stringify(all);
   const effect = useQuery({
-    queryKey: ["vessel-effect", text],
+    queryKey: keys.vesselEffect(text),
     enabled: other,
     queryFn: ({ signal }) => unwrap(api.POST("/api/vessels/effect", { body: { document: text }, signal })),
     gcTime: 0,

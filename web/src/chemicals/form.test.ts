@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { showQuantity, splitQuantity } from "../procedures/draft";
+import { showQuantity, splitQuantity } from "../ribbon/draft";
 import { type ChemicalDoc, documentOf, formOf, idFrom } from "./form";
 
 const DOC: ChemicalDoc = {

@@ -1,8 +1,8 @@
-import type { Ask, AtStep, PackStep, Stage } from "./core";
-import { confirmed, lockOn } from "./entries";
+import type { Ask, AtStep, PackStep, Stage } from "../round/core";
+import { confirmed, lockOn } from "../round/entries";
+import type { Round } from "../round/useRound";
+import type { Say } from "../shared/texts";
 import { LockInput } from "./OwnLock";
-import type { Say } from "./texts";
-import type { Round } from "./useRound";
 
 type Props = {
   step: PackStep;

@@ -4,7 +4,7 @@ import { describe, expect, it, vi } from "vitest";
 import { MAREN, NO_SIGNAL, Problem, show, WAITS } from "../testing/page";
 import Before from "./Before";
 
-vi.mock("../app/live", () => ({ useLive: () => "live" }));
+vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const VIEW = {
   procedure: "saw",

@@ -2,14 +2,15 @@ import "./floor.css";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { heard } from "../app/kept";
-import { useClock, useSession } from "../app/session";
-import { sparesCounted } from "./entries";
+import { sparesCounted } from "../round/entries";
+import { type SiteStream, sparesOf, useSiteStream } from "../round/useSiteStream";
+import { Who } from "../round/WhoGoesOn";
+import { heard } from "../shared/kept";
+import { keys } from "../shared/keys";
+import { useClock, useSession } from "../shared/session";
+import { type Say, useSay } from "../shared/texts";
 import { Frame } from "./Frame";
 import { StartFromPaper } from "./FromPaper";
-import { type Say, useSay } from "./texts";
-import { type SiteStream, sparesOf, useSiteStream } from "./useSiteStream";
-import { Who } from "./WhoGoesOn";
 
 const MOST = 999;
 
@@ -20,7 +21,7 @@ export default function Before() {
   const session = useSession();
   const navigate = useNavigate();
   const view = useQuery({
-    queryKey: ["before", procedure],
+    queryKey: keys.before(procedure),
     queryFn: () =>
       heard(`before:${procedure}`, () =>
         unwrap(api.GET("/api/floor/{procedure}", { params: { path: { procedure } } })),

@@ -1,10 +1,10 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
+import type { Outcome, PackStep } from "../round/core";
+import { check } from "../round/entries";
 import { english, show, siteWith } from "../testing/page";
 import { Checks } from "./Checks";
-import type { Outcome, PackStep } from "./core";
-import { check } from "./entries";
 
 const STEP = {
   id: "measure",

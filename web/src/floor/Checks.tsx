@@ -1,11 +1,11 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
-import type { Outcome, PackStep } from "./core";
-import { check } from "./entries";
-import { FromMeter, METER_OF } from "./FromMeter";
-import { celsiusOf, shownIn } from "./temperature";
-import { type Say, useDegrees } from "./texts";
-import type { Round } from "./useRound";
+import type { Outcome, PackStep } from "../round/core";
+import { check } from "../round/entries";
+import { FromMeter, METER_OF } from "../round/FromMeter";
+import type { Round } from "../round/useRound";
+import { celsiusOf, shownIn } from "../shared/temperature";
+import { type Say, useDegrees } from "../shared/texts";
 
 type Props = { step: PackStep; made: Record<string, Outcome>; say: Say; write: Round["write"] };
 

@@ -1,11 +1,11 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
+import type { Pack } from "../round/core";
+import { pieceOn } from "../round/entries";
+import type { Round } from "../round/useRound";
 import { english, NO_SIGNAL, Problem, show } from "../testing/page";
 import { Closing } from "./Closing";
-import type { Pack } from "./core";
-import { pieceOn } from "./entries";
-import type { Round } from "./useRound";
 
 const PACK = {
   steps: [

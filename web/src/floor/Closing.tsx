@@ -1,12 +1,12 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { message } from "../api/client";
-import type { Pack } from "./core";
-import { pieceOn, roundClosed } from "./entries";
+import type { Pack } from "../round/core";
+import { pieceOn, roundClosed } from "../round/entries";
+import { asSent, send } from "../round/outbox";
+import type { Round } from "../round/useRound";
+import type { Say } from "../shared/texts";
 import { Hold } from "./Hold";
-import { asSent, send } from "./outbox";
-import type { Say } from "./texts";
-import type { Round } from "./useRound";
 
 type Props = { round: string; pack: Pack; live: Round; say: Say; mayWork: boolean };
 

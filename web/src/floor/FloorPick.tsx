@@ -2,12 +2,13 @@ import "./floor.css";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, message, unwrap } from "../api/client";
-import { heard } from "../app/kept";
-import { useClock, useSession } from "../app/session";
-import { Shape, STANDING, type Standing } from "../release/Standing";
+import { Who } from "../round/WhoGoesOn";
+import { heard } from "../shared/kept";
+import { keys } from "../shared/keys";
+import { Shape, STANDING, type Standing } from "../shared/Standing";
+import { useClock, useSession } from "../shared/session";
+import { type Say, useSay } from "../shared/texts";
 import { Frame } from "./Frame";
-import { type Say, useSay } from "./texts";
-import { Who } from "./WhoGoesOn";
 
 /** What has to be done first comes first: what goes on, what is dirty, the rest. */
 const DUE: Record<Standing, number> = { CLEANING: 0, DIRTY: 1, HELD: 2, WAITING: 3, IN_USE: 4, RELEASED: 5 };
@@ -16,11 +17,11 @@ const DUE: Record<Standing, number> = { CLEANING: 0, DIRTY: 1, HELD: 2, WAITING:
 export default function FloorPick() {
   const code = useParams().machine;
   const rows = useQuery({
-    queryKey: ["floor"],
+    queryKey: keys.floor(),
     queryFn: () => heard("floor", () => unwrap(api.GET("/api/floor"))),
   });
   const board = useQuery({
-    queryKey: ["board"],
+    queryKey: keys.board(),
     queryFn: () => heard("board", () => unwrap(api.GET("/api/board"))),
   });
   const session = useSession();

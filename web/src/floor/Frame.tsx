@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { useLanguage, useSettings } from "./settings";
+import { useLanguage, useSettings } from "../shared/settings";
 
 /** The page of the floor: in the reader's language, text size and hand. */
 export function Frame({ children }: { children: ReactNode }) {

@@ -1,9 +1,9 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
+import { asSent } from "../round/outbox";
 import { show } from "../testing/page";
 import { PaperTime, StartFromPaper, usePaper, written } from "./FromPaper";
-import { asSent } from "./outbox";
 
 const say = (english: string) => english;
 const THREE = new Date(2026, 10, 28, 3, 0).getTime();

@@ -2,7 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, message, unwrap } from "../api/client";
-import type { Say } from "./texts";
+import type { Say } from "../shared/texts";
 
 /** As a field for date and time takes it, by this device's clock. */
 export function written(at: number): string {

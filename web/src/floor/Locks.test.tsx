@@ -1,11 +1,11 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
+import type { Pack } from "../round/core";
+import { lockOff, lockOn } from "../round/entries";
+import type { Round } from "../round/useRound";
 import { english, ILSE, MAREN, Problem, show } from "../testing/page";
-import type { Pack } from "./core";
-import { lockOff, lockOn } from "./entries";
 import { Locks } from "./Locks";
-import type { Round } from "./useRound";
 
 const PACK = {
   steps: [{ id: "lock", asks: [{ id: "a", kind: "LOCK", item: "drive", name: "Drive" }] }],

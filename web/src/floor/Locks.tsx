@@ -1,13 +1,13 @@
 import { useState } from "react";
 import { message } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { useClock, useSession } from "../app/session";
-import { type Actor, energyName, type Pack } from "./core";
-import { lockOff, lockOn } from "./entries";
+import { type Actor, energyName, type Pack } from "../round/core";
+import { lockOff, lockOn } from "../round/entries";
+import { asSent, send } from "../round/outbox";
+import type { Round } from "../round/useRound";
+import { Dialog } from "../shared/Dialog";
+import { useClock, useSession } from "../shared/session";
+import type { Say } from "../shared/texts";
 import { LockInput } from "./OwnLock";
-import { asSent, send } from "./outbox";
-import type { Say } from "./texts";
-import type { Round } from "./useRound";
 
 type Props = { round: string; pack: Pack; live: Round; actor: Actor; say: Say; onClose: () => void };
 

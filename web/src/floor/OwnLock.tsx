@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { energyName, type Pack } from "./core";
-import { lockOn } from "./entries";
-import type { Say } from "./texts";
-import type { Round } from "./useRound";
+import { energyName, type Pack } from "../round/core";
+import { lockOn } from "../round/entries";
+import type { Round } from "../round/useRound";
+import type { Say } from "../shared/texts";
 
 type Props = { pack: Pack; energies: string[]; step: string; say: Say; write: Round["write"] };
 

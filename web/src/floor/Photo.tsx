@@ -1,8 +1,8 @@
 import { useRef, useState } from "react";
-import { db } from "../app/kept";
-import { photo } from "./entries";
-import type { Say } from "./texts";
-import type { Round } from "./useRound";
+import { photo } from "../round/entries";
+import type { Round } from "../round/useRound";
+import { db } from "../shared/kept";
+import type { Say } from "../shared/texts";
 
 type Props = { step: string; disabled: boolean; say: Say; write: Round["write"] };
 

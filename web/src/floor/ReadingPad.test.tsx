@@ -2,8 +2,8 @@
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
+import type { Pack } from "../round/core";
 import { english, NO_SIGNAL, show, siteWith } from "../testing/page";
-import type { Pack } from "./core";
 import { ReadingPad } from "./ReadingPad";
 
 const PROBE: Schemas["Instrument"] = {

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
-import { judge, type Outcome, type Pack } from "./core";
-import { FromMeter } from "./FromMeter";
-import { celsiusOf, shownIn } from "./temperature";
-import { type Say, useDegrees } from "./texts";
+import { judge, type Outcome, type Pack } from "../round/core";
+import { FromMeter } from "../round/FromMeter";
+import { celsiusOf, shownIn } from "../shared/temperature";
+import { type Say, useDegrees } from "../shared/texts";
 
 type Props = {
   pack: Pack;

@@ -3,11 +3,15 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link, useLocation, useParams } from "react-router";
 import { api, message, unwrap } from "../api/client";
-import { heard } from "../app/kept";
-import { useSession } from "../app/session";
+import type { Actor, Pack } from "../round/core";
+import { deviation, trouble } from "../round/entries";
+import { loadRound, useRound, type View } from "../round/useRound";
+import { Who } from "../round/WhoGoesOn";
+import { heard } from "../shared/kept";
+import { keys } from "../shared/keys";
+import { useSession } from "../shared/session";
+import { type Say, useSay } from "../shared/texts";
 import { Closing } from "./Closing";
-import type { Actor, Pack } from "./core";
-import { deviation, trouble } from "./entries";
 import { Frame } from "./Frame";
 import { PaperTime, usePaper } from "./FromPaper";
 import { Locks } from "./Locks";
@@ -15,16 +19,13 @@ import { SettingsDialog } from "./SettingsDialog";
 import { StepView } from "./StepView";
 import { keepForGood, useStayAwake } from "./stayAwake";
 import { Trouble } from "./Trouble";
-import { type Say, useSay } from "./texts";
-import { loadRound, useRound, type View } from "./useRound";
-import { Who } from "./WhoGoesOn";
 
 export default function Round() {
   const { round = "" } = useParams();
   const session = useSession();
   const say = useSay();
   const view = useQuery({
-    queryKey: ["round", round],
+    queryKey: keys.round(round),
     queryFn: () => loadRound(round),
     gcTime: 0,
   });
@@ -49,7 +50,7 @@ export default function Round() {
 /** The machine's sheet, for the picture of where; the last one heard of when there is no signal. */
 function useSheet(machine: string) {
   return useQuery({
-    queryKey: ["sheet", machine],
+    queryKey: keys.sheet(machine),
     queryFn: () =>
       heard(`sheet:${machine}`, () =>
         unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine } } })),

@@ -1,6 +1,6 @@
-import { Dialog } from "../app/Dialog";
-import { type Settings, set, useLanguage, useSettings } from "./settings";
-import { useLanguages, useSay } from "./texts";
+import { Dialog } from "../shared/Dialog";
+import { type Settings, set, useLanguage, useSettings } from "../shared/settings";
+import { useLanguages, useSay } from "../shared/texts";
 
 const SIZES: { size: Settings["size"]; name: string }[] = [
   { size: "normal", name: "Normal text" },

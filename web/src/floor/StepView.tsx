@@ -1,16 +1,16 @@
 import { useMemo } from "react";
 import type { Schemas } from "../api/client";
+import { type Actor, atStep, clock, type Pack, type PackStep, running } from "../round/core";
+import * as entries from "../round/entries";
+import type { Round } from "../round/useRound";
+import type { Say } from "../shared/texts";
 import { Asks } from "./Asks";
 import { Checks } from "./Checks";
-import { type Actor, atStep, clock, type Pack, type PackStep, running } from "./core";
-import * as entries from "./entries";
 import { Hold } from "./Hold";
 import { OwnLock } from "./OwnLock";
 import { Photo } from "./Photo";
 import { ReadingPad } from "./ReadingPad";
 import { Timers } from "./Timers";
-import type { Say } from "./texts";
-import type { Round } from "./useRound";
 import { Where } from "./Where";
 
 type Props = {

@@ -1,12 +1,12 @@
 // @vitest-environment jsdom
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Running } from "../round/core";
+import { set } from "../shared/settings";
 import { english } from "../testing/page";
-import type { Running } from "./core";
-import { set } from "./settings";
 import { Timers } from "./Timers";
 
-vi.mock("../app/session", () => ({ useSite: () => ({ data: undefined }) }));
+vi.mock("../shared/session", () => ({ useSite: () => ({ data: undefined }) }));
 
 const SOAK = { step: "soak", name: "tray soaking, sink 1", ends: 1_600_000 };
 const contact = (ends: number) => ({ step: "sanitize", name: "contact", ends });

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
-import { clock, type Running } from "./core";
-import { useSettings } from "./settings";
-import type { Say } from "./texts";
+import { clock, type Running } from "../round/core";
+import { useSettings } from "../shared/settings";
+import type { Say } from "../shared/texts";
 
 /** What runs on over steps: soaks, cooling, drying, contact. It calls once when a time is up. */
 export function Timers({ running: all, at, say }: { running: Running[]; at: number; say: Say }) {

@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
 import { screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
+import type { Pack, State } from "../round/core";
 import { english, show } from "../testing/page";
-import type { Pack, State } from "./core";
 import { Trouble } from "./Trouble";
 
 const PACK = {

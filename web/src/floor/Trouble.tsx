@@ -1,7 +1,7 @@
 import { useState } from "react";
-import { Dialog } from "../app/Dialog";
-import type { Pack, State } from "./core";
-import type { Say } from "./texts";
+import type { Pack, State } from "../round/core";
+import { Dialog } from "../shared/Dialog";
+import type { Say } from "../shared/texts";
 
 type Props = {
   pack: Pack;

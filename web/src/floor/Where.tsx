@@ -1,5 +1,5 @@
 import type { Schemas } from "../api/client";
-import type { Say } from "./texts";
+import type { Say } from "../shared/texts";
 
 type Props = { sheet: Schemas["SheetView"] | undefined; lit: string[]; say: Say };
 

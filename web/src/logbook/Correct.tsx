@@ -2,8 +2,9 @@ import { TextInput } from "@mantine/core";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Sign } from "../app/Sign";
+import { Dialog } from "../shared/Dialog";
+import { keys } from "../shared/keys";
+import { Sign } from "../shared/Sign";
 
 type Props = { round: string; entry: Schemas["LogEntry"]; onClose: () => void };
 
@@ -20,7 +21,7 @@ export function Correct({ round, entry, onClose }: Props) {
         }),
       ),
     onSuccess: (record) => {
-      queries.setQueryData(["record", round], record);
+      queries.setQueryData(keys.record(round), record);
       onClose();
     },
   });

@@ -3,10 +3,11 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useClock } from "../app/session";
-import { type Mark, Ribbon } from "../procedures/Ribbon";
-import { namesOf } from "../procedures/words";
+import { type Mark, Ribbon } from "../ribbon/Ribbon";
+import { namesOf } from "../ribbon/words";
+import { useClock } from "../shared/session";
 import "./logbook.css";
+import { keys } from "../shared/keys";
 
 const NOTHING_FOLDED = new Set<string>();
 const NO_MARKS = new Map<string, Mark>();
@@ -15,12 +16,12 @@ const NO_MARKS = new Map<string, Mark>();
 export default function OnTheRibbon() {
   const { round = "" } = useParams();
   const record = useQuery({
-    queryKey: ["record", round],
+    queryKey: keys.record(round),
     queryFn: () => unwrap(api.GET("/api/logbook/{round}", { params: { path: { round } } })),
   });
   const row = record.data?.row;
   const view = useQuery({
-    queryKey: ["procedure-of-round", row?.procedure, row?.version],
+    queryKey: keys.procedureOfRound(row?.procedure, row?.version),
     enabled: row !== undefined,
     queryFn: () =>
       unwrap(
@@ -31,7 +32,7 @@ export default function OnTheRibbon() {
   });
   const doc = view.data?.document;
   const verdict = useQuery({
-    queryKey: ["verdict-of-round", row?.procedure, row?.version],
+    queryKey: keys.verdictOfRound(row?.procedure, row?.version),
     enabled: doc !== undefined,
     queryFn: () =>
       unwrap(
@@ -42,13 +43,16 @@ export default function OnTheRibbon() {
       ),
   });
   const sheet = useQuery({
-    queryKey: ["sheet", row?.machine],
+    queryKey: keys.sheet(row?.machine),
     enabled: row !== undefined,
     queryFn: () =>
       unwrap(api.GET("/api/machines/{code}", { params: { path: { code: row?.machine ?? "" } } })),
   });
-  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
-  const actions = useQuery({ queryKey: ["actions"], queryFn: () => unwrap(api.GET("/api/actions")) });
+  const chemicals = useQuery({
+    queryKey: keys.chemicals(),
+    queryFn: () => unwrap(api.GET("/api/chemicals")),
+  });
+  const actions = useQuery({ queryKey: keys.actions(), queryFn: () => unwrap(api.GET("/api/actions")) });
   const failed = [record, view, verdict, sheet, chemicals, actions].find((q) => q.isError);
   if (failed) {
     return (

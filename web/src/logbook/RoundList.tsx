@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, message, unwrap } from "../api/client";
-import { useFilters } from "../app/filters";
-import { useClock } from "../app/session";
+import { useFilters } from "../shared/filters";
+import { useClock } from "../shared/session";
 import "./logbook.css";
+import { keys } from "../shared/keys";
 
 export default function RoundList() {
   const [filter, set] = useFilters();
@@ -11,9 +12,9 @@ export default function RoundList() {
   const from = filter("from");
   const to = filter("to");
   const clock = useClock();
-  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const machines = useQuery({ queryKey: keys.machines(), queryFn: () => unwrap(api.GET("/api/machines")) });
   const rows = useQuery({
-    queryKey: ["logbook", machine, from, to],
+    queryKey: keys.logbook(machine, from, to),
     queryFn: () =>
       unwrap(
         api.GET("/api/logbook", {
@@ -22,7 +23,7 @@ export default function RoundList() {
       ),
   });
   const chain = useQuery({
-    queryKey: ["integrity"],
+    queryKey: keys.integrity(),
     queryFn: () => unwrap(api.GET("/api/logbook/integrity")),
   });
 

@@ -2,9 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useClock, useSession } from "../app/session";
+import { useClock, useSession } from "../shared/session";
 import { Correct } from "./Correct";
 import "./logbook.css";
+import { keys } from "../shared/keys";
 
 type LogEntry = Schemas["LogEntry"];
 
@@ -42,7 +43,7 @@ export default function RoundRecord() {
   const session = useSession();
   const mayCorrect = session.data?.role === "SUPERVISOR" || session.data?.role === "QA";
   const record = useQuery({
-    queryKey: ["record", round],
+    queryKey: keys.record(round),
     queryFn: () => unwrap(api.GET("/api/logbook/{round}", { params: { path: { round } } })),
   });
   if (record.isError) {

@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { PrintMenu } from "../app/PrintMenu";
-import { useSession } from "../app/session";
+import { PrintMenu } from "../shared/PrintMenu";
+import { useSession } from "../shared/session";
 import { MapView } from "./MapView";
 import "./machines.css";
+import { keys } from "../shared/keys";
 
 /** One machine: how it comes apart, what each part is, what feeds it and where that is cut. */
 export default function Machine() {
@@ -12,12 +13,12 @@ export default function Machine() {
   const session = useSession();
   const [params, setParams] = useSearchParams();
   const sheet = useQuery({
-    queryKey: ["sheet", code],
+    queryKey: keys.sheet(code),
     queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code } } })),
   });
   const fitted = params.getAll("fitted");
   const map = useQuery({
-    queryKey: ["map", code, fitted],
+    queryKey: keys.map(code, fitted),
     queryFn: () =>
       unwrap(api.GET("/api/machines/{code}/map", { params: { path: { code }, query: { fitted } } })),
     placeholderData: (before) => before,

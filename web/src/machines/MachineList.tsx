@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, message, unwrap } from "../api/client";
-import { useSession } from "../app/session";
+import { useSession } from "../shared/session";
 import "./machines.css";
+import { keys } from "../shared/keys";
 
 /** What was not heard is not passed. */
 const notYet = (failed: boolean) => (failed ? "not known: the server did not say" : "…");
@@ -10,9 +11,9 @@ const notYet = (failed: boolean) => (failed ? "not known: the server did not say
 /** The machines of the site, and what is written for each. */
 export default function MachineList() {
   const session = useSession();
-  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
-  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
-  const bare = useQuery({ queryKey: ["uncovered"], queryFn: () => unwrap(api.GET("/api/uncovered")) });
+  const machines = useQuery({ queryKey: keys.machines(), queryFn: () => unwrap(api.GET("/api/machines")) });
+  const rows = useQuery({ queryKey: keys.procedures(), queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const bare = useQuery({ queryKey: keys.uncovered(), queryFn: () => unwrap(api.GET("/api/uncovered")) });
   const written = (code: string) => {
     if (!rows.data) {
       return notYet(rows.isError);

@@ -3,8 +3,8 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
-import { signedIn, useSession, useSignOut } from "../app/session";
-import { useSay } from "../floor/texts";
+import { signedIn, useSession, useSignOut } from "../shared/session";
+import { useSay } from "../shared/texts";
 import "./people.css";
 
 const DIGITS = 6;

@@ -2,14 +2,15 @@ import { Checkbox, NativeSelect, PasswordInput, TextInput } from "@mantine/core"
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { useFilters } from "../app/filters";
-import { Sign } from "../app/Sign";
-import { useClock } from "../app/session";
+import { Dialog } from "../shared/Dialog";
+import { useFilters } from "../shared/filters";
+import { Sign } from "../shared/Sign";
+import { useClock } from "../shared/session";
 import { SiteArchive } from "./SiteArchive";
 import { SiteForm } from "./SiteForm";
 import { TabletList } from "./TabletList";
 import "./people.css";
+import { keys } from "../shared/keys";
 
 type PersonRow = Schemas["PersonView"];
 
@@ -22,9 +23,9 @@ export const ROLES: { value: PersonRow["role"]; label: string }[] = [
 
 /** Who works here and what they may do; the site itself; what was changed by whom. */
 export default function People() {
-  const people = useQuery({ queryKey: ["people"], queryFn: () => unwrap(api.GET("/api/people")) });
+  const people = useQuery({ queryKey: keys.people(), queryFn: () => unwrap(api.GET("/api/people")) });
   const changes = useQuery({
-    queryKey: ["supply-changes"],
+    queryKey: keys.supplyChanges(),
     queryFn: () => unwrap(api.GET("/api/supplies/changes")),
   });
   const [filter, set] = useFilters();
@@ -123,7 +124,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
   const [role, setRole] = useState<PersonRow["role"]>(person?.role ?? "CREW");
   const [adultFrom, setAdult] = useState(person?.adultFrom ?? "");
   const [sameAs, setSameAs] = useState(person?.sameAs ?? "");
-  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const machines = useQuery({ queryKey: keys.machines(), queryFn: () => unwrap(api.GET("/api/machines")) });
   const [trainedOn, setTrained] = useState(person?.trainedOn ?? []);
   const [left, setLeft] = useState(person?.left ?? false);
   const [password, setPassword] = useState("");
@@ -161,8 +162,8 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
             }),
           ),
     onSuccess: () => {
-      queries.invalidateQueries({ queryKey: ["people"] });
-      queries.invalidateQueries({ queryKey: ["supply-changes"] });
+      queries.invalidateQueries({ queryKey: keys.people() });
+      queries.invalidateQueries({ queryKey: keys.supplyChanges() });
       onClose();
     },
   });

@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { api, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Sign } from "../app/Sign";
+import { Dialog } from "../shared/Dialog";
+import { Sign } from "../shared/Sign";
 
 /** The whole site as one file, out and in again. */
 export function SiteArchive() {

@@ -2,10 +2,11 @@ import { Checkbox, NativeSelect, NumberInput, TextInput } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Effect } from "../app/Effect";
-import { Sign } from "../app/Sign";
-import { useLanguages } from "../floor/texts";
+import { Dialog } from "../shared/Dialog";
+import { Effect } from "../shared/Effect";
+import { keys } from "../shared/keys";
+import { Sign } from "../shared/Sign";
+import { useLanguages } from "../shared/texts";
 
 type Quantity = Schemas["Quantity"];
 type Head = {
@@ -38,7 +39,7 @@ const COMMON: Ways = {
 /** The site and the water that comes from its tap; other water shows what it does before it is signed. */
 export function SiteForm() {
   const file = useQuery({
-    queryKey: ["site-file"],
+    queryKey: keys.siteFile(),
     queryFn: async () => (await unwrap(api.GET("/api/site/file"))) as unknown as Head,
   });
   if (file.isError) {
@@ -57,7 +58,7 @@ function Fields({ head }: { head: Head }) {
   const languages = useLanguages();
   const changed = JSON.stringify(now) !== JSON.stringify(head);
   const effect = useQuery({
-    queryKey: ["site-effect", document],
+    queryKey: keys.siteEffect(document),
     enabled: signing,
     retry: false,
     queryFn: () => unwrap(api.POST("/api/site/effect", { body: { document } })),

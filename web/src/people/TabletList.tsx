@@ -2,9 +2,10 @@ import { TextInput } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Sign } from "../app/Sign";
-import { useClock } from "../app/session";
+import { Dialog } from "../shared/Dialog";
+import { keys } from "../shared/keys";
+import { Sign } from "../shared/Sign";
+import { useClock } from "../shared/session";
 
 const LONGEST = 40;
 
@@ -12,7 +13,7 @@ const LONGEST = 40;
 export function TabletList() {
   const clock = useClock();
   const tablets = useQuery({
-    queryKey: ["tablets"],
+    queryKey: keys.tablets(),
     queryFn: () => unwrap(api.GET("/api/tablets")),
   });
   const [open, setOpen] = useState<"new" | Schemas["Tablet"] | null>(null);
@@ -68,7 +69,7 @@ function NewTablet({ onClose }: { onClose: () => void }) {
       unwrap(api.POST("/api/tablets/codes", { body: { name: name.trim(), signature } })),
   });
   const close = () => {
-    void queries.invalidateQueries({ queryKey: ["tablets"] });
+    void queries.invalidateQueries({ queryKey: keys.tablets() });
     onClose();
   };
   if (give.data) {
@@ -109,7 +110,7 @@ function Withdraw({ tablet, onClose }: { tablet: Schemas["Tablet"]; onClose: () 
     mutationFn: (signature: string) =>
       unwrap(api.DELETE("/api/tablets/{id}", { params: { path: { id: tablet.id } }, body: { signature } })),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ["tablets"] });
+      void queries.invalidateQueries({ queryKey: keys.tablets() });
       onClose();
     },
   });

@@ -2,8 +2,8 @@ import { Textarea } from "@mantine/core";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Sign } from "../app/Sign";
+import { Dialog } from "../shared/Dialog";
+import { Sign } from "../shared/Sign";
 
 type Props = {
   id: string;

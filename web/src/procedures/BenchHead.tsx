@@ -1,6 +1,6 @@
 import type { Schemas } from "../api/client";
-import { PrintMenu } from "../app/PrintMenu";
-import { useClock, useSession } from "../app/session";
+import { PrintMenu } from "../shared/PrintMenu";
+import { useClock, useSession } from "../shared/session";
 import type { Draft } from "./useDraft";
 
 type Props = {

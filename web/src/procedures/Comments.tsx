@@ -2,7 +2,7 @@ import { Textarea } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { memo, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useClock } from "../app/session";
+import { useClock } from "../shared/session";
 
 type Props = { row: Schemas["ProcedureRow"]; stepId: string };
 

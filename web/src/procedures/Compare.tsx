@@ -3,9 +3,10 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import type { Doc } from "../ribbon/draft";
+import type { Mark } from "../ribbon/Ribbon";
+import { keys } from "../shared/keys";
 import { CameAndWent, SideBySide } from "./Difference";
-import type { Doc } from "./draft";
-import type { Mark } from "./Ribbon";
 
 type Props = {
   doc: Doc;
@@ -19,13 +20,13 @@ const KIND: Record<string, string> = { added: "New", removed: "Gone", changed: "
 /** What stands here against another version: what moved, and what that does to the verdict. */
 export function Compare({ doc, row, onMarks, onShow }: Props) {
   const [params, setParams] = useSearchParams();
-  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const rows = useQuery({ queryKey: keys.procedures(), queryFn: () => unwrap(api.GET("/api/procedures")) });
   const versions = (rows.data ?? []).filter((r) => r.id === row.id).sort((a, b) => b.version - a.version);
   const older =
     versions.find((r) => r.version < row.version) ?? versions.find((r) => r.version === row.version);
   const against = Number(params.get("against")) || older?.version || row.version;
   const found = useQuery({
-    queryKey: ["comparison", row.id, against, doc],
+    queryKey: keys.comparison(row.id, against, doc),
     queryFn: ({ signal }) =>
       unwrap(
         api.POST("/api/procedures/{id}/versions/{version}/comparison", {

@@ -1,4 +1,4 @@
-import { Dialog } from "../app/Dialog";
+import { Dialog } from "../shared/Dialog";
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "walk from step to step"],

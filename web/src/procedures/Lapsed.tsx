@@ -4,14 +4,15 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Sign } from "../app/Sign";
-import { useClock, useSession } from "../app/session";
+import { Dialog } from "../shared/Dialog";
+import { keys } from "../shared/keys";
+import { Sign } from "../shared/Sign";
+import { useClock, useSession } from "../shared/session";
 
 /** Approved procedures that the rules of today stop, and the way to go on for a while. */
 export function Lapsed() {
   const lapsed = useQuery({
-    queryKey: ["lapsed"],
+    queryKey: keys.lapsed(),
     queryFn: () => unwrap(api.GET("/api/procedures/lapsed")),
   });
   const [signing, setSigning] = useState<Schemas["NoLongerPasses"] | null>(null);
@@ -84,8 +85,8 @@ function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => 
         }),
       ),
     onSuccess: () => {
-      queries.invalidateQueries({ queryKey: ["lapsed"] });
-      queries.invalidateQueries({ queryKey: ["floor"] });
+      queries.invalidateQueries({ queryKey: keys.lapsed() });
+      queries.invalidateQueries({ queryKey: keys.floor() });
       onClose();
     },
   });

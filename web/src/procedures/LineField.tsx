@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { memo, useEffect, useId, useMemo, useRef, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import type { Step } from "../ribbon/draft";
+import { keys } from "../shared/keys";
 import { completions, type Vocabulary } from "./complete";
-import type { Step } from "./draft";
 
 type Props = {
   machine: string;
@@ -26,16 +27,19 @@ const CONTROLS = ["Stop", "Set safe", "Drain", "Expel", "Run closed", "Run in cl
 /** The words that a line of this machine may be made of, from what the workbench has read already. */
 function useVocabulary(machine: string): Vocabulary {
   const sheet = useQuery({
-    queryKey: ["sheet", machine],
+    queryKey: keys.sheet(machine),
     queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine } } })),
   });
-  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const chemicals = useQuery({
+    queryKey: keys.chemicals(),
+    queryFn: () => unwrap(api.GET("/api/chemicals")),
+  });
   const actions = useQuery({
-    queryKey: ["actions"],
+    queryKey: keys.actions(),
     queryFn: () => unwrap(api.GET("/api/actions")),
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const site = useQuery({ queryKey: ["site"], queryFn: () => unwrap(api.GET("/api/site")) });
+  const site = useQuery({ queryKey: keys.site(), queryFn: () => unwrap(api.GET("/api/site")) });
   return useMemo(() => {
     const s = sheet.data;
     const named = [
@@ -65,7 +69,7 @@ export const LineField = memo(function LineField({ machine, step, settled = true
   }
   const lined = asked.current;
   const shown = useQuery({
-    queryKey: ["line", machine, lined],
+    queryKey: keys.line(machine, lined),
     enabled: lined !== null,
     queryFn: ({ signal }) =>
       unwrap(api.POST("/api/notation/line", { body: { machine, step: lined as Step }, signal })),
@@ -74,7 +78,7 @@ export const LineField = memo(function LineField({ machine, step, settled = true
   const written = step === null ? "" : (shown.data?.line ?? "").replace(/ #[a-z0-9-]+$/, "");
   const text = typed ?? written;
   const read = useQuery({
-    queryKey: ["typed", machine, typed],
+    queryKey: keys.typed(machine, typed),
     enabled: typed !== null && typed.trim() !== "",
     queryFn: ({ signal }) =>
       unwrap(api.POST("/api/notation/step", { body: { machine, line: typed ?? "" }, signal })),

@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, message, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { applyEdits, type Doc } from "./draft";
-import { type Actions, editLine, type Names } from "./words";
+import { applyEdits, type Doc } from "../ribbon/draft";
+import { type Actions, editLine, type Names } from "../ribbon/words";
+import { Dialog } from "../shared/Dialog";
+import { keys } from "../shared/keys";
 
 type Props = {
   doc: Doc;
@@ -17,7 +18,7 @@ const many = (n: number, what: string) => `${n} ${n === 1 ? what : what === "fix
 /** All remedies that are proven to help, one after the other: first the difference, then one press. */
 export function MendAll(p: Props) {
   const mended = useQuery({
-    queryKey: ["fix", p.doc],
+    queryKey: keys.fix(p.doc),
     queryFn: ({ signal }) => unwrap(api.POST("/api/mend", { body: p.doc, signal })),
     gcTime: 0,
   });

@@ -3,15 +3,16 @@ import { Checkbox, NativeSelect } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { useSite } from "../app/session";
+import { Dialog } from "../shared/Dialog";
+import { keys } from "../shared/keys";
+import { useSite } from "../shared/session";
 import { KINDS } from "./kinds";
 
 type Props = { onClose: () => void; onMade: (made: Schemas["Made"]) => void };
 
 /** A whole procedure from a machine's sheet: which machine, how deep, by which school. */
 export function NewDraft({ onClose, onMade }: Props) {
-  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const machines = useQuery({ queryKey: keys.machines(), queryFn: () => unwrap(api.GET("/api/machines")) });
   const [machine, setMachine] = useState("");
   const [kind, setKind] = useState("daily");
   const ways = useSite().data?.ways;
@@ -25,7 +26,7 @@ export function NewDraft({ onClose, onMade }: Props) {
   const [scope, setScope] = useState<Record<string, string[]>>({});
   const chosen = machine || machines.data?.[0]?.code || "";
   const sheet = useQuery({
-    queryKey: ["sheet", chosen],
+    queryKey: keys.sheet(chosen),
     enabled: chosen !== "",
     queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: chosen } } })),
   });

@@ -3,16 +3,17 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
-import { useFilters } from "../app/filters";
-import { useSession } from "../app/session";
+import { useFilters } from "../shared/filters";
+import { useSession } from "../shared/session";
 import { KINDS } from "./kinds";
 import "./old-text.css";
+import { keys } from "../shared/keys";
 import { begin, type Taken, typedLines } from "./taken";
 
 /** An old procedure out of the binder, clause by clause: what each was read as, and what it lacks. */
 export default function OldText() {
   const session = useSession();
-  const machines = useQuery({ queryKey: ["machines"], queryFn: () => unwrap(api.GET("/api/machines")) });
+  const machines = useQuery({ queryKey: keys.machines(), queryFn: () => unwrap(api.GET("/api/machines")) });
   const [filter, set] = useFilters();
   const [text, setText] = useState("");
   const [rows, setRows] = useState<Taken[] | null>(null);
@@ -30,7 +31,7 @@ export default function OldText() {
     mutationFn: () =>
       unwrap(api.POST("/api/old-texts/drafts", { body: { machine, title: title.trim(), kind, lines } })),
     onSuccess: (made) => {
-      queries.invalidateQueries({ queryKey: ["procedures"] });
+      queries.invalidateQueries({ queryKey: keys.procedures() });
       navigate(`/procedures/${made.id}/${made.version}`);
     },
   });

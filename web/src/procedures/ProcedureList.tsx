@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useFilters } from "../app/filters";
-import { useClock, useSession } from "../app/session";
+import { useFilters } from "../shared/filters";
+import { keys } from "../shared/keys";
+import { useClock, useSession } from "../shared/session";
 import { BringIn } from "./BringIn";
 import { Lapsed } from "./Lapsed";
 import { NewDraft } from "./NewDraft";
@@ -28,7 +29,7 @@ function heldBack(row: Schemas["ProcedureRow"]): string {
 }
 
 export default function ProcedureList() {
-  const rows = useQuery({ queryKey: ["procedures"], queryFn: () => unwrap(api.GET("/api/procedures")) });
+  const rows = useQuery({ queryKey: keys.procedures(), queryFn: () => unwrap(api.GET("/api/procedures")) });
   const [filter, set] = useFilters();
   const session = useSession();
   const clock = useClock();
@@ -45,12 +46,12 @@ export default function ProcedureList() {
         }),
       ),
     onSuccess: (made) => {
-      queries.invalidateQueries({ queryKey: ["procedures"] });
+      queries.invalidateQueries({ queryKey: keys.procedures() });
       navigate(`/procedures/${made.id}/${made.version}`);
     },
   });
 
-  const bare = useQuery({ queryKey: ["uncovered"], queryFn: () => unwrap(api.GET("/api/uncovered")) });
+  const bare = useQuery({ queryKey: keys.uncovered(), queryFn: () => unwrap(api.GET("/api/uncovered")) });
   const shown = (rows.data ?? []).filter(
     (r) =>
       (filter("machine") === "" || r.machine === filter("machine")) &&
@@ -78,7 +79,7 @@ export default function ProcedureList() {
         <NewDraft
           onClose={() => set("new", "")}
           onMade={(made) => {
-            queries.invalidateQueries({ queryKey: ["procedures"] });
+            queries.invalidateQueries({ queryKey: keys.procedures() });
             navigate(`/procedures/${made.id}/${made.version}`);
           }}
         />

@@ -2,11 +2,11 @@
 import { fireEvent, screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
+import type { Step } from "../ribbon/draft";
+import type { Actions } from "../ribbon/words";
 import table from "../testing/actions.json";
 import { show } from "../testing/page";
-import type { Step } from "./draft";
 import { StepEditor } from "./StepEditor";
-import type { Actions } from "./words";
 
 const sheet = {
   code: "QK-SL1",

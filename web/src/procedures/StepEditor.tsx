@@ -9,9 +9,9 @@ import {
 } from "@mantine/core";
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { FieldProblem, Schemas } from "../api/client";
-import { type Step, showQuantity, splitQuantity } from "./draft";
+import { type Step, showQuantity, splitQuantity } from "../ribbon/draft";
+import type { Actions, Stated } from "../ribbon/words";
 import { LineField } from "./LineField";
-import type { Actions, Stated } from "./words";
 
 type Props = {
   step: Step;

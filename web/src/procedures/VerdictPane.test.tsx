@@ -2,9 +2,9 @@
 import { screen, within } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
+import type { Names } from "../ribbon/words";
 import { show } from "../testing/page";
 import { VerdictPane } from "./VerdictPane";
-import type { Names } from "./words";
 
 const finding = (rule: string, more: object = {}) => ({
   rule,

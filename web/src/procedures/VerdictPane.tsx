@@ -1,8 +1,8 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
+import type { Edit, Step } from "../ribbon/draft";
+import { type Actions, editLine, type Names } from "../ribbon/words";
 import { cost } from "./Difference";
-import type { Edit, Step } from "./draft";
-import { type Actions, editLine, type Names } from "./words";
 
 type Verdict = Schemas["VerdictDocument"];
 type Finding = Schemas["FindingDocument"];

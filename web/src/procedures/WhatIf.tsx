@@ -2,8 +2,8 @@ import { NativeSelect, NumberInput } from "@mantine/core";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
+import type { Doc } from "../ribbon/draft";
 import { CameAndWent, SideBySide } from "./Difference";
-import type { Doc } from "./draft";
 
 type Props = {
   doc: Doc;

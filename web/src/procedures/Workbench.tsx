@@ -3,24 +3,25 @@ import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useSession } from "../app/session";
+import { applyEdits, type Doc, type Edit, freshId, type Step } from "../ribbon/draft";
+import { Legend, type Mark, Ribbon } from "../ribbon/Ribbon";
+import { namesOf } from "../ribbon/words";
+import { keys } from "../shared/keys";
+import { useSession } from "../shared/session";
 import { Approve } from "./Approve";
 import { BenchHead } from "./BenchHead";
 import { Comments } from "./Comments";
 import { Compare } from "./Compare";
-import { applyEdits, type Doc, type Edit, freshId, type Step } from "./draft";
 import { Keys } from "./Keys";
 import { LineField } from "./LineField";
 import { MendAll } from "./MendAll";
 import { Retire } from "./Retire";
-import { Legend, type Mark, Ribbon } from "./Ribbon";
 import { StepEditor } from "./StepEditor";
 import { useBenchCommands } from "./useBenchCommands";
 import { useDraft } from "./useDraft";
 import { useVerdict } from "./useVerdict";
 import { VerdictPane } from "./VerdictPane";
 import { WhatIf } from "./WhatIf";
-import { namesOf } from "./words";
 
 type Finding = Schemas["FindingDocument"];
 type Tab = "verdict" | "step" | "compare" | "what-if";
@@ -30,7 +31,7 @@ const NO_FINDINGS: Finding[] = [];
 export default function Workbench() {
   const { id = "", version = "1" } = useParams();
   const view = useQuery({
-    queryKey: ["procedure", id, version],
+    queryKey: keys.procedure(id, version),
     queryFn: () =>
       unwrap(
         api.GET("/api/procedures/{id}/versions/{version}", {
@@ -41,13 +42,16 @@ export default function Workbench() {
   });
   const machine = view.data?.row.machine;
   const sheet = useQuery({
-    queryKey: ["sheet", machine],
+    queryKey: keys.sheet(machine),
     enabled: machine !== undefined,
     queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine ?? "" } } })),
   });
-  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const chemicals = useQuery({
+    queryKey: keys.chemicals(),
+    queryFn: () => unwrap(api.GET("/api/chemicals")),
+  });
   const actions = useQuery({
-    queryKey: ["actions"],
+    queryKey: keys.actions(),
     queryFn: () => unwrap(api.GET("/api/actions")),
     staleTime: Number.POSITIVE_INFINITY,
   });

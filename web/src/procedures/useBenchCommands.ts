@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "../api/client";
-import { type Command, useOffer } from "../app/commands";
+import { type Command, useOffer } from "../shared/commands";
 
 type Doing = {
   show: (tab: "verdict" | "compare" | "what-if") => void;

@@ -1,8 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { begin, change, type History, redo, undo } from "../app/history";
-import type { Doc } from "./draft";
+import type { Doc } from "../ribbon/draft";
+import { begin, change, type History, redo, undo } from "../shared/history";
+import { keys } from "../shared/keys";
 
 type View = Schemas["ProcedureView"];
 type Said = { text: string; stop: boolean };
@@ -55,8 +56,8 @@ export function useDraft(view: View, sheetVersion: number, say: (said: Said | nu
   const became = useCallback(
     (next: View) => {
       setSaved(next);
-      queries.invalidateQueries({ queryKey: ["procedures"] });
-      queries.setQueryData(["procedure", next.row.id, String(next.row.version)], next);
+      queries.invalidateQueries({ queryKey: keys.procedures() });
+      queries.setQueryData(keys.procedure(next.row.id, String(next.row.version)), next);
     },
     [queries],
   );

@@ -2,7 +2,7 @@
 import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
-import type { Doc } from "./draft";
+import type { Doc } from "../ribbon/draft";
 import { useVerdict, withEarlierRemedies } from "./useVerdict";
 
 type Verdict = Schemas["VerdictDocument"];

@@ -1,7 +1,7 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
 import { useCallback, useLayoutEffect, useRef, useState } from "react";
 import { ApiProblem, type FieldProblem, message, postNow, type Schemas } from "../api/client";
-import type { Doc } from "./draft";
+import type { Doc } from "../ribbon/draft";
 
 type Verdict = Schemas["VerdictDocument"];
 type Finding = Schemas["FindingDocument"];

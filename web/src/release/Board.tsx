@@ -3,9 +3,10 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
 import { Link } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useLive } from "../app/live";
-import { useClock, useSession } from "../app/session";
-import { Shape, STANDING } from "./Standing";
+import { keys } from "../shared/keys";
+import { useLive } from "../shared/live";
+import { Shape, STANDING } from "../shared/Standing";
+import { useClock, useSession } from "../shared/session";
 
 type Machine = Schemas["Machine"];
 
@@ -15,14 +16,14 @@ const REST = 20_000;
 export default function Board({ wall = false }: { wall?: boolean }) {
   const queries = useQueryClient();
   const board = useQuery({
-    queryKey: ["board"],
+    queryKey: keys.board(),
     queryFn: () => unwrap(api.GET("/api/board")),
     refetchInterval: REST,
   });
-  const rung = useCallback(() => void queries.invalidateQueries({ queryKey: ["board"] }), [queries]);
+  const rung = useCallback(() => void queries.invalidateQueries({ queryKey: keys.board() }), [queries]);
   const connection = useLive(rung);
   const lapsed = useQuery({
-    queryKey: ["lapsed"],
+    queryKey: keys.lapsed(),
     queryFn: () => unwrap(api.GET("/api/procedures/lapsed")),
   });
   const now = useNow();
@@ -159,7 +160,7 @@ function Actions({ m }: { m: Machine }) {
   const use = useMutation({
     mutationFn: (kind: string) =>
       unwrap(api.POST("/api/board/{code}", { params: { path: { code: m.code } }, body: { kind } })),
-    onSuccess: (board) => queries.setQueryData(["board"], board),
+    onSuccess: (board) => queries.setQueryData(keys.board(), board),
   });
   const reads = session.data?.role === "AUDITOR";
   return (

@@ -3,10 +3,11 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { Pin } from "../app/Pin";
-import { useClock } from "../app/session";
-import { FromMeter } from "../floor/FromMeter";
-import { filled } from "../floor/texts";
+import { FromMeter } from "../round/FromMeter";
+import { keys } from "../shared/keys";
+import { Pin } from "../shared/Pin";
+import { useClock } from "../shared/session";
+import { filled } from "../shared/texts";
 
 type View = Schemas["ReleaseView"];
 type Site = Schemas["ReleaseSite"];
@@ -15,7 +16,7 @@ type Site = Schemas["ReleaseSite"];
 export default function Release() {
   const { round = "" } = useParams();
   const view = useQuery({
-    queryKey: ["release", round],
+    queryKey: keys.release(round),
     queryFn: () => unwrap(api.GET("/api/releases/{round}", { params: { path: { round } } })),
   });
   const clock = useClock();
@@ -100,8 +101,8 @@ function Known({ v }: { v: View }) {
         ))}
         {v.deviated.length > 0 && (
           <li>
-            {v.deviated.length} {v.deviated.length === 1 ? "step had" : "steps had"} a deviation; the
-            record says why.
+            {v.deviated.length} {v.deviated.length === 1 ? "step had" : "steps had"} a deviation; the record
+            says why.
           </li>
         )}
       </ul>
@@ -128,7 +129,7 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
         }),
       ),
     onSuccess: (next) => {
-      queries.setQueryData(["release", v.round], next);
+      queries.setQueryData(keys.release(v.round), next);
       setValue("");
     },
   });
@@ -222,7 +223,7 @@ function Answer({ v }: { v: View }) {
             }),
       );
     },
-    onSuccess: (next) => queries.setQueryData(["release", v.round], next),
+    onSuccess: (next) => queries.setQueryData(keys.release(v.round), next),
     onSettled: () => setPin(""),
   });
   return (

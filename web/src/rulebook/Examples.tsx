@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { keys } from "../shared/keys";
 
 type Props = { rule: Schemas["RuleInfo"]; figures: Schemas["FigureView"][] };
 
@@ -13,7 +14,7 @@ export function Examples({ rule, figures }: Props) {
       .filter(([id, v]) => tries[id].trim() !== "" && Number.isFinite(v) && v > 0),
   );
   const run = useQuery({
-    queryKey: ["examples", rule.id, rule.title, numbers],
+    queryKey: keys.examples(rule.id, rule.title, numbers),
     queryFn: ({ signal }) =>
       unwrap(
         api.POST("/api/rulebook/rules/{id}/examples", {

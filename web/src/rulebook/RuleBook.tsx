@@ -2,8 +2,9 @@ import "./rulebook.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { useFilters } from "../app/filters";
-import { useClock, useSession } from "../app/session";
+import { useFilters } from "../shared/filters";
+import { keys } from "../shared/keys";
+import { useClock, useSession } from "../shared/session";
 import { Examples } from "./Examples";
 import { SetFigure } from "./SetFigure";
 
@@ -39,7 +40,7 @@ export default function RuleBook() {
   const regime = filter("regime") || "plant";
   const looked = filter("rule");
   const [open, setOpen] = useState<Figure | null>(null);
-  const book = useQuery({ queryKey: ["rulebook"], queryFn: () => unwrap(api.GET("/api/rulebook")) });
+  const book = useQuery({ queryKey: keys.rulebook(), queryFn: () => unwrap(api.GET("/api/rulebook")) });
   if (book.isError) {
     return (
       <main className="page-state" role="alert">
@@ -189,7 +190,7 @@ export default function RuleBook() {
           onClose={() => setOpen(null)}
           onSaved={(next) => {
             setOpen(null);
-            queries.setQueryData(["rulebook"], next);
+            queries.setQueryData(keys.rulebook(), next);
           }}
         />
       )}

@@ -2,9 +2,10 @@ import { Textarea, TextInput } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Effect } from "../app/Effect";
-import { Sign } from "../app/Sign";
+import { Dialog } from "../shared/Dialog";
+import { Effect } from "../shared/Effect";
+import { keys } from "../shared/keys";
+import { Sign } from "../shared/Sign";
 
 type Props = {
   figure: Schemas["FigureView"];
@@ -21,7 +22,7 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
   const other = number && value !== f.value;
   const looser = number && (f.lowerIsStricter ? value > f.shipped : value < f.shipped);
   const effect = useQuery({
-    queryKey: ["effect", f.id, value],
+    queryKey: keys.effect(f.id, value),
     enabled: other,
     queryFn: ({ signal }) =>
       unwrap(

@@ -3,11 +3,11 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, type FieldProblem, message, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { Effect } from "../app/Effect";
-import { begin, change, type History, redo, undo } from "../app/history";
-import { Sign } from "../app/Sign";
-import { useSession } from "../app/session";
+import { Dialog } from "../shared/Dialog";
+import { Effect } from "../shared/Effect";
+import { begin, change, type History, redo, undo } from "../shared/history";
+import { Sign } from "../shared/Sign";
+import { useSession } from "../shared/session";
 import { LISTS } from "./labels";
 import { SchemaForm } from "./SchemaForm";
 import {
@@ -24,6 +24,7 @@ import {
   without,
 } from "./sheet";
 import "./sheets.css";
+import { keys } from "../shared/keys";
 
 /** A machine's sheet, from an empty one, a copy, or as it stands; checked while it is written. */
 export default function SheetEditor() {
@@ -32,7 +33,7 @@ export default function SheetEditor() {
   const source = code === "new" ? params.get("from") : code;
   const session = useSession();
   const schema = useQuery({
-    queryKey: ["schema", "sheet"],
+    queryKey: keys.schema("sheet"),
     queryFn: async () =>
       (await unwrap(
         api.GET("/api/schemas/{name}", { params: { path: { name: "sheet" } } }),
@@ -40,7 +41,7 @@ export default function SheetEditor() {
     staleTime: Number.POSITIVE_INFINITY,
   });
   const sheet = useQuery({
-    queryKey: ["sheet-file", source],
+    queryKey: keys.sheetFile(source),
     enabled: source !== null,
     queryFn: async () =>
       (await unwrap(
@@ -109,14 +110,17 @@ function Editor({ schema, first, before, kept }: Props) {
   const pointer = params.get("at") ?? "";
   const go = (to: string) =>
     setParams(to ? { ...Object.fromEntries(params), at: to } : {}, { replace: true });
-  const chemicals = useQuery({ queryKey: ["chemicals"], queryFn: () => unwrap(api.GET("/api/chemicals")) });
+  const chemicals = useQuery({
+    queryKey: keys.chemicals(),
+    queryFn: () => unwrap(api.GET("/api/chemicals")),
+  });
   const check = useQuery({
-    queryKey: ["sheet-check", sheet],
+    queryKey: keys.sheetCheck(sheet),
     queryFn: ({ signal }) => unwrap(api.POST("/api/sheets/check", { body: sheet as never, signal })),
     placeholderData: (was) => was,
   });
   const effect = useQuery({
-    queryKey: ["sheet-effect", sheet],
+    queryKey: keys.sheetEffect(sheet),
     enabled: signing,
     queryFn: async () => {
       const found = await unwrap(api.POST("/api/sheets/check", { body: sheet as never }));

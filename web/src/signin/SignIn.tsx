@@ -4,9 +4,10 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 import { api, message, unwrap } from "../api/client";
-import { signedIn } from "../app/session";
-import { GoOnHere } from "../floor/WhoGoesOn";
+import { GoOnHere } from "../round/WhoGoesOn";
+import { signedIn } from "../shared/session";
 import "../floor/floor.css";
+import { keys } from "../shared/keys";
 
 export default function SignIn() {
   const [name, setName] = useState("");
@@ -19,7 +20,7 @@ export default function SignIn() {
   const [byName, setByName] = useState(came?.byName ?? false);
   // On a tablet of the site, on its way to the floor, a name and a PIN are enough.
   const here = useQuery({
-    queryKey: ["tablet"],
+    queryKey: keys.tablet(),
     queryFn: () => unwrap(api.GET("/api/tablets/this")),
     enabled: from.startsWith("/floor") && !byName,
   });

@@ -6,7 +6,7 @@ import "fake-indexeddb/auto";
 import type { ReactNode } from "react";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, vi } from "vitest";
-import { db } from "../app/kept";
+import { db } from "../shared/kept";
 
 /* A screen by itself: what the server would answer is written down, what is sent is kept. */
 

@@ -31,7 +31,7 @@ class AgeTest {
         Client dagny = new Client(mvc, "Dagny Sollis", "quillmere-dagny");
         Answer slicer = dagny.post_("/api/rounds", start("qk-sl1-end-of-shift"));
         assertEquals(403, slicer.status());
-        assertTrue(slicer.detail().contains("Somebody of 17"), slicer.detail());
+        assertTrue(slicer.detail().contains("Somebody aged 17"), slicer.detail());
         assertEquals(403, dagny.post_("/api/rounds", start("qk-sw1-daily")).status());
         assertEquals(200, dagny.post_("/api/rounds", start("qk-ov1-daily")).status());
     }

@@ -70,7 +70,7 @@ class AlarmsTest {
         assertTrue(weak.get(0).asString().contains("No corrective action yet"));
 
         t.note(new Entry.CorrectiveAction(step, "Added concentrate"));
-        assertTrue(alarms(t).get(0).asString().contains("to be read again"));
+        assertTrue(alarms(t).get(0).asString().contains("read it again"));
 
         t.note(new Entry.ReadingTaken(step, "probe-2", 110, 18));
         assertEquals(0, alarms(t).size());

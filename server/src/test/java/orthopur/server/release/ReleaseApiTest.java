@@ -88,7 +88,7 @@ class ReleaseApiTest {
     @Order(1)
     void whatNobodyHasSaidIsDirtyAndNotTakenIntoUse() {
         assertEquals("DIRTY", standing());
-        assertTrue(machine("QK-SL1").get("waits").asString().contains("nothing is known"));
+        assertTrue(machine("QK-SL1").get("waits").asString().contains("no record"));
         Answer use = maren.post_("/api/board/QK-SL1", "{\"kind\":\"in-use\"}");
         assertEquals(409, use.status());
         assertTrue(use.detail().contains("not released"), use.detail());

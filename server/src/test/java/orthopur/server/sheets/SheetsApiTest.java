@@ -98,7 +98,7 @@ class SheetsApiTest {
         assertEquals(2, saved.body().get("version").asInt());
         Answer second = save("1", "471148");
         assertEquals(409, second.status());
-        assertTrue(second.detail().contains("newer state"), second.detail());
+        assertTrue(second.detail().contains("newer version"), second.detail());
         assertEquals(
                 "sheet QK-FL1", ilse.read("/api/supplies/changes").body().at("/0/what").asString());
         assertEquals(

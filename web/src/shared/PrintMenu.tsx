@@ -1,7 +1,7 @@
 import { useState } from "react";
-import { useLanguages } from "../floor/texts";
 import { Dialog } from "./Dialog";
 import { useSite } from "./session";
+import { useLanguages } from "./texts";
 
 type Props = { prints: [string, string][]; languages?: boolean };
 

@@ -1,4 +1,4 @@
-import type { Waiting } from "../app/kept";
+import type { Waiting } from "../shared/kept";
 import type { RoundState } from "./outbox";
 
 /**

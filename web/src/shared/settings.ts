@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from "react";
-import { useSite } from "../app/session";
+import { useSite } from "./session";
 
 /** How this tablet shows and tells; kept on the device, since it is the device that hangs at the machine. */
 export type Settings = {

@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { api, type Schemas, unwrap } from "../api/client";
-import type { Say } from "./texts";
+import { keys } from "../shared/keys";
+import type { Say } from "../shared/texts";
 
 type Meter = Schemas["MeterView"];
 type Props = {
@@ -14,7 +15,7 @@ type Props = {
 
 /** Takes a value from a meter of the site instead of typing it. The ones that ship are simulated and say so. */
 export function FromMeter({ fits, near, say, desk = false, onRead }: Props) {
-  const all = useQuery({ queryKey: ["instruments"], queryFn: () => unwrap(api.GET("/api/instruments")) });
+  const all = useQuery({ queryKey: keys.instruments(), queryFn: () => unwrap(api.GET("/api/instruments")) });
   const read = useMutation({
     mutationFn: (id: string) =>
       unwrap(api.POST("/api/instruments/{id}/readings", { params: { path: { id }, query: { near } } })),

@@ -2,11 +2,12 @@ import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tansta
 import { useNavigate } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
 import { heard, remember } from "./kept";
+import { keys } from "./keys";
 
 /** Who is signed in; `name` is absent while nobody is. */
 export function useSession() {
   return useQuery({
-    queryKey: ["session"],
+    queryKey: keys.session(),
     queryFn: () => heard("session", () => unwrap(api.GET("/api/session"))),
     staleTime: 60_000,
   });
@@ -15,7 +16,7 @@ export function useSession() {
 /** Somebody else is signed in from now on, on this page and when it is opened again without signal. */
 export async function signedIn(queries: QueryClient, session: Schemas["Session"]) {
   await remember("session", session);
-  queries.setQueryData(["session"], session);
+  queries.setQueryData(keys.session(), session);
   await queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== "session" });
 }
 
@@ -34,7 +35,7 @@ export function useSignOut() {
 
 export function useSite() {
   return useQuery({
-    queryKey: ["site"],
+    queryKey: keys.site(),
     queryFn: () => heard("site", () => unwrap(api.GET("/api/site"))),
     staleTime: Number.POSITIVE_INFINITY,
   });

@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { ApiProblem, Offline } from "../api/client";
-import { heard } from "../app/kept";
+import { heard } from "../shared/kept";
 import { stepDone } from "./entries";
 import { asSent, flush, note, waiting } from "./outbox";
 

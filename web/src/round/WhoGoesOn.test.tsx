@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { recall } from "../app/kept";
+import { recall } from "../shared/kept";
 import { english, NO_SIGNAL, Problem, show } from "../testing/page";
 import { Who } from "./WhoGoesOn";
 

@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, unwrap } from "../api/client";
-import { heard } from "../app/kept";
-import { useSite } from "../app/session";
+import { heard } from "./kept";
+import { keys } from "./keys";
+import { useSite } from "./session";
 import { useLanguage } from "./settings";
 import { type Degrees, textIn } from "./temperature";
 
@@ -80,7 +81,7 @@ export function useSay(): Say {
   const language = useLanguage();
   const unit = useDegrees();
   const file = useQuery({
-    queryKey: ["language", language],
+    queryKey: keys.language(language),
     queryFn: () => load(language),
     enabled: language !== "en",
     staleTime: Number.POSITIVE_INFINITY,
@@ -97,7 +98,7 @@ export function useDegrees(): Degrees {
 
 export function useLanguages() {
   return useQuery({
-    queryKey: ["languages"],
+    queryKey: keys.languages(),
     queryFn: () => heard("languages", () => unwrap(api.GET("/api/languages"))),
   });
 }

@@ -1,11 +1,13 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
-import { Offline } from "../api/client";
-import type { Sent } from "../floor/outbox";
+import { Offline, type Schemas } from "../api/client";
 
 /*
  * What this device keeps so that it works without signal: entries until the server has them, photos, and
  * the last that was heard of rounds and languages.
  */
+
+/** An entry as it goes to the server, with what the fold on the tablet made of it. */
+type Sent = Schemas["SentEntry"] & { id: string; packHash: string; device: string; tabletTime: number };
 
 export type Waiting = {
   seq?: number;

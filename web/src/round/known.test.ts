@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import type { Waiting } from "../app/kept";
+import type { Waiting } from "../shared/kept";
 import { answered, crossedOff, knownAtFirst, noted, restored, sentElsewhere, written } from "./known";
 import type { RoundState } from "./outbox";
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { begin, change, redo, undo } from "../app/history";
+import { begin, change, redo, undo } from "../shared/history";
 import { applyEdits, type Doc, freshId, type Step, splitQuantity } from "./draft";
 
 const step = (id: string): Step => ({ id, action: "inspect" });

@@ -1,5 +1,5 @@
 import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
-import { db, type Waiting } from "../app/kept";
+import { db, type Waiting } from "../shared/kept";
 import type { EntryValue, Made } from "./core";
 
 /** An entry as this page sends it: whole. The server answers for one that lacks something as well. */
@@ -139,7 +139,8 @@ async function flushNow<S>(
 async function sendPhotos(own: Waiting[]) {
   const kept = await db();
   for (const w of own) {
-    const sha256 = w.sent.kind === "photo" ? w.sent.figures.find((f) => f.name === "sha256")?.text : null;
+    const sha256 =
+      w.sent.kind === "photo" ? (w.sent.figures ?? []).find((f) => f.name === "sha256")?.text : null;
     const photo = sha256 ? await kept.get("photos", sha256) : undefined;
     if (!photo) {
       continue;

@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef } from "react";
-import type { Say } from "./texts";
+import type { Say } from "../shared/texts";
 
 type Props = {
   label: string;

@@ -2,10 +2,11 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useLocation } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
-import { Dialog } from "../app/Dialog";
-import { signedIn, useSession } from "../app/session";
+import { Dialog } from "../shared/Dialog";
+import { keys } from "../shared/keys";
+import { signedIn, useSession } from "../shared/session";
+import { type Say, useSay } from "../shared/texts";
 import { PinPad } from "./PinPad";
-import { type Say, useSay } from "./texts";
 
 const ROLES: Record<string, string> = { CREW: "crew", SUPERVISOR: "supervisor", QA: "quality" };
 const LONGEST_PIN = 8;
@@ -37,7 +38,7 @@ export function Who({ say }: { say: Say }) {
 /** On a tablet of the site: a name and a PIN. On another one: a code that makes it one. */
 export function GoOn({ say, onDone }: { say: Say; onDone: () => void }) {
   const here = useQuery({
-    queryKey: ["tablet"],
+    queryKey: keys.tablet(),
     queryFn: () => unwrap(api.GET("/api/tablets/this")),
   });
   const [who, setWho] = useState<Schemas["AtTheMachine"] | null>(null);
@@ -113,7 +114,7 @@ function Enrol({ say }: { say: Say }) {
   const [code, setCode] = useState("");
   const enrol = useMutation({
     mutationFn: () => unwrap(api.POST("/api/tablets/enrol", { body: { code } })),
-    onSuccess: (here) => queries.setQueryData(["tablet"], here),
+    onSuccess: (here) => queries.setQueryData(keys.tablet(), here),
     onSettled: () => setCode(""),
   });
   return (

@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { api, unwrap } from "../api/client";
-import { heard, remember, type Waiting } from "../app/kept";
-import { useLive } from "../app/live";
+import { heard, remember, type Waiting } from "../shared/kept";
+import { keys } from "../shared/keys";
+import { useLive } from "../shared/live";
+import { REFUSALS, type Say } from "../shared/texts";
 import { type Actor, type Known, type Made, refusedForSite, siteNow } from "./core";
 import { asSent, flushSite, note, SITE, type SiteView, tabletNow, waiting } from "./outbox";
-import { REFUSALS, type Say } from "./texts";
 
 const RETRY = 4000;
 
@@ -25,7 +26,7 @@ export function useSiteStream(actor: Actor, say: Say): SiteStream {
   const [queue, setQueue] = useState<Waiting[]>([]);
   const [refusal, setRefusal] = useState<string | null>(null);
   const view = useQuery({
-    queryKey: ["stream"],
+    queryKey: keys.stream(),
     queryFn: () => heard("stream", () => unwrap(api.GET("/api/stream"))),
   });
 
@@ -46,7 +47,7 @@ export function useSiteStream(actor: Actor, say: Say): SiteStream {
     useCallback(
       (what: string) => {
         if (what === "" || what === SITE) {
-          void queries.invalidateQueries({ queryKey: ["stream"] });
+          void queries.invalidateQueries({ queryKey: keys.stream() });
         }
       },
       [queries],

@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
-import { recall, remember } from "../app/kept";
-import { useLive } from "../app/live";
+import { recall, remember } from "../shared/kept";
+import { useLive } from "../shared/live";
+import { REFUSALS, type Say } from "../shared/texts";
 import { type Actor, type Made, next, onTop, type State } from "./core";
 import {
   answered,
@@ -15,7 +16,6 @@ import {
 } from "./known";
 import { asSent, flush, note, type RoundState, tabletNow, waiting } from "./outbox";
 import { bounced, type Press, press } from "./press";
-import { REFUSALS, type Say } from "./texts";
 
 export type View = Schemas["RoundView"];
 
