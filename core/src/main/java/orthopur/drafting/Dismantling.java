@@ -147,13 +147,16 @@ final class Dismantling {
                 }
                 script.product(c);
                 script.add(
-                        new Action.Lubricate(List.of(p.id()), c.id()),
+                        new Action.Lubricate(
+                                List.of(p.id()), c.id(), point.drops(), point.workIn() != null),
                         "Lubricate with "
                                 + c.name()
                                 + ": "
                                 + SheetIndex.spoken(p.name())
                                 + ", "
-                                + point.point(),
+                                + point.point()
+                                + (point.drops() == null ? "" : ", " + point.drops() + " drops")
+                                + (point.workIn() == null ? "" : "; " + point.workIn()),
                         null,
                         p.when());
             }

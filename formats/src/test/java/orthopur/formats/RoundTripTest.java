@@ -210,14 +210,14 @@ class RoundTripTest {
     void everyErrorOfAProcedureComesWithItsPointer() {
         String good = DemoSite.text("procedures/qk-sl1-end-of-shift.json");
         assertEquals(
-                List.of("/steps/7/items/0", "/steps/12/items/0"),
+                List.of("/steps/8/items/0", "/steps/13/items/0"),
                 pointers(good.replace("\"catch-tray\"", "\"no-such-tray\"")).subList(0, 2));
         assertTrue(
                 pointers(good.replace("\"halvern-h12\"", "\"bleach\""))
-                        .contains("/steps/21/chemical"));
+                        .contains("/steps/24/chemical"));
         assertTrue(
                 pointers(good.replace("\"id\" : \"zero\"", "\"id\" : \"fetch\""))
-                        .contains("/steps/2/id"));
+                        .contains("/steps/3/id"));
         assertTrue(
                 pointers(
                                 good.replace(

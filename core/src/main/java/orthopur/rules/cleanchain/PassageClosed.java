@@ -2,6 +2,8 @@ package orthopur.rules.cleanchain;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import orthopur.machine.Passage;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
@@ -25,28 +27,19 @@ public final class PassageClosed extends BookRule {
         if (!sends && !(m.action() instanceof Action.Sanitize)) {
             return;
         }
+        Set<String> off = new TreeSet<>();
+        List<String> open = new ArrayList<>();
         for (int k : m.passages()) {
             Passage passage = m.sheet().passage(k);
-            List<String> off = new ArrayList<>();
             for (String id : passage.closedBy()) {
                 int p = m.sheet().partNamed(id);
                 if (p >= 0 && (m.night().off(p) > 0 || m.night().aside(p))) {
                     off.add(id);
+                    open.add(passage.id());
                 }
             }
-            if (!off.isEmpty()) {
-                out.report(info)
-                        .items(off)
-                        .says(
-                                "Step %d fills %s while %s %s off."
-                                        .formatted(
-                                                m.number(),
-                                                passage.name(),
-                                                m.sheet().names(off),
-                                                off.size() == 1 ? "is" : "are"),
-                                "It runs out where the part is missing, and nothing behind it stays wet.")
-                        .deny(m.exposed());
-            } else if (m.action() instanceof Action.Circulate a
+            if (open.isEmpty()
+                    && m.action() instanceof Action.Circulate a
                     && !passage.vents().isEmpty()
                     && !a.bled()) {
                 out.report(info)
@@ -59,6 +52,20 @@ public final class PassageClosed extends BookRule {
                                                 String.join(", ", passage.vents())),
                                 "Where air stays no cleaner comes.");
             }
+        }
+        if (!off.isEmpty()) {
+            List<String> missing = List.copyOf(off);
+            out.report(info)
+                    .items(missing)
+                    .says(
+                            "Step %d fills %s while %s %s off."
+                                    .formatted(
+                                            m.number(),
+                                            m.sheet().names(open.stream().distinct().toList()),
+                                            m.sheet().names(missing),
+                                            missing.size() == 1 ? "is" : "are"),
+                            "It runs out where the part is missing, and nothing behind it stays wet.")
+                    .deny(m.exposed());
         }
     }
 }

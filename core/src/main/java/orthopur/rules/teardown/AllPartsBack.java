@@ -128,9 +128,12 @@ public final class AllPartsBack implements Rule {
                                 putBack(end, taken, parts))
                         .under(out.onItem(first.id(), "T11"));
         for (String id : ids) {
-            Findings.Report live = out.onItem(id, "L5");
-            if (live != null) {
-                live.under(r);
+            // Made live without it, or filled while it was off: the missing part is the cause.
+            for (String rule : List.of("L5", "C14")) {
+                Findings.Report follows = out.onItem(id, rule);
+                if (follows != null) {
+                    follows.under(r);
+                }
             }
         }
     }

@@ -38,6 +38,7 @@ public final class IndexPosition extends BookRule {
                                     m.place(),
                                     x ->
                                             x instanceof Action.Index i
+                                                    && i.times() == null
                                                     && i.items().contains(part.id()))) {
                 continue;
             }
