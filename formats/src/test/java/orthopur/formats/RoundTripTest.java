@@ -223,11 +223,11 @@ class RoundTripTest {
                                 good.replace(
                                         "\"action\" : \"wash-hands\"",
                                         "\"action\" : \"wash-hands\", \"count\" : 2"))
-                        .contains("/steps/20/count"));
+                        .contains("/steps/23/count"));
         assertTrue(
                 pointers(good.replaceFirst("\"value\" : 18\\.0", "\"value\" : 130"))
-                        .contains("/steps/21/temperature"));
-        assertTrue(pointers(good.replace("\"ph\" : 7.4", "\"ph\" : 15")).contains("/steps/21/ph"));
+                        .contains("/steps/24/temperature"));
+        assertTrue(pointers(good.replace("\"ph\" : 8.2", "\"ph\" : 15")).contains("/steps/24/ph"));
         assertTrue(
                 pointers(good.replace("\"people\" : 1,\n  \"ppe\"", "\"people\" : 0,\n  \"ppe\""))
                         .contains("/people"));
