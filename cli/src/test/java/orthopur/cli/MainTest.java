@@ -77,7 +77,7 @@ class MainTest {
         Path wrong = dir.resolve("wrong.json");
         Files.writeString(wrong, good.replace("\"catch-tray\"", "\"no-such-tray\""));
         assertEquals(2, run("verify", wrong.toString()));
-        assertTrue(said().contains("/steps/7/items/0"), said());
+        assertTrue(said().contains("/steps/8/items/0"), said());
         assertEquals(2, run("verify", wrong.toString(), "--json"));
         assertTrue(said().contains("\"pointer\""), said());
     }

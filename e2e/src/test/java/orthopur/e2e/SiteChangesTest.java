@@ -42,14 +42,14 @@ class SiteChangesTest {
             figure.click();
             b.page.getByLabel(Pattern.compile("This site, in")).fill("-5");
             assertThat(b.text("This is a number above 0.")).isVisible();
-            b.page.getByLabel(Pattern.compile("This site, in")).fill("125");
+            b.page.getByLabel(Pattern.compile("This site, in")).fill("160");
             assertThat(b.text(Pattern.compile("^5 of [0-9]+ approved procedures no longer pass:")))
                     .isVisible();
             assertEquals(List.of(), b.axe());
             b.page.getByLabel("Why").fill("Our auditor asks for more.");
             pin(b).fill("471148");
-            b.button(Pattern.compile("^Sign and set 125")).click();
-            assertThat(figure).containsText("125 mg/L");
+            b.button(Pattern.compile("^Sign and set 160")).click();
+            assertThat(figure).containsText("160 mg/L");
             assertThat(b.text("code: 100 mg/L")).isVisible();
 
             figure.click();

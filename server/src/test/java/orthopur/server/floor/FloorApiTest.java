@@ -152,7 +152,7 @@ class FloorApiTest {
                 () -> db.execute("UPDATE floor_event SET who = 'nobody'"));
         assertThrows(DataAccessException.class, () -> db.execute("DELETE FROM floor_event"));
         JsonNode record = maren.read("/api/logbook/" + round).body();
-        assertEquals(13, record.get("entries").size());
+        assertEquals(14, record.get("entries").size());
         assertEquals(1, maren.read("/api/logbook?machine=QK-SL1").body().size());
         assertEquals(0, maren.read("/api/logbook?to=2000-01-01").body().size());
     }

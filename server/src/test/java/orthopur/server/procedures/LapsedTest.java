@@ -55,11 +55,11 @@ class LapsedTest {
                 ilse.put_(
                                 third,
                                 "",
-                                "{\"value\":125,\"reason\":\"Our auditor asks for more.\",\"pin\":\"471148\"}")
+                                "{\"value\":160,\"reason\":\"Our auditor asks for more.\",\"pin\":\"471148\"}")
                         .status());
         JsonNode lapsed = row(ilse.read("/api/procedures/lapsed").body(), "id", SLICER);
         assertEquals(1, lapsed.get("stops").asInt());
-        assertTrue(lapsed.at("/because/0").asString().contains("125 mg/L"), lapsed.toString());
+        assertTrue(lapsed.at("/because/0").asString().contains("160 mg/L"), lapsed.toString());
         assertTrue(
                 !row(maren.read("/api/floor").body(), "procedure", SLICER)
                         .get("passes")

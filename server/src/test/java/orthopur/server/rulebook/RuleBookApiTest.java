@@ -41,17 +41,17 @@ class RuleBookApiTest {
     @Test
     void whatItDoesIsShownBeforeItIsSavedAndThenJudgedBy() throws Exception {
         Client ilse = Client.ilse(mvc);
-        JsonNode effect = ilse.post_(THIRD_ROW + "/effect", "{\"value\":125}").body();
+        JsonNode effect = ilse.post_(THIRD_ROW + "/effect", "{\"value\":160}").body();
         assertEquals(9, effect.get("approved").asInt());
         assertEquals(5, effect.get("lost").size(), effect.toString());
-        assertTrue(effect.at("/lost/0/because/0").asString().contains("125 mg/L"));
+        assertTrue(effect.at("/lost/0/because/0").asString().contains("160 mg/L"));
         assertEquals(
                 0, ilse.post_(THIRD_ROW + "/effect", "{\"value\":100}").body().get("lost").size());
 
-        Answer set = ilse.put_(THIRD_ROW, "", value("125", "Our auditor asks for more."));
+        Answer set = ilse.put_(THIRD_ROW, "", value("160", "Our auditor asks for more."));
         assertEquals(200, set.status(), set.body().toString());
         JsonNode f = figure(set.body(), "chlorine.row-3.least-strength");
-        assertEquals(125, f.get("value").asInt());
+        assertEquals(160, f.get("value").asInt());
         assertEquals(100, f.get("shipped").asInt());
         assertFalse(f.get("override").asBoolean());
         String good =
