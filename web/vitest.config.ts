@@ -5,5 +5,5 @@ const core = fileURLToPath(new URL("../browser/target/js", import.meta.url));
 
 export default defineConfig({
   resolve: { alias: { "orthopur-core": core } },
-  test: { environment: "node", include: ["src/**/*.test.{ts,tsx}"] },
+  test: { environment: "node", include: ["src/**/*.test.{ts,tsx}"], testTimeout: 30_000 },
 });

@@ -52,7 +52,7 @@ export default function Begin() {
       <main className="page-state">
         <h1>This link was used</h1>
         <p>
-          A supervisor was made with it. Whoever runs the server gets a new one with{" "}
+          A supervisor was made with it. The administrator gets a new one with{" "}
           <code>./orthopur start --recover</code>.
         </p>
         <a href="/sign-in">Sign in</a>

@@ -67,7 +67,7 @@ const TITLE: Record<string, string> = {
   CHASED: "{0} run off and discarded",
   REPEAT: "Rinse {0} done",
   PHOTO: "Photo taken",
-  WARM: "Told to whoever starts it: warm up {0}",
+  WARM: "Told to the person who starts it: warm up {0}",
 };
 
 function Do({

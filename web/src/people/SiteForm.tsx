@@ -119,7 +119,7 @@ function Fields({ head }: { head: Head }) {
           onChange={(v) => water("ph", v)}
         />
         <NativeSelect
-          label="New machines stand in a"
+          label="Regime of new machines"
           data={[
             { value: "retail", label: "retail kitchen" },
             { value: "plant", label: "plant" },

@@ -1,6 +1,6 @@
 import { MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render } from "@testing-library/react";
+import { cleanup, configure, render } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import "fake-indexeddb/auto";
 import type { ReactNode } from "react";
@@ -12,6 +12,9 @@ import { db } from "../shared/kept";
 
 type Answer = unknown | ((body: unknown) => Answer) | Problem;
 type Sent = { method: string; path: string; body: unknown };
+
+// Time out late: a machine that builds beside it is slow, not wrong.
+configure({ asyncUtilTimeout: 5000 });
 
 /** What the server refuses with. */
 export class Problem {

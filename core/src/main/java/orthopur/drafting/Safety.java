@@ -83,7 +83,7 @@ final class Safety {
                         work.people,
                         e.tagOnly() ? "handle taken off or fuse drawn, and kept" : null),
                 words + name(e) + at(e),
-                "Whoever has their hands in is the only one who can switch it on again.",
+                "Only the person whose hands are in can switch it on again.",
                 e.when());
     }
 

@@ -135,7 +135,7 @@ final class SheetSentences {
                 switch (e.kind()) {
                     case CORD -> "A cord and plug.";
                     case SUPPLIED -> "It comes from a supply and has to be isolated and locked.";
-                    case STORED -> "It stays stored in the machine until it is let off.";
+                    case STORED -> "It stays stored in the machine until it is released.";
                     case HEAT -> "Heat that stays after the stop.";
                 });
         if (e.keepLive()) {

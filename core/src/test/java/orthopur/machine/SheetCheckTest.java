@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import orthopur.quantity.Volume;
 import orthopur.testbench.Bench;
@@ -20,6 +21,72 @@ class SheetCheckTest {
     @Test
     void theBenchSheetIsSound() {
         assertEquals(List.of(), SheetCheck.check(Bench.SHEET));
+    }
+
+    private static List<String> questions(MachineSheet sheet) {
+        return SheetCheck.questions(sheet, Set.of("oil")).stream().map(Problem::pointer).toList();
+    }
+
+    /** Asked of a new version; an old sheet is read without. */
+    @Test
+    void aNewVersionAnswersWhatAnOldOneDidNotHaveTo() {
+        MachineSheet bare = Bench.sheet(List.of(Bench.part("a").build()), List.of());
+        MachineSheet slicer = bare.withFamily("disc slicer");
+        assertEquals(List.of("/energies"), questions(slicer));
+        assertEquals(List.of(), questions(slicer.withDrive(Drive.BY_HAND)));
+        assertEquals(List.of("/drive"), questions(Bench.SHEET.withDrive(Drive.NONE)));
+        Part part = bare.parts().getFirst();
+        Surface clean =
+                part.surfaces().getFirst().withZone(1).withEnd(EndState.CLEAN).withEndReason(null);
+        Part oiled =
+                part.withId("b")
+                        .withAssembly(
+                                new Assembly(
+                                        List.of(),
+                                        null,
+                                        null,
+                                        null,
+                                        List.of(
+                                                new Assembly.Lubrication(
+                                                        "pivot",
+                                                        false,
+                                                        "grease",
+                                                        Frequency.WEEKLY))));
+        assertEquals(
+                List.of(
+                        "/parts/0/surfaces/0/endReason",
+                        "/parts/1/name",
+                        "/parts/1/assembly/lubrication/0/product"),
+                questions(bare.withParts(List.of(part.withSurfaces(List.of(clean)), oiled))));
+        assertEquals(List.of(), SheetCheck.check(slicer));
+    }
+
+    /** Names in what is due, worn and wrong are names of the sheet. */
+    @Test
+    void upkeepNamesWhatIsThere() {
+        Interval counted =
+                new Interval(null, null, null, null, List.of(), null, 5000, "portions", null, null);
+        MachineSheet sheet =
+                Bench.SHEET
+                        .withUpkeep(
+                                List.of(
+                                        new Upkeep(
+                                                "u",
+                                                "U",
+                                                counted,
+                                                List.of("x"),
+                                                null,
+                                                true,
+                                                false)))
+                        .withKits(List.of(new Kit("k", "K", null, List.of("y"), null, 1, 14, null)))
+                        .withNeighbors(List.of(Bench.SHEET.code()));
+        assertEquals(
+                List.of(
+                        "/upkeep/0/parts/0",
+                        "/upkeep/0/interval/counter",
+                        "/kits/0/parts/0",
+                        "/neighbors"),
+                SheetCheck.check(sheet).stream().map(Problem::pointer).toList());
     }
 
     @Test

@@ -2,15 +2,24 @@ package orthopur.formats;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import orthopur.procedure.Action;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
+import orthopur.round.Actor;
+import orthopur.round.Entry;
+import orthopur.round.Progress;
+import orthopur.round.Refused;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
@@ -38,6 +47,57 @@ class PackOfTheDemoTest {
 
     private static Set<String> items(List<Ask> asks) {
         return asks.stream().map(Ask::item).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** A photo, the condition as found and each of three rinses are asked for; waits are timed. */
+    @Test
+    void whatAStepAsksForIsAskedOnTheFloor() {
+        Procedure p = DemoSite.procedure("qk-sl1-end-of-shift");
+        List<Step> steps =
+                p.steps().stream()
+                        .map(
+                                s ->
+                                        s.action() instanceof Action.Rinse r
+                                                ? s.withAction(
+                                                        new Action.Rinse(
+                                                                r.items(),
+                                                                r.water(),
+                                                                r.method(),
+                                                                r.endPoint(),
+                                                                Duration.ofSeconds(25),
+                                                                3))
+                                                : s.withPhoto(true).withAsFound(true))
+                        .toList();
+        RoundPack pack =
+                PackCompiler.compile(
+                        p.withSteps(steps),
+                        1,
+                        DemoSite.sheet(p.sheet()),
+                        DemoSite.CONTEXT,
+                        DemoSite.SITE.instruments());
+        long rinses = steps.stream().filter(s -> s.action() instanceof Action.Rinse).count();
+        assertEquals(3 * rinses, asks(pack, Ask.Kind.REPEAT).size());
+        assertEquals(steps.size() - rinses, asks(pack, Ask.Kind.PHOTO).size());
+        for (PackStep s : pack.steps()) {
+            boolean rinse = "rinse".equals(s.action());
+            assertEquals(
+                    !rinse, s.checks().stream().anyMatch(c -> c.id().equals("as-found")), s.id());
+            if (rinse) {
+                assertEquals(25, Objects.requireNonNull(s.timer()).seconds());
+                assertTrue(s.timer().contact());
+            }
+        }
+        Progress round = new Progress(pack);
+        Actor maren = Actor.named("Maren Oyelaran");
+        String first = pack.steps().getFirst().id();
+        assertEquals(
+                Refused.Why.NO_PHOTO,
+                assertThrows(
+                                Refused.class,
+                                () -> round.accept(new Entry.Confirmed(first, "photo"), 1, maren))
+                        .why());
+        round.accept(new Entry.PhotoTaken(first, "a".repeat(64), "the blade"), 2, maren);
+        assertTrue(round.atStep(first, 3, maren).holds().contains("photo"));
     }
 
     /** What is done stands in the pack by the name that stored procedures have for it. */

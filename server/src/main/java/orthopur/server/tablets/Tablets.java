@@ -115,7 +115,7 @@ public class Tablets implements KnownDevices {
             db.deleteFrom(TABLET_CODE).where(TABLET_CODE.FAILED.ge(GUESSES)).execute();
             throw new Said(
                     HttpStatus.UNAUTHORIZED,
-                    "This code enrols no tablet. It has six digits and holds for "
+                    "This code enrolls no tablet. It has six digits and holds for "
                             + CODE_HOLDS.toMinutes()
                             + " minutes; a supervisor gives out a new one.");
         }

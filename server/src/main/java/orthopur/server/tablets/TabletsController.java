@@ -26,7 +26,7 @@ import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 
 @RestController
-@MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor enrols and withdraws tablets.")
+@MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor enrolls and withdraws tablets.")
 @RequestMapping("/api/tablets")
 class TabletsController {
     private static final Duration KEPT = Duration.ofDays(5 * 365);
