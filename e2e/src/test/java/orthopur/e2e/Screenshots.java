@@ -31,7 +31,7 @@ public final class Screenshots {
             b.page.getByLabel("Strength").waitFor();
             take(b, "workbench-step");
             b.go("/procedures/qk-ov1-draft/1");
-            b.button(Pattern.compile("^Mend all")).waitFor();
+            b.button(Pattern.compile("^Fix everything")).waitFor();
             take(b, "workbench-oven");
             b.go("/rulebook?group=S");
             b.button(Pattern.compile("^Two examples of .*stays wet")).click();
