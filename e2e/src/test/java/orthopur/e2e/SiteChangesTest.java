@@ -36,7 +36,8 @@ class SiteChangesTest {
         try (Browser b = new Browser(server)) {
             b.as("Ilse Varga");
             b.go("/rulebook?find=or more: strength");
-            Locator figure = b.button(Pattern.compile("Change Chlorine 100 mg/L or more: strength"));
+            Locator figure =
+                    b.button(Pattern.compile("Change Chlorine 100 mg/L or more: strength"));
             figure.waitFor();
             assertEquals(List.of(), b.axe());
             figure.click();
