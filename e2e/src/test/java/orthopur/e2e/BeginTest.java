@@ -28,7 +28,7 @@ class BeginTest {
             begin(b);
             assertThat(b.button("Sign in")).isVisible();
             b.signIn("Ilse Varga", "quillmere-1");
-            assertThat(b.text("There is no procedure yet")).isVisible();
+            assertThat(b.text("No machine has a sheet yet")).isVisible();
             assertEquals(List.of(), b.axe());
             b.go(link);
             assertThat(b.text("This link was used")).isVisible();
@@ -57,7 +57,7 @@ class BeginTest {
             field(b, "New PIN, six digits").fill("730194");
             field(b, "The same again").fill("730194");
             b.button("Take this PIN").click();
-            assertThat(b.text("There is no procedure yet")).isVisible();
+            assertThat(b.text("No machine has a sheet yet")).isVisible();
             assertEquals(List.of(), b.complaints());
         }
     }
