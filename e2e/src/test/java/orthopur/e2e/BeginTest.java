@@ -57,7 +57,7 @@ class BeginTest {
             field(b, "New PIN, six digits").fill("730194");
             field(b, "The same again").fill("730194");
             b.button("Take this PIN").click();
-            assertThat(b.text("No machine has a sheet yet")).isVisible();
+            assertThat(b.text("No procedure is approved yet")).isVisible();
             assertEquals(List.of(), b.complaints());
         }
     }

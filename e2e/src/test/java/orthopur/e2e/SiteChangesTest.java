@@ -37,7 +37,7 @@ class SiteChangesTest {
             b.as("Ilse Varga");
             b.go("/rulebook?find=or more: strength");
             Locator figure =
-                    b.button(Pattern.compile("Change Chlorine 100 mg/L or more: strength"));
+                    b.button(Pattern.compile("Change Chlorine 100 mg.L or more: strength"));
             figure.waitFor();
             assertEquals(List.of(), b.axe());
             figure.click();
