@@ -6,7 +6,7 @@ import { createTheme, MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { App } from "./app/App";
+import { begin } from "./shared/language";
 import { keepUpToDate } from "./shared/update";
 
 const theme = createTheme({ fontFamily: "var(--mantine-font-family)", primaryColor: "dark" });
@@ -22,6 +22,9 @@ void keepUpToDate();
 
 const root = document.getElementById("root");
 if (root) {
+  await begin();
+  // Only now: what a screen says is put together when its module is loaded.
+  const { App } = await import("./app/App");
   createRoot(root).render(
     <StrictMode>
       {/* No style element is written at run time: the content security policy forbids it. */}

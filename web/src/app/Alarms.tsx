@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { api, unwrap } from "../api/client";
 import { beep } from "../shared/beep";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 
 /*
  * Asked for rather than pushed: a browser has few connections to one server, and somebody with many tabs
@@ -48,11 +49,13 @@ export function Alarms({ over = false }: { over?: boolean }) {
           <b>{a.code}</b> {a.text}{" "}
           {a.round && (
             <Link to={`/floor/${a.round}`}>
-              To the round<span className="sr-only"> at {a.code}</span>
+              {say("app.alarms.to-the-round", "To the round")}
+              <span className="sr-only"> {say("app.alarms.at", "at {0}", a.code)}</span>
             </Link>
           )}
           <button className="btn small" type="button" onClick={() => setSeen([...seen, a.key])}>
-            Acknowledge<span className="sr-only"> of {a.code}</span>
+            {say("app.alarms.acknowledge", "Acknowledge")}
+            <span className="sr-only"> {say("app.alarms.of", "of {0}", a.code)}</span>
           </button>
         </p>
       ))}

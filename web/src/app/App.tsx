@@ -1,7 +1,10 @@
 import { lazy, Suspense, useEffect } from "react";
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from "react-router";
 import { message } from "../api/client";
-import { useSession } from "../shared/session";
+import { turnTo } from "../shared/language";
+import { degrees, say, spoken } from "../shared/say";
+import { useSession, useSite } from "../shared/session";
+import { useLanguage } from "../shared/settings";
 import { moveOn } from "../shared/update";
 import { Alarms } from "./Alarms";
 import { Shell } from "./Shell";
@@ -33,15 +36,15 @@ function SignedIn() {
   const session = useSession();
   const here = useLocation();
   if (session.isPending) {
-    return <main className="page-state">Loading…</main>;
+    return <main className="page-state">{say("app.app.loading", "Loading…")}</main>;
   }
   if (session.isError) {
     return (
       <main className="page-state">
-        <h1>No connection</h1>
+        <h1>{say("app.app.no-connection", "No connection")}</h1>
         <p>{message(session.error)}</p>
         <button className="btn" type="button" onClick={() => session.refetch()}>
-          Try again
+          {say("app.app.try-again", "Try again")}
         </button>
       </main>
     );
@@ -79,11 +82,24 @@ function WholeScreen() {
   );
 }
 
+/** The page speaks the language that is chosen here, and shows what the site's thermometers show. */
+function useTongue() {
+  const language = useLanguage();
+  const site = useSite().data?.ways.temperatures;
+  const unit = site === "°F" ? "°F" : "°C";
+  useEffect(() => {
+    if (site !== undefined && (language !== spoken() || unit !== degrees())) {
+      void turnTo(language, unit);
+    }
+  }, [language, site, unit]);
+}
+
 function Lazy() {
+  useTongue();
   const { pathname } = useLocation();
   useEffect(() => moveOn(pathname), [pathname]);
   return (
-    <Suspense fallback={<main className="page-state">Loading…</main>}>
+    <Suspense fallback={<main className="page-state">{say("app.app.loading", "Loading…")}</main>}>
       <Outlet />
     </Suspense>
   );
@@ -92,9 +108,9 @@ function Lazy() {
 function Lost() {
   return (
     <main className="page-state">
-      <h1>Nothing here</h1>
-      <p>There is no page at this address.</p>
-      <a href="/">To the start page</a>
+      <h1>{say("app.app.nothing-here", "Nothing here")}</h1>
+      <p>{say("app.app.there-is-no-page-at-this", "There is no page at this address.")}</p>
+      <a href="/">{say("app.app.to-the-start-page", "To the start page")}</a>
     </main>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "@mantine/spotlight/styles.css";
 import { Spotlight } from "@mantine/spotlight";
 import { useQuery } from "@tanstack/react-query";
@@ -8,16 +9,18 @@ import { keys } from "../shared/keys";
 import { useSession } from "../shared/session";
 
 const PLACES: [string, string][] = [
-  ["Machines", "/machines"],
-  ["Procedures", "/procedures"],
-  ["Paste an old procedure", "/procedures/old-text"],
-  ["Floor", "/floor"],
-  ["Board", "/board"],
-  ["Logbook", "/logbook"],
-  ["Chemicals", "/chemicals"],
-  ["Rule book", "/rulebook"],
+  [say("app.palette.machines", "Machines"), "/machines"],
+  [say("app.palette.procedures", "Procedures"), "/procedures"],
+  [say("app.palette.paste-an-old-procedure", "Paste an old procedure"), "/procedures/old-text"],
+  [say("app.palette.floor", "Floor"), "/floor"],
+  [say("app.palette.board", "Board"), "/board"],
+  [say("app.palette.logbook", "Logbook"), "/logbook"],
+  [say("app.palette.chemicals", "Chemicals"), "/chemicals"],
+  [say("app.palette.rule-book", "Rule book"), "/rulebook"],
 ];
-const OF_SUPERVISORS: [string, string][] = [["People and site", "/people"]];
+const OF_SUPERVISORS: [string, string][] = [
+  [say("app.palette.people-and-site", "People and site"), "/people"],
+];
 
 /** Go anywhere or do what this screen offers, by typing: the key is the full stop. */
 export function Palette() {
@@ -36,11 +39,11 @@ export function Palette() {
         .map((c) => ({ id: c.id, label: c.name, onClick: c.run })),
     })),
     {
-      group: "Go to",
+      group: say("app.palette.go-to", "Go to"),
       actions: places.map(([label, to]) => ({ id: to, label, onClick: () => navigate(to) })),
     },
     {
-      group: "Machines",
+      group: say("app.palette.machines", "Machines"),
       actions: (machines.data ?? []).map((m) => ({
         id: `machine-${m.code}`,
         label: `${m.code} ${m.name}`,
@@ -48,7 +51,7 @@ export function Palette() {
       })),
     },
     {
-      group: "Procedures",
+      group: say("app.palette.procedures", "Procedures"),
       actions: (rows.data ?? []).map((r) => ({
         id: `procedure-${r.id}-${r.version}`,
         label: `${r.title}, version ${r.version}`,
@@ -64,9 +67,14 @@ export function Palette() {
       overlayProps={{ blur: 0, backgroundOpacity: 0.35 }}
       lockScroll={false}
       limit={12}
-      attributes={{ content: { "aria-label": "Search or run a command" } }}
-      nothingFound="Nothing by that name."
-      searchProps={{ placeholder: "Search or run a command…", "aria-label": "Search or run a command" }}
+      attributes={{
+        content: { "aria-label": say("app.palette.search-or-run-a-command", "Search or run a command") },
+      }}
+      nothingFound={say("app.palette.nothing-by-that-name", "Nothing by that name.")}
+      searchProps={{
+        placeholder: say("app.palette.search-or-run-a-command-2", "Search or run a command…"),
+        "aria-label": say("app.palette.search-or-run-a-command", "Search or run a command"),
+      }}
     />
   );
 }

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./shell.css";
 import { Suspense } from "react";
 import { NavLink, Outlet } from "react-router";
@@ -15,35 +16,37 @@ export function Shell() {
   return (
     <div className="desk">
       <header className="bar">
-        <span className="bar-name">Orthopur</span>
-        <nav aria-label="Places">
-          <NavLink to="/machines">Machines</NavLink>
-          <NavLink to="/procedures">Procedures</NavLink>
-          <NavLink to="/floor">Floor</NavLink>
-          <NavLink to="/board">Board</NavLink>
-          <NavLink to="/logbook">Logbook</NavLink>
-          <NavLink to="/chemicals">Chemicals</NavLink>
-          <NavLink to="/rulebook">Rule book</NavLink>
-          {session.data?.role === "SUPERVISOR" && <NavLink to="/people">People</NavLink>}
+        <span className="bar-name">{say("app.shell.orthopur", "Orthopur")}</span>
+        <nav aria-label={say("app.shell.places", "Places")}>
+          <NavLink to="/machines">{say("app.shell.machines", "Machines")}</NavLink>
+          <NavLink to="/procedures">{say("app.shell.procedures", "Procedures")}</NavLink>
+          <NavLink to="/floor">{say("app.shell.floor", "Floor")}</NavLink>
+          <NavLink to="/board">{say("app.shell.board", "Board")}</NavLink>
+          <NavLink to="/logbook">{say("app.shell.logbook", "Logbook")}</NavLink>
+          <NavLink to="/chemicals">{say("app.shell.chemicals", "Chemicals")}</NavLink>
+          <NavLink to="/rulebook">{say("app.shell.rule-book", "Rule book")}</NavLink>
+          {session.data?.role === "SUPERVISOR" && (
+            <NavLink to="/people">{say("app.shell.people", "People")}</NavLink>
+          )}
         </nav>
         <span className="bar-who">
-          <NavLink to="/mine" title="Your PIN and password">
+          <NavLink to="/mine" title={say("app.shell.your-pin-and-password", "Your PIN and password")}>
             {session.data?.name}
           </NavLink>
           <span className="quiet"> · {site.data?.name ?? ""}</span>
         </span>
         <button className="bar-out" type="button" onClick={() => leave.mutate()}>
-          Sign out
+          {say("app.shell.sign-out", "Sign out")}
         </button>
       </header>
       {leave.isError && (
         <p className="note stop" role="alert">
-          You are still signed in. {message(leave.error)}
+          {say("app.shell.you-are-still-signed-in", "You are still signed in. {0}", message(leave.error))}
         </p>
       )}
       <Palette />
       {(session.data?.role === "SUPERVISOR" || session.data?.role === "QA") && <Alarms />}
-      <Suspense fallback={<main className="page-state">Loading…</main>}>
+      <Suspense fallback={<main className="page-state">{say("app.shell.loading", "Loading…")}</main>}>
         <Outlet />
       </Suspense>
     </div>

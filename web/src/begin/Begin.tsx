@@ -3,6 +3,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
+import { say } from "../shared/say";
 import "../signin/signin.css";
 import { keys } from "../shared/keys";
 
@@ -50,12 +51,15 @@ export default function Begin() {
   if (beginning.data && !beginning.data.open) {
     return (
       <main className="page-state">
-        <h1>This link was used</h1>
+        <h1>{say("begin.begin.this-link-was-used", "This link was used")}</h1>
         <p>
-          A supervisor was made with it. The administrator gets a new one with{" "}
-          <code>./orthopur start --recover</code>.
+          {say(
+            "begin.begin.a-supervisor-was-made-with-it",
+            "A supervisor was made with it. The administrator gets a new one with",
+          )}{" "}
+          <code>{say("begin.begin.orthopur-start-recover", "./orthopur start --recover")}</code>.
         </p>
-        <a href="/sign-in">Sign in</a>
+        <a href="/sign-in">{say("begin.begin.sign-in", "Sign in")}</a>
       </main>
     );
   }
@@ -80,16 +84,23 @@ export default function Begin() {
           make.mutate();
         }}
       >
-        <h1>{beginning.data?.site === false ? "A supervisor for this site" : "This site begins"}</h1>
+        <h1>
+          {beginning.data?.site === false
+            ? say("begin.begin.a-supervisor-for-this-site", "A supervisor for this site")
+            : say("begin.begin.this-site-begins", "This site begins")}
+        </h1>
         <p className="quiet">
-          A supervisor writes and approves procedures, and makes the accounts of everybody else.
+          {say(
+            "begin.begin.a-supervisor-writes-and-approves-procedures",
+            "A supervisor writes and approves procedures, and makes the accounts of everybody else.",
+          )}
         </p>
         <div className="begin-both">
           <fieldset>
-            <legend>You</legend>
+            <legend>{say("begin.begin.you", "You")}</legend>
             <TextInput
-              label="Your name"
-              description="As it is to stand under an approval."
+              label={say("begin.begin.your-name", "Your name")}
+              description={say("begin.begin.as-it-is-to-stand-under", "As it is to stand under an approval.")}
               autoComplete="username"
               maxLength={60}
               required
@@ -98,8 +109,8 @@ export default function Begin() {
               onChange={(e) => setName(e.currentTarget.value)}
             />
             <PasswordInput
-              label="Password"
-              description="8 to 72 letters, to sign in"
+              label={say("begin.begin.password", "Password")}
+              description={say("begin.begin.8-to-72-letters-to-sign", "8 to 72 letters, to sign in")}
               autoComplete="new-password"
               required
               withAsterisk={false}
@@ -108,7 +119,7 @@ export default function Begin() {
             />
             <PasswordInput
               label="PIN"
-              description="Six digits, to sign with"
+              description={say("begin.begin.six-digits-to-sign-with", "Six digits, to sign with")}
               inputMode="numeric"
               autoComplete="off"
               maxLength={6}
@@ -120,9 +131,9 @@ export default function Begin() {
           </fieldset>
           {beginning.data?.site && (
             <fieldset>
-              <legend>The site</legend>
+              <legend>{say("begin.begin.the-site", "The site")}</legend>
               <TextInput
-                label="Name of the site"
+                label={say("begin.begin.name-of-the-site", "Name of the site")}
                 maxLength={60}
                 required
                 withAsterisk={false}
@@ -131,7 +142,7 @@ export default function Begin() {
                 error={error("/name")}
               />
               <TextInput
-                label="Town"
+                label={say("begin.begin.town", "Town")}
                 maxLength={60}
                 required
                 withAsterisk={false}
@@ -140,7 +151,7 @@ export default function Begin() {
                 error={error("/town")}
               />
               <NativeSelect
-                label="Time zone"
+                label={say("begin.begin.time-zone", "Time zone")}
                 data={ZONES.includes(zone) ? ZONES : [zone, ...ZONES]}
                 value={zone}
                 onChange={(e) => setZone(e.currentTarget.value)}
@@ -148,11 +159,25 @@ export default function Begin() {
               />
               {figure(
                 "temperature",
-                "City water temperature, °C",
-                "Cold, after running one minute; for example 12",
+                say("begin.begin.city-water-temperature-c", "City water temperature, °C"),
+                say(
+                  "begin.begin.cold-after-running-one-minute-for",
+                  "Cold, after running one minute; for example 12",
+                ),
               )}
-              {figure("hardness", "Hardness, mg/L", "From your water supplier’s report; for example 310")}
-              {figure("ph", "pH", "From the same report; for example 7.6")}
+              {figure(
+                "hardness",
+                say("begin.begin.hardness-mg-l", "Hardness, mg/L"),
+                say(
+                  "begin.begin.from-your-water-suppliers-report-for",
+                  "From your water supplier’s report; for example 310",
+                ),
+              )}
+              {figure(
+                "ph",
+                "pH",
+                say("begin.begin.from-the-same-report-for-example", "From the same report; for example 7.6"),
+              )}
             </fieldset>
           )}
         </div>
@@ -163,11 +188,14 @@ export default function Begin() {
         )}
         {fields.length > 0 && (
           <p className="note stop" role="alert">
-            Nothing was made yet. Look at what is marked in red.
+            {say(
+              "begin.begin.nothing-was-made-yet-look-at",
+              "Nothing was made yet. Look at what is marked in red.",
+            )}
           </p>
         )}
         <button className="btn main" type="submit" disabled={make.isPending}>
-          {make.isPending ? "Making it…" : "Begin"}
+          {make.isPending ? say("begin.begin.making-it", "Making it…") : say("begin.begin.begin", "Begin")}
         </button>
       </form>
     </main>

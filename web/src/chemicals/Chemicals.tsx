@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./chemicals.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, message, type Schemas, unwrap } from "../api/client";
@@ -31,10 +32,10 @@ export default function Chemicals() {
   if (chemicals.isError) {
     return (
       <main className="page-state" role="alert">
-        <h1>The chemicals cannot be shown</h1>
+        <h1>{say("chemicals.chemicals.the-chemicals-cannot-be-shown", "The chemicals cannot be shown")}</h1>
         <p>{message(chemicals.error)}</p>
         <button className="btn" type="button" onClick={() => chemicals.refetch()}>
-          Try again
+          {say("chemicals.chemicals.try-again", "Try again")}
         </button>
       </main>
     );
@@ -42,7 +43,7 @@ export default function Chemicals() {
   if (!chemicals.data) {
     return (
       <main className="page-state">
-        <h1>Loading the chemicals…</h1>
+        <h1>{say("chemicals.chemicals.loading-the-chemicals", "Loading the chemicals…")}</h1>
       </main>
     );
   }
@@ -56,31 +57,42 @@ export default function Chemicals() {
   return (
     <main className="page">
       <div className="page-head">
-        <h1>Chemicals and vessels</h1>
-        <p className="quiet">The label on the container stands above what is written here.</p>
+        <h1>{say("chemicals.chemicals.chemicals-and-vessels", "Chemicals and vessels")}</h1>
+        <p className="quiet">
+          {say(
+            "chemicals.chemicals.the-label-on-the-container-stands",
+            "The label on the container stands above what is written here.",
+          )}
+        </p>
         <span className="grow" />
         {writes && (
           <button className="btn" type="button" onClick={() => set("edit", "new")}>
-            Add a product…
+            {say("chemicals.chemicals.add-a-product", "Add a product…")}
           </button>
         )}
       </div>
       <div className="filters">
         <label>
-          Find
+          {say("chemicals.chemicals.find", "Find")}
           <input type="search" value={word} onChange={(e) => set("find", e.currentTarget.value)} />
         </label>
         <label>
-          Used to
+          {say("chemicals.chemicals.used-to", "Used to")}
           <select value={use} onChange={(e) => set("for", e.currentTarget.value)}>
-            <option value="">all</option>
-            <option value="sanitize">sanitize</option>
-            <option value="wash">wash, degrease, descale</option>
-            <option value="film">lubricate, protect</option>
+            <option value="">{say("chemicals.chemicals.all", "all")}</option>
+            <option value="sanitize">{say("chemicals.chemicals.sanitize", "sanitize")}</option>
+            <option value="wash">
+              {say("chemicals.chemicals.wash-degrease-descale", "wash, degrease, descale")}
+            </option>
+            <option value="film">{say("chemicals.chemicals.lubricate-protect", "lubricate, protect")}</option>
           </select>
         </label>
       </div>
-      {rows.length === 0 && <p className="page-state">No product of this site matches.</p>}
+      {rows.length === 0 && (
+        <p className="page-state">
+          {say("chemicals.chemicals.no-product-of-this-site-matches", "No product of this site matches.")}
+        </p>
+      )}
       <ul className="cans">
         {rows.map((c) => (
           <li key={c.id} className="can">
@@ -95,7 +107,7 @@ export default function Chemicals() {
                   aria-label={`Change ${c.name}`}
                   onClick={() => set("edit", c.id)}
                 >
-                  Change…
+                  {say("chemicals.chemicals.change", "Change…")}
                 </button>
               )}
             </div>
@@ -114,13 +126,15 @@ export default function Chemicals() {
             <div>
               {c.ppe.length > 0 && (
                 <>
-                  <h3>PPE</h3>
+                  <h3>{say("chemicals.chemicals.ppe", "PPE")}</h3>
                   <p>{c.ppe.join(", ")}</p>
                 </>
               )}
               {(c.neverWith.length > 0 || c.notOn.length > 0) && (
                 <>
-                  <h3 className="never">Never with, never on</h3>
+                  <h3 className="never">
+                    {say("chemicals.chemicals.never-with-never-on", "Never with, never on")}
+                  </h3>
                   <ul>
                     {[...c.neverWith, ...c.notOn].map((n) => (
                       <li key={n}>{n}</li>
@@ -133,23 +147,31 @@ export default function Chemicals() {
         ))}
       </ul>
       {site.data && site.data.vessels.length > 0 && use === "" && word === "" && (
-        <section className="vessels" aria-label="Sinks, buckets and baths">
+        <section
+          className="vessels"
+          aria-label={say("chemicals.chemicals.sinks-buckets-and-baths", "Sinks, buckets and baths")}
+        >
           <div className="page-head">
-            <h2>Sinks, buckets and baths</h2>
+            <h2>{say("chemicals.chemicals.sinks-buckets-and-baths", "Sinks, buckets and baths")}</h2>
             <span className="grow" />
             {writes && (
               <button className="btn small" type="button" onClick={() => set("edit", "vessels")}>
-                Change…
+                {say("chemicals.chemicals.change", "Change…")}
               </button>
             )}
           </div>
-          <p className="quiet">A step that makes more than a vessel holds is found before it runs over.</p>
+          <p className="quiet">
+            {say(
+              "chemicals.chemicals.a-step-that-makes-more-than",
+              "A step that makes more than a vessel holds is found before it runs over.",
+            )}
+          </p>
           <table className="table">
             <thead>
               <tr>
-                <th scope="col">Name in procedures</th>
-                <th scope="col">What it is</th>
-                <th scope="col">To the brim</th>
+                <th scope="col">{say("chemicals.chemicals.name-in-procedures", "Name in procedures")}</th>
+                <th scope="col">{say("chemicals.chemicals.what-it-is", "What it is")}</th>
+                <th scope="col">{say("chemicals.chemicals.to-the-brim", "To the brim")}</th>
               </tr>
             </thead>
             <tbody>
@@ -184,7 +206,11 @@ function Row({ name, value }: { name: string; value: string | undefined | null }
   return (
     <div>
       <dt>{name}</dt>
-      <dd>{value || <span className="quiet">not on the label</span>}</dd>
+      <dd>
+        {value || (
+          <span className="quiet">{say("chemicals.chemicals.not-on-the-label", "not on the label")}</span>
+        )}
+      </dd>
     </div>
   );
 }

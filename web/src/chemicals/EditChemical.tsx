@@ -7,6 +7,7 @@ import { Dialog } from "../shared/Dialog";
 import { Effect } from "../shared/Effect";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 import { type ChemicalDoc, documentOf, type Form, formOf, KINDS } from "./form";
 
 type Props = {
@@ -29,7 +30,10 @@ export function EditChemical({ id, onClose, onSaved }: Props) {
   });
   if (stored.isError) {
     return (
-      <Dialog title="This product cannot be shown" onClose={onClose}>
+      <Dialog
+        title={say("chemicals.edit-chemical.this-product-cannot-be-shown", "This product cannot be shown")}
+        onClose={onClose}
+      >
         <p className="note stop">{message(stored.error)}</p>
       </Dialog>
     );
@@ -85,27 +89,37 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
     />
   );
   return (
-    <Dialog title={id === null ? "A new product" : form.name} onClose={onClose} wide>
+    <Dialog
+      title={id === null ? say("chemicals.edit-chemical.a-new-product", "A new product") : form.name}
+      onClose={onClose}
+      wide
+    >
       <p className="quiet">
-        Copy it from the label and the safety data sheet. What you leave empty counts as not on the label.
+        {say(
+          "chemicals.edit-chemical.copy-it-from-the-label-and",
+          "Copy it from the label and the safety data sheet. What you leave empty counts as not on the label.",
+        )}
       </p>
       <div className="can-form">
         <div>
           <TextInput
-            label="Name on the label"
+            label={say("chemicals.edit-chemical.name-on-the-label", "Name on the label")}
             value={form.name}
             onChange={(e) => set("name", e.currentTarget.value)}
             error={problem("/name")}
             data-autofocus
           />
           <NativeSelect
-            label="What it is"
+            label={say("chemicals.edit-chemical.what-it-is", "What it is")}
             data={KINDS}
             value={form.kind}
             onChange={(e) => set("kind", e.currentTarget.value)}
           />
           <Textarea
-            label="Directions, in the words of the label"
+            label={say(
+              "chemicals.edit-chemical.directions-in-the-words-of-the",
+              "Directions, in the words of the label",
+            )}
             autosize
             minRows={2}
             maxRows={5}
@@ -113,59 +127,126 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
             onChange={(e) => set("directions", e.currentTarget.value)}
           />
           <div className="pair">
-            {figure("least", "Use-dilution, least", "50 mg/L or 1 %", "/label/least")}
-            {figure("most", "Use-dilution, most", "200 mg/L or 2 %", "/label/most")}
+            {figure(
+              "least",
+              say("chemicals.edit-chemical.use-dilution-least", "Use-dilution, least"),
+              "50 mg/L or 1 %",
+              "/label/least",
+            )}
+            {figure(
+              "most",
+              say("chemicals.edit-chemical.use-dilution-most", "Use-dilution, most"),
+              "200 mg/L or 2 %",
+              "/label/most",
+            )}
           </div>
           <div className="pair">
-            {figure("contact", "Contact time (wet) or dwell", "60 s", "/label/contact")}
-            {figure("solutionLife", "Discard a mix after", "4 h", "/solutionLife")}
+            {figure(
+              "contact",
+              say("chemicals.edit-chemical.contact-time-wet-or-dwell", "Contact time (wet) or dwell"),
+              "60 s",
+              "/label/contact",
+            )}
+            {figure(
+              "solutionLife",
+              say("chemicals.edit-chemical.discard-a-mix-after", "Discard a mix after"),
+              "4 h",
+              "/solutionLife",
+            )}
           </div>
           <div className="pair">
-            {figure("leastTemperature", "At least", "24 °C", "/label/leastTemperature")}
-            {figure("highestTemperature", "At most", "40 °C", "/label/highestTemperature")}
+            {figure(
+              "leastTemperature",
+              say("chemicals.edit-chemical.at-least", "At least"),
+              "24 °C",
+              "/label/leastTemperature",
+            )}
+            {figure(
+              "highestTemperature",
+              say("chemicals.edit-chemical.at-most", "At most"),
+              "40 °C",
+              "/label/highestTemperature",
+            )}
           </div>
           <div className="pair">
-            {figure("highestPh", "pH at most", "5", "/label/highestPh")}
-            {figure("hardestWater", "Water hardness, at most", "500 mg/L", "/label/hardestWater")}
+            {figure(
+              "highestPh",
+              say("chemicals.edit-chemical.ph-at-most", "pH at most"),
+              "5",
+              "/label/highestPh",
+            )}
+            {figure(
+              "hardestWater",
+              say("chemicals.edit-chemical.water-hardness-at-most", "Water hardness, at most"),
+              say("chemicals.edit-chemical.500-mg-l", "500 mg/L"),
+              "/label/hardestWater",
+            )}
           </div>
           <Checkbox
-            label="A soak alone cleans, by the label"
+            label={say(
+              "chemicals.edit-chemical.a-soak-alone-cleans-by-the",
+              "A soak alone cleans, by the label",
+            )}
             checked={form.soakCleans}
             onChange={(e) => set("soakCleans", e.currentTarget.checked)}
           />
           <Checkbox
-            label="The label directs a rinse after use"
+            label={say(
+              "chemicals.edit-chemical.the-label-directs-a-rinse-after",
+              "The label directs a rinse after use",
+            )}
             checked={form.rinseDirected}
             onChange={(e) => set("rinseDirected", e.currentTarget.checked)}
           />
         </div>
         <div>
           <TextInput
-            label="Registration number"
+            label={say("chemicals.edit-chemical.registration-number", "Registration number")}
             value={form.registration}
             onChange={(e) => set("registration", e.currentTarget.value)}
             error={problem("/registration")}
           />
           <div className="pair">
             {figure("stock", "Concentrate, %", "12.5", "/stock/percent")}
-            {figure("density", "Density, kg/L", "1.17", "/stock/density")}
+            {figure(
+              "density",
+              say("chemicals.edit-chemical.density-kg-l", "Density, kg/L"),
+              "1.17",
+              "/stock/density",
+            )}
           </div>
           <NativeSelect
-            label="Percent of what"
+            label={say("chemicals.edit-chemical.percent-of-what", "Percent of what")}
             data={[
-              { value: "mass-in-mass", label: "mass in mass (w/w)" },
-              { value: "mass-in-volume", label: "mass in volume (w/v)" },
+              {
+                value: "mass-in-mass",
+                label: say("chemicals.edit-chemical.mass-in-mass-w-w", "mass in mass (w/w)"),
+              },
+              {
+                value: "mass-in-volume",
+                label: say("chemicals.edit-chemical.mass-in-volume-w-v", "mass in volume (w/v)"),
+              },
             ]}
             value={form.basis}
             onChange={(e) => set("basis", e.currentTarget.value)}
           />
-          {list("uses", "Directed for")}
-          {list("organisms", "Organisms")}
+          {list("uses", say("chemicals.edit-chemical.directed-for", "Directed for"))}
+          {list("organisms", say("chemicals.edit-chemical.organisms", "Organisms"))}
           {list("ppe", "PPE")}
-          {list("neverWith", "Never with")}
+          {list("neverWith", say("chemicals.edit-chemical.never-with", "Never with"))}
           <div className="pair">
-            {figure("price", "Price per liter", "2.10", "/pricePerLitre")}
-            {figure("shelf", "Shelf life, days", "365", "/shelfLifeDays")}
+            {figure(
+              "price",
+              say("chemicals.edit-chemical.price-per-liter", "Price per liter"),
+              "2.10",
+              "/pricePerLitre",
+            )}
+            {figure(
+              "shelf",
+              say("chemicals.edit-chemical.shelf-life-days", "Shelf life, days"),
+              "365",
+              "/shelfLifeDays",
+            )}
           </div>
           <Sign ready={other} save={save} onClose={onClose}>
             <Effect query={effect} changed={other} />

@@ -7,6 +7,7 @@ import { Dialog } from "../shared/Dialog";
 import { Effect } from "../shared/Effect";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 import { idFrom } from "./form";
 
 type VesselDoc = {
@@ -62,18 +63,27 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
   const set = (key: number, change: Partial<(typeof rows)[number]>) =>
     setRows((all) => all.map((r) => (r.key === key ? { ...r, ...change } : r)));
   return (
-    <Dialog title="Sinks, buckets and baths" onClose={onClose} wide>
-      <p className="quiet">The name is the one that stands in procedures; to the brim is what it holds.</p>
+    <Dialog
+      title={say("chemicals.edit-vessels.sinks-buckets-and-baths", "Sinks, buckets and baths")}
+      onClose={onClose}
+      wide
+    >
+      <p className="quiet">
+        {say(
+          "chemicals.edit-vessels.the-name-is-the-one-that",
+          "The name is the one that stands in procedures; to the brim is what it holds.",
+        )}
+      </p>
       <div className="vessel-rows">
         <div className="vessel-row vessel-head" aria-hidden="true">
-          <span>Name in procedures</span>
-          <span>What it is</span>
-          <span>To the brim</span>
+          <span>{say("chemicals.edit-vessels.name-in-procedures", "Name in procedures")}</span>
+          <span>{say("chemicals.edit-vessels.what-it-is", "What it is")}</span>
+          <span>{say("chemicals.edit-vessels.to-the-brim", "To the brim")}</span>
         </div>
         {rows.map((r, i) => (
           <div key={r.key} className="vessel-row">
             <TextInput
-              aria-label={`Name of vessel ${i + 1}`}
+              aria-label={say("chemicals.edit-vessels.name-of-vessel", "Name of vessel {0}", i + 1)}
               value={r.name}
               onChange={(e) => set(r.key, { name: e.currentTarget.value })}
               error={problem(i, "name") ?? problem(i, "id")}
@@ -85,7 +95,11 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
               onChange={(e) => set(r.key, { kind: e.currentTarget.value })}
             />
             <TextInput
-              aria-label={`What vessel ${i + 1} holds to the brim`}
+              aria-label={say(
+                "chemicals.edit-vessels.what-vessel-holds-to-the-brim",
+                "What vessel {0} holds to the brim",
+                i + 1,
+              )}
               value={r.brim}
               onChange={(e) => set(r.key, { brim: e.currentTarget.value })}
               error={problem(i, "brim")}
@@ -93,10 +107,10 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
             <button
               className="btn small"
               type="button"
-              aria-label={`Take off ${r.name || "this vessel"}`}
+              aria-label={`Take off ${r.name || say("chemicals.edit-vessels.this-vessel", "this vessel")}`}
               onClick={() => setRows((all) => all.filter((x) => x.key !== r.key))}
             >
-              Take off
+              {say("chemicals.edit-vessels.take-off", "Take off")}
             </button>
           </div>
         ))}
@@ -117,7 +131,7 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
           ])
         }
       >
-        Add one
+        {say("chemicals.edit-vessels.add-one", "Add one")}
       </button>
       <Sign ready={other} save={save} onClose={onClose}>
         <Effect query={effect} changed={other} />

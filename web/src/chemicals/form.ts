@@ -1,4 +1,5 @@
 import type { Schemas } from "../api/client";
+import { say } from "../shared/say";
 
 type Quantity = Schemas["Quantity"];
 
@@ -67,15 +68,18 @@ export const KINDS = [
   { value: "iodine", label: "sanitizer: iodophor" },
   { value: "quat", label: "sanitizer: quat" },
   { value: "paa", label: "sanitizer: peroxyacetic acid" },
-  { value: "neutral-detergent", label: "neutral detergent" },
-  { value: "alkaline-detergent", label: "alkaline detergent" },
-  { value: "chlorinated-alkaline", label: "chlorinated alkaline detergent" },
+  { value: "neutral-detergent", label: say("chemicals.form.neutral-detergent", "neutral detergent") },
+  { value: "alkaline-detergent", label: say("chemicals.form.alkaline-detergent", "alkaline detergent") },
+  {
+    value: "chlorinated-alkaline",
+    label: say("chemicals.form.chlorinated-alkaline-detergent", "chlorinated alkaline detergent"),
+  },
   { value: "degreaser", label: "degreaser" },
   { value: "caustic", label: "caustic" },
-  { value: "acid", label: "acid descaler" },
+  { value: "acid", label: say("chemicals.form.acid-descaler", "acid descaler") },
   { value: "oil", label: "oil" },
   { value: "grease", label: "grease" },
-  { value: "shield", label: "soil shield" },
+  { value: "shield", label: say("chemicals.form.soil-shield", "soil shield") },
 ];
 
 const text = (n: number | undefined) => (n === undefined ? "" : String(n));

@@ -3,7 +3,7 @@ import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { Outcome, PackStep } from "../round/core";
 import { check } from "../round/entries";
-import { english, show, siteWith } from "../testing/page";
+import { show, siteWith } from "../testing/page";
 import { Checks } from "./Checks";
 
 const STEP = {
@@ -17,7 +17,7 @@ const STEP = {
 
 function checks(made: Record<string, Outcome> = {}, answers = {}) {
   const write = vi.fn(() => true);
-  return { ...show(<Checks step={STEP} made={made} say={english} write={write} />, answers), write };
+  return { ...show(<Checks step={STEP} made={made} write={write} />, answers), write };
 }
 
 describe("checks", () => {

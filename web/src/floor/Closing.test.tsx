@@ -4,7 +4,7 @@ import { describe, expect, it, vi } from "vitest";
 import type { Pack } from "../round/core";
 import { pieceOn } from "../round/entries";
 import type { Round } from "../round/useRound";
-import { english, NO_SIGNAL, Problem, show } from "../testing/page";
+import { NO_SIGNAL, Problem, show } from "../testing/page";
 import { Closing } from "./Closing";
 
 const PACK = {
@@ -22,10 +22,9 @@ function closing(state: object = {}, kept = 0, answer: unknown = { entries: 9 },
     write: vi.fn(),
     take: vi.fn(),
   };
-  const shown = show(
-    <Closing round="r1" pack={PACK} live={live as unknown as Round} say={english} mayWork={mayWork} />,
-    { "POST /api/rounds/r1/entries": answer },
-  );
+  const shown = show(<Closing round="r1" pack={PACK} live={live as unknown as Round} mayWork={mayWork} />, {
+    "POST /api/rounds/r1/entries": answer,
+  });
   return { ...shown, live };
 }
 

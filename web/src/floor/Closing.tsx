@@ -5,13 +5,14 @@ import type { Pack } from "../round/core";
 import { pieceOn, roundClosed } from "../round/entries";
 import { asSent, send } from "../round/outbox";
 import type { Round } from "../round/useRound";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import { Hold } from "./Hold";
 
-type Props = { round: string; pack: Pack; live: Round; say: Say; mayWork: boolean };
+type Props = { round: string; pack: Pack; live: Round; mayWork: boolean };
 
 /** All steps are done: what is still off or unsent, and the signature that hands it over. */
-export function Closing({ round, pack, live, say, mayWork }: Props) {
+export function Closing({ round, pack, live, mayWork }: Props) {
   const [pin, setPin] = useState("");
   const [error, setError] = useState<string | null>(null);
   const { state } = live;
@@ -32,18 +33,24 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
   if (state.status !== "OPEN") {
     return (
       <section className="floor-state">
-        <h2>{say("Closed and signed")}</h2>
+        <h2>{say("floor.closing.closed-and-signed", "Closed and signed")}</h2>
         <p>
           {state.status === "WAITING"
-            ? say("Somebody else inspects it now and releases it. The round is in the logbook.")
-            : say("It is released. The round is in the logbook.")}
+            ? say(
+                "floor.closing.somebody-else-inspects-it-now-and",
+                "Somebody else inspects it now and releases it. The round is in the logbook.",
+              )
+            : say(
+                "floor.closing.it-is-released-the-round-is",
+                "It is released. The round is in the logbook.",
+              )}
         </p>
         <div className="pad-grid">
           <Link className="floor-btn now" to={`/logbook/${round}`}>
-            {say("Read the record")}
+            {say("floor.closing.read-the-record", "Read the record")}
           </Link>
           <Link className="floor-btn" to="/floor">
-            {say("Machines")}
+            {say("floor.closing.machines", "Machines")}
           </Link>
         </div>
       </section>
@@ -51,11 +58,14 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
   }
   return (
     <section className="floor-state">
-      <h2>{say("All {0} steps are done", pack.steps.length)}</h2>
+      <h2>{say("floor.closing.all-steps-are-done", "All {0} steps are done", pack.steps.length)}</h2>
       {state.off.length > 0 && (
         <div>
           <p className="floor-caution">
-            {say("Not back yet. The round stays open until every piece is; tap it when it is.")}
+            {say(
+              "floor.closing.not-back-yet-the-round-stays",
+              "Not back yet. The round stays open until every piece is; tap it when it is.",
+            )}
           </p>
           <div className="floor-pieces">
             {pack.steps
@@ -68,7 +78,7 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
                   type="button"
                   onClick={() => live.write(pieceOn(x.step, x.key))}
                 >
-                  {say("{0} is back", say(x.name))}
+                  {say("floor.closing.is-back", "{0} is back", told(x.name))}
                 </button>
               ))}
           </div>
@@ -77,15 +87,18 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
       {live.kept > 0 ? (
         <p className="floor-caution">
           {say(
+            "floor.closing.handing-over-takes-a-connection-entries",
             "Handing over takes a connection. {0} entries are kept here and sent first; go where there is signal.",
             live.kept,
           )}
         </p>
       ) : (
-        <p>{say("Your PIN signs the round and hands it over.")}</p>
+        <p>
+          {say("floor.closing.your-pin-signs-the-round-and", "Your PIN signs the round and hands it over.")}
+        </p>
       )}
       <label className="pad-other">
-        PIN
+        {say("floor.closing.pin", "PIN")}
         <input
           type="password"
           inputMode="numeric"
@@ -102,7 +115,7 @@ export function Closing({ round, pack, live, say, mayWork }: Props) {
         </p>
       )}
       <Hold
-        label={say("Hold: sign and close")}
+        label={say("floor.closing.hold-sign-and-close", "Hold: sign and close")}
         ready
         disabled={pin.length < 4 || live.kept > 0 || !mayWork}
         onDone={close}

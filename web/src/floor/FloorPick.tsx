@@ -1,3 +1,5 @@
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./floor.css";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
@@ -7,7 +9,6 @@ import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { Shape, STANDING, type Standing } from "../shared/Standing";
 import { useClock, useSession } from "../shared/session";
-import { type Say, useSay } from "../shared/texts";
 import { Frame } from "./Frame";
 
 /** What has to be done first comes first: what goes on, what is dirty, the rest. */
@@ -25,7 +26,6 @@ export default function FloorPick() {
     queryFn: () => heard("board", () => unwrap(api.GET("/api/board"))),
   });
   const session = useSession();
-  const say = useSay();
   const navigate = useNavigate();
   const mayWork = session.data?.role === "CREW" || session.data?.role === "SUPERVISOR";
   const stands = new Map((board.data ?? []).map((m) => [m.code, m]));
@@ -37,57 +37,72 @@ export default function FloorPick() {
   return (
     <Frame>
       <header className="floor-head">
-        <h1>{code ?? say("Which machine?")}</h1>
-        <Who say={say} />
+        <h1>{code ?? say("floor.floor-pick.which-machine", "Which machine?")}</h1>
+        <Who />
         <span className="floor-grow" />
         {code && (
           <Link className="floor-leave" to="/floor">
-            {say("All machines")}
+            {say("floor.floor-pick.all-machines", "All machines")}
           </Link>
         )}
         <Link className="floor-leave" to="/procedures">
-          {say("To the desk")}
+          {say("floor.floor-pick.to-the-desk", "To the desk")}
         </Link>
       </header>
-      {rows.isPending && <p className="floor-state">{say("Loading…")}</p>}
+      {rows.isPending && <p className="floor-state">{say("floor.floor-pick.loading", "Loading…")}</p>}
       {rows.isError && (
         <div className="floor-state" role="alert">
           <p>{message(rows.error)}</p>
           <button className="floor-btn" type="button" onClick={() => rows.refetch()}>
-            {say("Try again")}
+            {say("floor.floor-pick.try-again", "Try again")}
           </button>
         </div>
       )}
       {rows.data && shown.length === 0 && (
         <p className="floor-state">
           {rows.data.length === 0
-            ? say("No procedure is approved yet, so there is nothing to carry out.")
-            : say("No procedure is approved for {0}.", code ?? "")}
+            ? say(
+                "floor.floor-pick.no-procedure-is-approved-yet-so",
+                "No procedure is approved yet, so there is nothing to carry out.",
+              )
+            : say(
+                "floor.floor-pick.no-procedure-is-approved-for",
+                "No procedure is approved for {0}.",
+                code ?? "",
+              )}
         </p>
       )}
-      <ul className="floor-machines" aria-label={say("Approved procedures")}>
+      <ul
+        className="floor-machines"
+        aria-label={say("floor.floor-pick.approved-procedures", "Approved procedures")}
+      >
         {shown.map((r) => (
           <li key={r.procedure}>
             <div>
-              <strong>{r.machine}</strong> {say(r.title)}
+              <strong>{r.machine}</strong> {told(r.title)}
               <p>
-                {say(r.kind.replaceAll("-", " "))}, {say("version {0}", r.version)}
-                {r.openRound && `; ${say("being cleaned, started by {0}", r.startedBy ?? "")}`}
+                {told(r.kind.replaceAll("-", " "))},{" "}
+                {say("floor.floor-pick.version", "version {0}", r.version)}
+                {r.openRound &&
+                  `; ${say("floor.floor-pick.being-cleaned-started-by", "being cleaned, started by {0}", r.startedBy ?? "")}`}
               </p>
               {!r.passes && (
                 <p className="floor-lapsed">
                   {r.until
                     ? say(
+                        "floor.floor-pick.it-does-not-pass-the-rules",
                         "It does not pass the rules any more; a supervisor has signed that it is used for now.",
                       )
-                    : say("It does not pass the rules any more. Ask the supervisor.")}
+                    : say(
+                        "floor.floor-pick.it-does-not-pass-the-rules-2",
+                        "It does not pass the rules any more. Ask the supervisor.",
+                      )}
                 </p>
               )}
               {!r.openRound && stands.get(r.machine) && (
                 <Stands
                   of={stands.get(r.machine)?.standing ?? "DIRTY"}
                   since={stands.get(r.machine)?.since}
-                  say={say}
                 />
               )}
             </div>
@@ -97,13 +112,15 @@ export default function FloorPick() {
                 type="button"
                 onClick={() => navigate(`/floor/${r.openRound}`)}
               >
-                {mayWork ? say("Continue") : say("Look")}
+                {mayWork
+                  ? say("floor.floor-pick.continue", "Continue")
+                  : say("floor.floor-pick.look", "Look")}
               </button>
             ) : (
               mayWork && (
                 <Link className="floor-btn" to={`/floor/start/${r.procedure}`}>
-                  {say("Get ready")}
-                  <span className="sr-only">: {say(r.title)}</span>
+                  {say("floor.floor-pick.get-ready", "Get ready")}
+                  <span className="sr-only">: {told(r.title)}</span>
                 </Link>
               )
             )}
@@ -114,16 +131,21 @@ export default function FloorPick() {
   );
 }
 
-type StandsProps = { of: Standing; since: number | undefined; say: Say };
+type StandsProps = { of: Standing; since: number | undefined };
 
-function Stands({ of, since, say }: StandsProps) {
+function Stands({ of, since }: StandsProps) {
   const clock = useClock();
   return (
     <p className="floor-stands">
       <Shape standing={of} />
       {since
-        ? say("{0} since {1}", say(STANDING[of]), `${clock.day(since)}, ${clock.time(since)}`)
-        : say(STANDING[of])}
+        ? say(
+            "floor.floor-pick.since",
+            "{0} since {1}",
+            STANDING[of],
+            `${clock.day(since)}, ${clock.time(since)}`,
+          )
+        : STANDING[of]}
     </p>
   );
 }

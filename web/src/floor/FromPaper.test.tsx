@@ -5,12 +5,11 @@ import { asSent } from "../round/outbox";
 import { show } from "../testing/page";
 import { PaperTime, StartFromPaper, usePaper, written } from "./FromPaper";
 
-const say = (english: string) => english;
 const THREE = new Date(2026, 10, 28, 3, 0).getTime();
 
 function Entering() {
   const [at, setAt] = usePaper("r7");
-  return at === null ? <p>now</p> : <PaperTime at={at} onChange={setAt} say={say} />;
+  return at === null ? <p>now</p> : <PaperTime at={at} onChange={setAt} />;
 }
 
 describe("a round that was done on paper", () => {
@@ -18,7 +17,7 @@ describe("a round that was done on paper", () => {
 
   it("begins at the time that stands on it", async () => {
     let sent: { procedure: string; onPaper: number } | undefined;
-    const { user, router } = show(<StartFromPaper procedure="p" say={say} />, {
+    const { user, router } = show(<StartFromPaper procedure="p" />, {
       "POST /api/rounds": (body: typeof sent) => {
         sent = body;
         return { state: { id: "r7" } };

@@ -2,7 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, message, unwrap } from "../api/client";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
 
 /** As a field for date and time takes it, by this device's clock. */
 export function written(at: number): string {
@@ -32,7 +32,7 @@ export function usePaper(round: string): [number | null, (at: number | null) => 
 }
 
 /** A round that was carried out on paper while the server did not answer: begins it at its time. */
-export function StartFromPaper({ procedure, say }: { procedure: string; say: Say }) {
+export function StartFromPaper({ procedure }: { procedure: string }) {
   const [open, setOpen] = useState(false);
   const [began, setBegan] = useState(() => written(Date.now()));
   const navigate = useNavigate();
@@ -47,7 +47,7 @@ export function StartFromPaper({ procedure, say }: { procedure: string; say: Say
   if (!open) {
     return (
       <button className="floor-btn" type="button" onClick={() => setOpen(true)}>
-        {say("It was done on paper…")}
+        {say("floor.from-paper.it-was-done-on-paper", "It was done on paper…")}
       </button>
     );
   }
@@ -60,7 +60,7 @@ export function StartFromPaper({ procedure, say }: { procedure: string; say: Say
       }}
     >
       <label>
-        {say("Begun at, as on the paper")}
+        {say("floor.from-paper.begun-at-as-on-the-paper", "Begun at, as on the paper")}
         <input
           type="datetime-local"
           required
@@ -70,7 +70,7 @@ export function StartFromPaper({ procedure, say }: { procedure: string; say: Say
         />
       </label>
       <button className="floor-btn now" type="submit" disabled={start.isPending}>
-        {say("Enter it")}
+        {say("floor.from-paper.enter-it", "Enter it")}
       </button>
       {start.isError && (
         <p className="floor-refusal" role="alert">
@@ -82,12 +82,12 @@ export function StartFromPaper({ procedure, say }: { procedure: string; say: Say
 }
 
 /** While a round is entered from paper: the time that stands beside the next line. */
-export function PaperTime(p: { at: number; onChange: (at: number | null) => void; say: Say }) {
-  const { at, onChange, say } = p;
+export function PaperTime(p: { at: number; onChange: (at: number | null) => void }) {
+  const { at, onChange } = p;
   return (
     <div className="from-paper over-all">
       <label>
-        {say("From paper, at")}
+        {say("floor.from-paper.from-paper-at", "From paper, at")}
         <input
           type="datetime-local"
           step={60}
@@ -102,13 +102,13 @@ export function PaperTime(p: { at: number; onChange: (at: number | null) => void
         />
       </label>
       <button className="floor-btn" type="button" onClick={() => onChange(at + 60_000)}>
-        {say("+ 1 min")}
+        {say("floor.from-paper.1-min", "+ 1 min")}
       </button>
       <button className="floor-btn" type="button" onClick={() => onChange(at + 10 * 60_000)}>
-        {say("+ 10 min")}
+        {say("floor.from-paper.10-min", "+ 10 min")}
       </button>
       <button className="floor-btn" type="button" onClick={() => onChange(null)}>
-        {say("The paper ends here")}
+        {say("floor.from-paper.the-paper-ends-here", "The paper ends here")}
       </button>
     </div>
   );

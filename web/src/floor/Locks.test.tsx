@@ -4,7 +4,7 @@ import { describe, expect, it, vi } from "vitest";
 import type { Pack } from "../round/core";
 import { lockOff, lockOn } from "../round/entries";
 import type { Round } from "../round/useRound";
-import { english, ILSE, MAREN, Problem, show } from "../testing/page";
+import { ILSE, MAREN, Problem, show } from "../testing/page";
 import { Locks } from "./Locks";
 
 const PACK = {
@@ -21,14 +21,7 @@ function locks(on: object[], who = MAREN, answers = {}) {
     take: vi.fn(),
   };
   const shown = show(
-    <Locks
-      round="r1"
-      pack={PACK}
-      live={live as unknown as Round}
-      actor={who}
-      say={english}
-      onClose={vi.fn()}
-    />,
+    <Locks round="r1" pack={PACK} live={live as unknown as Round} actor={who} onClose={vi.fn()} />,
     { "GET /api/session": who, ...answers },
   );
   return { ...shown, live };

@@ -5,14 +5,15 @@ import { lockOff, lockOn } from "../round/entries";
 import { asSent, send } from "../round/outbox";
 import type { Round } from "../round/useRound";
 import { Dialog } from "../shared/Dialog";
+import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
-import type { Say } from "../shared/texts";
+import { told } from "../shared/texts";
 import { LockInput } from "./OwnLock";
 
-type Props = { round: string; pack: Pack; live: Round; actor: Actor; say: Say; onClose: () => void };
+type Props = { round: string; pack: Pack; live: Round; actor: Actor; onClose: () => void };
 
 /** Who is locked on where in this round. Each takes off their own; another's only by the supervisor, signed. */
-export function Locks({ round, pack, live, actor, say, onClose }: Props) {
+export function Locks({ round, pack, live, actor, onClose }: Props) {
   const session = useSession();
   const clock = useClock();
   const [other, setOther] = useState<{ energy: string; lock: string; who: string } | null>(null);
@@ -23,20 +24,21 @@ export function Locks({ round, pack, live, actor, say, onClose }: Props) {
     l.person === undefined ? l.who === actor.name : l.person === actor.person;
   const mine = (energy: string) => state.locks.some((l) => l.energy === energy && own(l));
   return (
-    <Dialog title={say("Locks on this machine")} onClose={onClose} dark>
+    <Dialog title={say("floor.locks.locks-on-this-machine", "Locks on this machine")} onClose={onClose} dark>
       {live.refusal && (
         <p className="floor-refusal" role="alert">
           {live.refusal}
         </p>
       )}
-      {state.locks.length === 0 && <p>{say("No lock is on.")}</p>}
+      {state.locks.length === 0 && <p>{say("floor.locks.no-lock-is-on", "No lock is on.")}</p>}
       <ul className="floor-locks">
         {state.locks.map((l) => (
           <li key={`${l.energy} ${l.lock}`}>
             <span>
-              <strong>{say("Lock {0}", l.lock)}</strong> {say(energyName(pack, l.energy))}
+              <strong>{say("floor.locks.lock", "Lock {0}", l.lock)}</strong>{" "}
+              {told(energyName(pack, l.energy))}
               <br />
-              {say("{0}, since {1}", l.who, clock.time(l.at))}
+              {say("floor.locks.since", "{0}, since {1}", l.who, clock.time(l.at))}
             </span>
             {own(l) ? (
               <button
@@ -44,12 +46,12 @@ export function Locks({ round, pack, live, actor, say, onClose }: Props) {
                 type="button"
                 onClick={() => live.write(lockOff(at, l.energy, l.lock))}
               >
-                {say("I take it off")}
+                {say("floor.locks.i-take-it-off", "I take it off")}
               </button>
             ) : (
               session.data?.role === "SUPERVISOR" && (
                 <button className="floor-btn" type="button" onClick={() => setOther(l)}>
-                  {say("They cannot come: take it off")}
+                  {say("floor.locks.they-cannot-come-take-it-off", "They cannot come: take it off")}
                 </button>
               )
             )}
@@ -61,15 +63,17 @@ export function Locks({ round, pack, live, actor, say, onClose }: Props) {
         .map((e) => (
           <LockInput
             key={e}
-            label={say("{0}: number on your lock", say(energyName(pack, e)))}
-            say={say}
+            label={say(
+              "floor.locks.number-on-your-lock",
+              "{0}: number on your lock",
+              told(energyName(pack, e)),
+            )}
             onLock={(number) => live.write(lockOn(at, e, number))}
           />
         ))}
       {other && (
         <Another
           key={other.lock}
-          say={say}
           lock={other}
           onTake={async (reason, pin) => {
             const made = lockOff(at, other.energy, other.lock, reason);
@@ -81,7 +85,7 @@ export function Locks({ round, pack, live, actor, say, onClose }: Props) {
       )}
       <div className="pad-grid">
         <button className="floor-btn" type="button" onClick={onClose}>
-          {say("Back to the step")}
+          {say("floor.locks.back-to-the-step", "Back to the step")}
         </button>
       </div>
     </Dialog>
@@ -89,12 +93,11 @@ export function Locks({ round, pack, live, actor, say, onClose }: Props) {
 }
 
 type AnotherProps = {
-  say: Say;
   lock: { lock: string; who: string };
   onTake: (reason: string, pin: string) => Promise<void>;
 };
 
-function Another({ say, lock, onTake }: AnotherProps) {
+function Another({ lock, onTake }: AnotherProps) {
   const [reason, setReason] = useState("");
   const [pin, setPin] = useState("");
   const [error, setError] = useState<string | null>(null);
@@ -110,17 +113,18 @@ function Another({ say, lock, onTake }: AnotherProps) {
     >
       <p className="floor-caution">
         {say(
+          "floor.locks.before-lock-of-comes-off-make",
           "Before lock {0} of {1} comes off: make sure that they are not at the machine, try to reach them, and see that they know of it before they come back.",
           lock.lock,
           lock.who,
         )}
       </p>
       <label className="pad-other">
-        {say("Why, and how you made sure")}
+        {say("floor.locks.why-and-how-you-made-sure", "Why, and how you made sure")}
         <input value={reason} maxLength={500} onChange={(e) => setReason(e.currentTarget.value)} />
       </label>
       <label className="pad-other">
-        PIN
+        {say("floor.locks.pin", "PIN")}
         <input
           type="password"
           inputMode="numeric"
@@ -136,7 +140,7 @@ function Another({ say, lock, onTake }: AnotherProps) {
         </p>
       )}
       <button className="floor-btn" type="submit" disabled={reason.trim().length < 10 || pin.length < 4}>
-        {say("Take off lock {0} and sign", lock.lock)}
+        {say("floor.locks.take-off-lock-and-sign", "Take off lock {0} and sign", lock.lock)}
       </button>
     </form>
   );

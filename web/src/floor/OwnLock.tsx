@@ -2,22 +2,29 @@ import { useState } from "react";
 import { energyName, type Pack } from "../round/core";
 import { lockOn } from "../round/entries";
 import type { Round } from "../round/useRound";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 
-type Props = { pack: Pack; energies: string[]; step: string; say: Say; write: Round["write"] };
+type Props = { pack: Pack; energies: string[]; step: string; write: Round["write"] };
 
 /** Somebody who joins puts on a lock of their own before a hand goes in. */
-export function OwnLock({ pack, energies, step, say, write }: Props) {
+export function OwnLock({ pack, energies, step, write }: Props) {
   return (
     <div className="own-lock">
       <p className="floor-caution">
-        {say("Others have locks on; you have none. Put yours on before a hand goes in.")}
+        {say(
+          "floor.own-lock.others-have-locks-on-you-have",
+          "Others have locks on; you have none. Put yours on before a hand goes in.",
+        )}
       </p>
       {energies.map((e) => (
         <LockInput
           key={e}
-          label={say("{0}: number on your lock", say(energyName(pack, e)))}
-          say={say}
+          label={say(
+            "floor.own-lock.number-on-your-lock",
+            "{0}: number on your lock",
+            told(energyName(pack, e)),
+          )}
           onLock={(number) => write(lockOn(step, e, number))}
         />
       ))}
@@ -26,7 +33,7 @@ export function OwnLock({ pack, energies, step, say, write }: Props) {
 }
 
 /** The number is remembered: it is the same lock every night. */
-export function LockInput({ label, say, onLock }: { label: string; say: Say; onLock: (n: string) => void }) {
+export function LockInput({ label, onLock }: { label: string; onLock: (n: string) => void }) {
   const [number, setNumber] = useState(() => localStorage.getItem("my-lock") ?? "");
   return (
     <div className="lock-input">
@@ -43,7 +50,7 @@ export function LockInput({ label, say, onLock }: { label: string; say: Say; onL
           onLock(number.trim());
         }}
       >
-        {say("It is on")}
+        {say("floor.own-lock.it-is-on", "It is on")}
       </button>
     </div>
   );

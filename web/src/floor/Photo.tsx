@@ -2,15 +2,15 @@ import { useRef, useState } from "react";
 import { photo } from "../round/entries";
 import type { Round } from "../round/useRound";
 import { db } from "../shared/kept";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
 
-type Props = { step: string; disabled: boolean; say: Say; write: Round["write"] };
+type Props = { step: string; disabled: boolean; write: Round["write"] };
 
 /** Long side of a kept photo in pixels: enough to see a seal, small enough to send from a cellar. */
 const LONG_SIDE = 1600;
 
 /** A photo of this step. It is made small on the device, kept, and sent before the entry that speaks of it. */
-export function Photo({ step, disabled, say, write }: Props) {
+export function Photo({ step, disabled, write }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [state, setState] = useState<"none" | "kept" | "bad">("none");
 
@@ -22,7 +22,7 @@ export function Photo({ step, disabled, say, write }: Props) {
       const blob = await small(file);
       const sha256 = await digest(blob);
       await (await db()).put("photos", { sha256, blob });
-      write(photo(step, sha256, "photo of this step"));
+      write(photo(step, sha256, say("floor.photo.photo-of-this-step", "photo of this step")));
       setState("kept");
     } catch {
       setState("bad");
@@ -32,7 +32,11 @@ export function Photo({ step, disabled, say, write }: Props) {
   return (
     <>
       <button className="floor-btn" type="button" disabled={disabled} onClick={() => input.current?.click()}>
-        {state === "kept" ? say("Photo ✓") : state === "bad" ? say("Not a photo") : say("Photo")}
+        {state === "kept"
+          ? say("floor.photo.photo", "Photo ✓")
+          : state === "bad"
+            ? say("floor.photo.not-a-photo", "Not a photo")
+            : say("floor.photo.photo-2", "Photo")}
       </button>
       <input
         ref={input}
@@ -57,7 +61,11 @@ async function small(file: File): Promise<Blob> {
   canvas.height = Math.max(1, Math.round(picture.height * scale));
   canvas.getContext("2d")?.drawImage(picture, 0, 0, canvas.width, canvas.height);
   return new Promise((good, bad) =>
-    canvas.toBlob((b) => (b ? good(b) : bad(new Error("no picture"))), "image/jpeg", 0.8),
+    canvas.toBlob(
+      (b) => (b ? good(b) : bad(new Error(say("floor.photo.no-picture", "no picture")))),
+      "image/jpeg",
+      0.8,
+    ),
   );
 }
 

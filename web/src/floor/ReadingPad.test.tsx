@@ -3,7 +3,7 @@ import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
 import type { Pack } from "../round/core";
-import { english, NO_SIGNAL, show, siteWith } from "../testing/page";
+import { NO_SIGNAL, show, siteWith } from "../testing/page";
 import { ReadingPad } from "./ReadingPad";
 
 const PROBE: Schemas["Instrument"] = {
@@ -35,7 +35,6 @@ function pad(last?: Partial<Schemas["ReadingState"]>, answers = {}) {
       step="sanitize"
       plan={PLAN}
       last={last as Schemas["ReadingState"] | undefined}
-      say={english}
       onReading={onReading}
       onCorrective={onCorrective}
     />,

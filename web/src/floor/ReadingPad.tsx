@@ -2,35 +2,34 @@ import { useState } from "react";
 import type { Schemas } from "../api/client";
 import { judge, type Outcome, type Pack } from "../round/core";
 import { FromMeter } from "../round/FromMeter";
+import { degrees, say } from "../shared/say";
 import { celsiusOf, shownIn } from "../shared/temperature";
-import { type Say, useDegrees } from "../shared/texts";
+import { told } from "../shared/texts";
 
 type Props = {
   pack: Pack;
   step: string;
   plan: Schemas["ReadingPlan"];
   last: Schemas["ReadingState"] | undefined;
-  say: Say;
   onReading: (instrument: string, mgPerL: number, celsius: number) => void;
   onCorrective: (text: string) => void;
 };
 
 const WORDS: Record<Outcome, string> = {
-  IN: "In range, the whole of it.",
-  OUT: "Out of range. This will not sanitize.",
-  CANNOT_TELL: "Can’t tell with this instrument.",
+  IN: say("floor.reading-pad.in-range-the-whole-of-it", "In range, the whole of it."),
+  OUT: say("floor.reading-pad.out-of-range-this-will-not", "Out of range. This will not sanitize."),
+  CANNOT_TELL: say("floor.reading-pad.cant-tell-with-this-instrument", "Can’t tell with this instrument."),
 };
 
 const DONE = [
-  "Added concentrate and stirred",
-  "Added water and stirred",
-  "Warmed it",
-  "Mixed a new solution",
+  say("floor.reading-pad.added-concentrate-and-stirred", "Added concentrate and stirred"),
+  say("floor.reading-pad.added-water-and-stirred", "Added water and stirred"),
+  say("floor.reading-pad.warmed-it", "Warmed it"),
+  say("floor.reading-pad.mixed-a-new-solution", "Mixed a new solution"),
 ];
 
 export function ReadingPad(p: Props) {
-  const { say } = p;
-  const degrees = useDegrees();
+  const unit = degrees();
   const [instrument, setInstrument] = useState(p.pack.instruments[0]);
   const [strength, setStrength] = useState("");
   const [temperature, setTemperature] = useState("");
@@ -39,36 +38,41 @@ export function ReadingPad(p: Props) {
   const failed = last !== undefined && last.outcome !== "IN";
 
   const s = strength.trim() === "" ? Number.NaN : Number(strength.replace(",", "."));
-  const t =
-    temperature.trim() === "" ? Number.NaN : celsiusOf(degrees, Number(temperature.replace(",", ".")));
+  const t = temperature.trim() === "" ? Number.NaN : celsiusOf(unit, Number(temperature.replace(",", ".")));
   const warmth = Number.isFinite(t) && t >= -10 && t <= 110;
   const judged = Number.isFinite(s) && warmth ? judge(p.pack, p.step, instrument.id, s, t) : null;
   const preview = judged?.outcome;
 
   if (failed && !last.corrected) {
     return (
-      <section className="pad bad" aria-label={say("Correct it")}>
+      <section className="pad bad" aria-label={say("floor.reading-pad.correct-it", "Correct it")}>
         <p className="pad-read">
-          {last.strength} mg/L, {shownIn(degrees, last.temperature)} {degrees}
+          {say(
+            "floor.reading-pad.mg-l",
+            "{0} mg/L, {1} {2}",
+            last.strength,
+            shownIn(unit, last.temperature),
+            unit,
+          )}
         </p>
         <p className="pad-advice" role="alert">
-          {last.advice ? say(last.advice) : say(WORDS[last.outcome])}
+          {last.advice ? told(last.advice) : WORDS[last.outcome]}
         </p>
-        <p>{say("Corrective action")}</p>
+        <p>{say("floor.reading-pad.corrective-action", "Corrective action")}</p>
         <div className="pad-grid">
           {DONE.map((d) => (
             <button key={d} className="floor-btn" type="button" onClick={() => p.onCorrective(d)}>
-              {say(d)}
+              {told(d)}
             </button>
           ))}
         </div>
         <label className="pad-other">
-          {say("Something else")}
+          {say("floor.reading-pad.something-else", "Something else")}
           <input value={other} maxLength={2000} onChange={(e) => setOther(e.currentTarget.value)} />
         </label>
         {other.trim() && (
           <button className="floor-btn" type="button" onClick={() => p.onCorrective(other.trim())}>
-            {say("Record it")}
+            {say("floor.reading-pad.record-it", "Record it")}
           </button>
         )}
       </section>
@@ -77,22 +81,32 @@ export function ReadingPad(p: Props) {
 
   if (last?.outcome === "IN") {
     return (
-      <section className="pad good" aria-label={say("Reading")}>
+      <section className="pad good" aria-label={say("floor.reading-pad.reading", "Reading")}>
         <p className="pad-read">
-          {last.strength} mg/L, {shownIn(degrees, last.temperature)} {degrees}
+          {say(
+            "floor.reading-pad.mg-l",
+            "{0} mg/L, {1} {2}",
+            last.strength,
+            shownIn(unit, last.temperature),
+            unit,
+          )}
         </p>
-        <p>{last.advice ? say(last.advice) : say(WORDS.IN)}</p>
+        <p>{last.advice ? told(last.advice) : WORDS.IN}</p>
       </section>
     );
   }
 
   return (
-    <section className="pad" aria-label={say("Reading")}>
+    <section className="pad" aria-label={say("floor.reading-pad.reading", "Reading")}>
       <p className="pad-planned">
-        {failed ? `${say("Read again.")} ` : ""}
-        {say("{0}, planned {1}", p.plan.chemical, p.plan.planned)}
+        {failed ? `${say("floor.reading-pad.read-again", "Read again.")} ` : ""}
+        {say("floor.reading-pad.planned", "{0}, planned {1}", p.plan.chemical, p.plan.planned)}
       </p>
-      <div className="pad-grid" role="radiogroup" aria-label={say("Instrument")}>
+      <div
+        className="pad-grid"
+        role="radiogroup"
+        aria-label={say("floor.reading-pad.instrument", "Instrument")}
+      >
         {p.pack.instruments.map((i) => (
           // biome-ignore lint/a11y/useSemanticElements: a large target with two lines of text
           <button
@@ -106,16 +120,15 @@ export function ReadingPad(p: Props) {
               setStrength("");
             }}
           >
-            {say(i.name)}
+            {told(i.name)}
           </button>
         ))}
       </div>
       {instrument.steps.length > 0 ? (
-        <Strip say={say} marks={instrument.steps} value={strength} onPick={setStrength} />
+        <Strip marks={instrument.steps} value={strength} onPick={setStrength} />
       ) : (
         <Figure
-          say={say}
-          label={say("Strength")}
+          label={say("floor.reading-pad.strength", "Strength")}
           unit="mg/L"
           step={5}
           value={strength}
@@ -125,13 +138,11 @@ export function ReadingPad(p: Props) {
       <FromMeter
         fits={(m) => m.id === instrument.id}
         near={p.plan.bands[0]?.leastMgPerL * 1.15}
-        say={say}
         onRead={(v) => setStrength(String(v))}
       />
       <Figure
-        say={say}
-        label={say("Temperature")}
-        unit={degrees}
+        label={say("floor.reading-pad.temperature", "Temperature")}
+        unit={unit}
         step={1}
         value={temperature}
         onChange={setTemperature}
@@ -139,17 +150,25 @@ export function ReadingPad(p: Props) {
       <FromMeter
         fits={(m) => m.kind === "THERMOMETER" && !m.due}
         near={20}
-        say={say}
-        onRead={(v) => setTemperature(String(shownIn(degrees, v)))}
+        onRead={(v) => setTemperature(String(shownIn(unit, v)))}
       />
       <p className={`pad-preview ${preview?.toLowerCase() ?? ""}`} aria-live="polite">
         {preview
-          ? say(WORDS[preview])
+          ? WORDS[preview]
           : strength && (!Number.isFinite(s) || judged?.outside)
-            ? say("Strength is a number from 0 to 1,000,000 mg/L.")
+            ? say(
+                "floor.reading-pad.strength-is-a-number-from-0",
+                "Strength is a number from 0 to 1,000,000 mg/L.",
+              )
             : temperature && !warmth
-              ? say("Temperature is a number from -10 to 110 °C.")
-              : say("Enter both figures as the instrument shows them.")}
+              ? say(
+                  "floor.reading-pad.temperature-is-a-number-from-10",
+                  "Temperature is a number from -10 to 110 °C.",
+                )
+              : say(
+                  "floor.reading-pad.enter-both-figures-as-the-instrument",
+                  "Enter both figures as the instrument shows them.",
+                )}
       </p>
       <button
         className="floor-btn now"
@@ -161,14 +180,13 @@ export function ReadingPad(p: Props) {
           setTemperature("");
         }}
       >
-        {say("Enter the reading")}
+        {say("floor.reading-pad.enter-the-reading", "Enter the reading")}
       </button>
     </section>
   );
 }
 
 type FigureProps = {
-  say: Say;
   label: string;
   unit: string;
   step: number;
@@ -176,14 +194,14 @@ type FigureProps = {
   onChange: (v: string) => void;
 };
 
-function Figure({ say, label, unit, step, value, onChange }: FigureProps) {
+function Figure({ label, unit, step, value, onChange }: FigureProps) {
   const by = (d: number) => onChange(String(Math.max(0, (Number(value.replace(",", ".")) || 0) + d)));
   return (
     <div className="figure">
       <button
         className="floor-btn"
         type="button"
-        aria-label={say("{0} less", label)}
+        aria-label={say("floor.reading-pad.less", "{0} less", label)}
         onClick={() => by(-step)}
       >
         −
@@ -202,7 +220,7 @@ function Figure({ say, label, unit, step, value, onChange }: FigureProps) {
       <button
         className="floor-btn"
         type="button"
-        aria-label={say("{0} more", label)}
+        aria-label={say("floor.reading-pad.more", "{0} more", label)}
         onClick={() => by(step)}
       >
         +
@@ -211,25 +229,29 @@ function Figure({ say, label, unit, step, value, onChange }: FigureProps) {
   );
 }
 
-type StripProps = { say: Say; marks: number[]; value: string; onPick: (v: string) => void };
+type StripProps = { marks: number[]; value: string; onPick: (v: string) => void };
 
 /**
  * The strip's scale by value and pattern, never by hue alone. What is seen between two marks is said so, not rounded
  * to one of them.
  */
-function Strip({ say, marks, value, onPick }: StripProps) {
+function Strip({ marks, value, onPick }: StripProps) {
   const [between, setBetween] = useState(false);
   const shown = between
     ? marks.slice(1).map((m, i) => ({
         value: (marks[i] + m) / 2,
         words: `${marks[i]}–${m}`,
-        said: say("{0} to {1}", marks[i], m),
+        said: say("floor.reading-pad.to", "{0} to {1}", marks[i], m),
         lines: i,
       }))
     : marks.map((m, i) => ({ value: m, words: String(m), said: undefined, lines: i }));
   return (
     <>
-      <div className="strip" role="radiogroup" aria-label={say("Strength on the strip, mg/L")}>
+      <div
+        className="strip"
+        role="radiogroup"
+        aria-label={say("floor.reading-pad.strength-on-the-strip-mg-l", "Strength on the strip, mg/L")}
+      >
         {shown.map((m) => (
           // biome-ignore lint/a11y/useSemanticElements: a patch of the scale with its pattern
           <button
@@ -260,7 +282,9 @@ function Strip({ say, marks, value, onPick }: StripProps) {
           onPick("");
         }}
       >
-        {between ? say("It is on a mark") : say("It is between two marks")}
+        {between
+          ? say("floor.reading-pad.it-is-on-a-mark", "It is on a mark")
+          : say("floor.reading-pad.it-is-between-two-marks", "It is between two marks")}
       </button>
     </>
   );

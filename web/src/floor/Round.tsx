@@ -1,3 +1,5 @@
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./floor.css";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
@@ -5,12 +7,11 @@ import { Link, useLocation, useParams } from "react-router";
 import { api, message, unwrap } from "../api/client";
 import type { Actor, Pack } from "../round/core";
 import { deviation, trouble } from "../round/entries";
-import { loadRound, useRound, type View } from "../round/useRound";
+import { type Round as Live, loadRound, useRound, type View } from "../round/useRound";
 import { Who } from "../round/WhoGoesOn";
 import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { useSession } from "../shared/session";
-import { type Say, useSay } from "../shared/texts";
 import { Closing } from "./Closing";
 import { Frame } from "./Frame";
 import { PaperTime, usePaper } from "./FromPaper";
@@ -23,7 +24,6 @@ import { Trouble } from "./Trouble";
 export default function Round() {
   const { round = "" } = useParams();
   const session = useSession();
-  const say = useSay();
   const view = useQuery({
     queryKey: keys.round(round),
     queryFn: () => loadRound(round),
@@ -32,16 +32,18 @@ export default function Round() {
   if (view.isError) {
     return (
       <main className="floor floor-state" role="alert">
-        <h1>{say("This round cannot be shown")}</h1>
+        <h1>{say("floor.round.this-round-cannot-be-shown", "This round cannot be shown")}</h1>
         <p>{message(view.error)}</p>
         <button className="floor-btn" type="button" onClick={() => view.refetch()}>
-          {say("Try again")}
+          {say("floor.round.try-again", "Try again")}
         </button>
       </main>
     );
   }
   if (!view.data || !session.data?.name) {
-    return <main className="floor floor-state">{say("Loading the round…")}</main>;
+    return (
+      <main className="floor floor-state">{say("floor.round.loading-the-round", "Loading the round…")}</main>
+    );
   }
   const { name, person, role } = session.data;
   return <Carry key={round} round={round} view={view.data} actor={{ name, person, role }} />;
@@ -60,10 +62,9 @@ function useSheet(machine: string) {
 
 function Carry({ round, view, actor }: { round: string; view: View; actor: Actor }) {
   const { pack } = view;
-  const say = useSay();
   const session = useSession();
   const [paper, setPaper] = usePaper(round);
-  const live = useRound(round, view, actor, say, paper);
+  const live = useRound(round, view, actor, paper);
   const { state } = live;
   useStayAwake();
   useEffect(() => void keepForGood(), []);
@@ -84,39 +85,41 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
     <Frame>
       <header className="floor-head">
         <h1>
-          {pack.machine} {say(pack.title)}
+          {pack.machine} {told(pack.title)}
         </h1>
-        <Who say={say} />
+        <Who />
         <span className="floor-grow" />
         {(live.lost || live.keptOfOthers.length > 0) && (
           <output className="floor-signal">
-            {say(live.lost ?? "kept here")}
+            {live.lost ? LOST[live.lost] : say("floor.round.kept-here", "kept here")}
             {live.kept > 0 &&
-              `, ${live.kept === 1 ? say("1 entry kept here") : say("{0} entries kept here", live.kept)}`}
+              `, ${live.kept === 1 ? say("floor.round.1-entry-kept-here", "1 entry kept here") : say("floor.round.entries-kept-here", "{0} entries kept here", live.kept)}`}
             {live.keptOfOthers.length > 0 &&
-              `; ${say("those of {0} are sent when they sign in", live.keptOfOthers.join(", "))}`}
+              `; ${say("floor.round.those-of-are-sent-when-they", "those of {0} are sent when they sign in", live.keptOfOthers.join(", "))}`}
           </output>
         )}
         {live.lost === "signed out" && (
           <Link className="floor-leave" to="/sign-in" state={{ from: here }}>
-            {say("Sign in again")}
+            {say("floor.round.sign-in-again", "Sign in again")}
           </Link>
         )}
         {state.locks.length > 0 && (
           <button className="floor-leave" type="button" onClick={() => setOpen("locks")}>
-            {say("Locks on: {0}", state.locks.length)}
+            {say("floor.round.locks-on", "Locks on: {0}", state.locks.length)}
           </button>
         )}
         <button className="floor-leave" type="button" onClick={() => setOpen("settings")}>
-          Aa
-          <span className="sr-only">{say("Language and text size")}</span>
+          {say("floor.round.aa", "Aa")}
+          <span className="sr-only">
+            {say("floor.round.language-and-text-size", "Language and text size")}
+          </span>
         </button>
         <Link className="floor-leave" to="/floor">
-          {say("Machines")}
+          {say("floor.round.machines", "Machines")}
         </Link>
       </header>
-      {paper !== null && <PaperTime at={paper} say={say} onChange={setPaper} />}
-      <Phases pack={pack} done={state.done} current={state.current} say={say} />
+      {paper !== null && <PaperTime at={paper} onChange={setPaper} />}
+      <Phases pack={pack} done={state.done} current={state.current} />
       {step ? (
         <StepView
           key={step.id}
@@ -127,7 +130,6 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
           live={live}
           actor={actor}
           sheet={sheet}
-          say={say}
           onTrouble={() => setOpen("trouble")}
           onMoved={() => setOpen("moved")}
           onLocks={() => setOpen("locks")}
@@ -135,14 +137,13 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
           onReturn={() => setLooking(null)}
         />
       ) : (
-        <Closing round={round} pack={pack} live={live} say={say} mayWork={mayWork} />
+        <Closing round={round} pack={pack} live={live} mayWork={mayWork} />
       )}
       {(open === "trouble" || open === "moved") && (
         <Trouble
           pack={pack}
           state={state}
           first={open === "moved" ? "MACHINE_MOVED" : null}
-          say={say}
           onClose={() => setOpen(null)}
           onSay={(kind, words, item) => {
             const at = state.current ?? pack.steps[pack.steps.length - 1].id;
@@ -158,16 +159,16 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
         />
       )}
       {open === "locks" && (
-        <Locks round={round} pack={pack} live={live} actor={actor} say={say} onClose={() => setOpen(null)} />
+        <Locks round={round} pack={pack} live={live} actor={actor} onClose={() => setOpen(null)} />
       )}
       {open === "settings" && <SettingsDialog onClose={() => setOpen(null)} />}
     </Frame>
   );
 }
 
-type PhasesProps = { pack: Pack; done: string[]; current: string | undefined; say: Say };
+type PhasesProps = { pack: Pack; done: string[]; current: string | undefined };
 
-function Phases({ pack, done, current, say }: PhasesProps) {
+function Phases({ pack, done, current }: PhasesProps) {
   const names = [...new Set(pack.steps.map((s) => s.phase))];
   const now = pack.steps.find((s) => s.id === current)?.phase;
   return (
@@ -177,10 +178,10 @@ function Phases({ pack, done, current, say }: PhasesProps) {
         const finished = own.filter((s) => done.includes(s.id)).length;
         const words =
           finished === own.length
-            ? `✓ ${say(n)}`
+            ? `✓ ${told(n)}`
             : n === now
-              ? say("{0}, {1} of {2}", say(n), finished + 1, own.length)
-              : say(n);
+              ? say("floor.round.of", "{0}, {1} of {2}", told(n), finished + 1, own.length)
+              : told(n);
         return (
           <li
             key={n}
@@ -202,4 +203,9 @@ function Phases({ pack, done, current, say }: PhasesProps) {
       })}
     </ol>
   );
-}
+} /** Why nothing goes to the server just now. */
+const LOST: Record<NonNullable<Live["lost"]>, string> = {
+  "signed out": say("round.use-round.signed-out", "signed out"),
+  "the server cannot write": say("round.use-round.the-server-cannot-write", "the server cannot write"),
+  "no signal": say("round.use-round.no-signal", "no signal"),
+};

@@ -1,22 +1,29 @@
 import { Dialog } from "../shared/Dialog";
+import { say } from "../shared/say";
 import { type Settings, set, useLanguage, useSettings } from "../shared/settings";
-import { useLanguages, useSay } from "../shared/texts";
+import { told, useLanguages } from "../shared/texts";
 
 const SIZES: { size: Settings["size"]; name: string }[] = [
-  { size: "normal", name: "Normal text" },
-  { size: "large", name: "Large text" },
-  { size: "largest", name: "Largest text" },
+  { size: "normal", name: say("floor.settings-dialog.normal-text", "Normal text") },
+  { size: "large", name: say("floor.settings-dialog.large-text", "Large text") },
+  { size: "largest", name: say("floor.settings-dialog.largest-text", "Largest text") },
 ];
 
 /** Language, text size, hand, sound: of this device. */
 export function SettingsDialog({ onClose }: { onClose: () => void }) {
   const now = useSettings();
   const language = useLanguage();
-  const say = useSay();
   const languages = useLanguages();
-  const all = [{ code: "en", name: "English" }, ...(languages.data ?? [])];
+  const all = [
+    { code: "en", name: say("floor.settings-dialog.english", "English") },
+    ...(languages.data ?? []),
+  ];
   return (
-    <Dialog title={say("Language and text size")} onClose={onClose} dark>
+    <Dialog
+      title={say("floor.settings-dialog.language-and-text-size", "Language and text size")}
+      onClose={onClose}
+      dark
+    >
       <div className="pad-grid settings">
         {all.map((l) => (
           <Choice
@@ -30,22 +37,22 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
         ))}
         {SIZES.map((s) => (
           <Choice key={s.size} on={now.size === s.size} onPick={() => set({ size: s.size })}>
-            {say(s.name)}
+            {told(s.name)}
           </Choice>
         ))}
         <Choice on={now.left} onPick={() => set({ left: !now.left })}>
-          {say("Left hand")}
+          {say("floor.settings-dialog.left-hand", "Left hand")}
         </Choice>
         <Choice on={now.sound} onPick={() => set({ sound: !now.sound })}>
-          {say("Sound when a time is up")}
+          {say("floor.settings-dialog.sound-when-a-time-is-up", "Sound when a time is up")}
         </Choice>
         <Choice on={now.vibrate} onPick={() => set({ vibrate: !now.vibrate })}>
-          {say("Vibration when a time is up")}
+          {say("floor.settings-dialog.vibration-when-a-time-is-up", "Vibration when a time is up")}
         </Choice>
       </div>
       <div className="pad-grid">
         <button className="floor-btn" type="button" onClick={onClose}>
-          {say("Back to the step")}
+          {say("floor.settings-dialog.back-to-the-step", "Back to the step")}
         </button>
       </div>
     </Dialog>

@@ -3,7 +3,8 @@ import type { Schemas } from "../api/client";
 import { type Actor, atStep, clock, type Pack, type PackStep, running } from "../round/core";
 import * as entries from "../round/entries";
 import type { Round } from "../round/useRound";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import { Asks } from "./Asks";
 import { Checks } from "./Checks";
 import { Hold } from "./Hold";
@@ -21,7 +22,6 @@ type Props = {
   live: Round;
   actor: Actor;
   sheet: Schemas["SheetView"] | undefined;
-  say: Say;
   onTrouble: () => void;
   onMoved: () => void;
   onLocks: () => void;
@@ -30,7 +30,7 @@ type Props = {
 };
 
 export function StepView(p: Props) {
-  const { step, live, say, pack } = p;
+  const { step, live, pack } = p;
   const { state } = live;
   const now = useMemo(
     () => atStep(pack, state, step.id, live.at, p.actor),
@@ -44,42 +44,45 @@ export function StepView(p: Props) {
   const started = now.contact !== undefined;
   const again = state.redo[step.id];
   const still = p.back || p.reader;
-  const onlyParts = again ? pack.rework.filter((r) => again.includes(r.item)).map((r) => say(r.name)) : [];
+  const onlyParts = again ? pack.rework.filter((r) => again.includes(r.item)).map((r) => told(r.name)) : [];
 
   return (
     <>
       <div className="floor-step">
-        <section className="floor-words" aria-label={say("Step {0} of {1}", step.number, pack.steps.length)}>
+        <section
+          className="floor-words"
+          aria-label={say("floor.step-view.step-of", "Step {0} of {1}", step.number, pack.steps.length)}
+        >
           <p className="floor-verb">
-            {step.number}. {say(step.verb)}
+            {step.number}. {told(step.verb)}
           </p>
-          <h2>{say(step.title).replace(/^./, (c) => c.toUpperCase())}</h2>
+          <h2>{told(step.title).replace(/^./, (c) => c.toUpperCase())}</h2>
           {again && (
             <p className="floor-again">
               {onlyParts.length > 0
-                ? say("Once more, only for: {0}", onlyParts.join(", "))
-                : say("Once more")}
+                ? say("floor.step-view.once-more-only-for", "Once more, only for: {0}", onlyParts.join(", "))
+                : say("floor.step-view.once-more", "Once more")}
             </p>
           )}
-          <p className="floor-text">{say(step.words)}</p>
+          <p className="floor-text">{told(step.words)}</p>
           {step.things.length > 0 && (
             <ul className="floor-things">
               {step.things.map((t) => (
-                <li key={t}>{say(t)}</li>
+                <li key={t}>{told(t)}</li>
               ))}
             </ul>
           )}
           {step.off[0]?.destination && (
             <p className="floor-text">
-              {say("Put them:")} <strong>{say(step.off[0].destination)}</strong>
+              {say("floor.step-view.put-them", "Put them:")} <strong>{told(step.off[0].destination)}</strong>
             </p>
           )}
-          {step.caution && <p className="floor-caution">{say(step.caution)}</p>}
-          {step.because && <p className="floor-because">{say(step.because)}</p>}
+          {step.caution && <p className="floor-caution">{told(step.caution)}</p>}
+          {step.because && <p className="floor-because">{told(step.because)}</p>}
         </section>
-        <section className="floor-side" aria-label={say("What to enter")}>
+        <section className="floor-side" aria-label={say("floor.step-view.what-to-enter", "What to enter")}>
           {now.missingLocks.length > 0 && !still && (
-            <OwnLock pack={pack} energies={now.missingLocks} say={say} step={step.id} write={live.write} />
+            <OwnLock pack={pack} energies={now.missingLocks} step={step.id} write={live.write} />
           )}
           {step.reading
             ? !still && (
@@ -88,20 +91,18 @@ export function StepView(p: Props) {
                   step={step.id}
                   plan={step.reading}
                   last={state.readings[step.id]}
-                  say={say}
                   onReading={(by, mgPerL, celsius) =>
                     live.write(entries.reading(step.id, by, mgPerL, celsius))
                   }
                   onCorrective={(text) => live.write(entries.corrective(step.id, text))}
                 />
               )
-            : step.asks.length === 0 && <Where sheet={p.sheet} lit={step.where} say={say} />}
+            : step.asks.length === 0 && <Where sheet={p.sheet} lit={step.where} />}
           {step.asks.length > 0 && (
             <Asks
               step={step}
               now={now}
               still={still}
-              say={say}
               write={live.write}
               onMoved={p.onMoved}
               onLocks={p.onLocks}
@@ -112,11 +113,11 @@ export function StepView(p: Props) {
               <p className="floor-tap">
                 {fitting
                   ? taking
-                    ? say("Tap each as you fit it:")
-                    : say("Tap each as you take it off again:")
+                    ? say("floor.step-view.tap-each-as-you-fit-it", "Tap each as you fit it:")
+                    : say("floor.step-view.tap-each-as-you-take-it", "Tap each as you take it off again:")
                   : taking
-                    ? say("Tap each piece as it comes off:")
-                    : say("Tap each piece as it goes on:")}
+                    ? say("floor.step-view.tap-each-piece-as-it-comes", "Tap each piece as it comes off:")
+                    : say("floor.step-view.tap-each-piece-as-it-goes", "Tap each piece as it goes on:")}
               </p>
               <div className="floor-pieces">
                 {pieces.map((x) => {
@@ -135,7 +136,7 @@ export function StepView(p: Props) {
                       }
                     >
                       {tapped ? "✓ " : ""}
-                      {say(x.name)}
+                      {told(x.name)}
                     </button>
                   );
                 })}
@@ -143,7 +144,7 @@ export function StepView(p: Props) {
             </div>
           )}
           {step.checks.length > 0 && !still && (
-            <Checks step={step} made={state.checks[step.id] ?? {}} say={say} write={live.write} />
+            <Checks step={step} made={state.checks[step.id] ?? {}} write={live.write} />
           )}
           {step.timer?.contact && !still && now.in && !started && (
             <button
@@ -151,7 +152,11 @@ export function StepView(p: Props) {
               type="button"
               onClick={() => live.write(entries.timerStarted(step.id))}
             >
-              {say("The last surface is wet: start {0} s", step.timer.seconds)}
+              {say(
+                "floor.step-view.the-last-surface-is-wet-start",
+                "The last surface is wet: start {0} s",
+                step.timer.seconds,
+              )}
             </button>
           )}
           {step.timer?.contact && !still && started && (
@@ -160,42 +165,42 @@ export function StepView(p: Props) {
               type="button"
               onClick={() => live.write(entries.contactBroken(step.id))}
             >
-              {say("It dried: start again")}
+              {say("floor.step-view.it-dried-start-again", "It dried: start again")}
             </button>
           )}
         </section>
       </div>
       <div className="floor-strip">
-        <Timers running={times} at={live.at} say={say} />
+        <Timers running={times} at={live.at} />
         {live.refusal && (
           <p className="floor-refusal" role="alert">
             {live.refusal}
             <button type="button" className="floor-ok" onClick={() => live.setRefusal(null)}>
-              OK
+              {say("floor.step-view.ok", "OK")}
             </button>
           </p>
         )}
       </div>
       <footer className="floor-foot">
         <button className="floor-btn" type="button" disabled={!p.onBack} onClick={p.onBack ?? undefined}>
-          {say("Back")}
+          {say("floor.step-view.back", "Back")}
         </button>
         <button className="floor-btn" type="button" onClick={p.onTrouble} disabled={still}>
-          {say("Something’s wrong")}
+          {say("floor.step-view.somethings-wrong", "Something’s wrong")}
         </button>
-        <Photo step={step.id} disabled={still} say={say} write={live.write} />
+        <Photo step={step.id} disabled={still} write={live.write} />
         {p.back ? (
           <button className="floor-btn now" type="button" onClick={p.onReturn}>
-            {say("To the step that comes next")}
+            {say("floor.step-view.to-the-step-that-comes-next", "To the step that comes next")}
           </button>
         ) : (
           <Hold
             label={
               now.contact
-                ? say("Contact time, {0}", clock(now.contact))
+                ? say("floor.step-view.contact-time", "Contact time, {0}", clock(now.contact))
                 : now.soaking > 0
-                  ? say("Soaking, {0}", clock(now.soaking))
-                  : label(say, { pieces, moved, taking, readingIn: now.in, asked: now.holds, step })
+                  ? say("floor.step-view.soaking", "Soaking, {0}", clock(now.soaking))
+                  : label({ pieces, moved, taking, readingIn: now.in, asked: now.holds, step })
             }
             ready={now.ready && !p.reader}
             disabled={p.reader}
@@ -216,25 +221,27 @@ type Labelled = {
   step: PackStep;
 };
 
-function label(say: Say, l: Labelled): string {
+function label(l: Labelled): string {
   if (l.moved.length < l.pieces.length) {
     return l.taking
-      ? say("{0} of {1} off", l.moved.length, l.pieces.length)
-      : say("{0} of {1} on", l.moved.length, l.pieces.length);
+      ? say("floor.step-view.of-off", "{0} of {1} off", l.moved.length, l.pieces.length)
+      : say("floor.step-view.of-on", "{0} of {1} on", l.moved.length, l.pieces.length);
   }
   if (l.asked.length < l.step.asks.length) {
-    return say("{0} of {1} confirmed", l.asked.length, l.step.asks.length);
+    return say("floor.step-view.of-confirmed", "{0} of {1} confirmed", l.asked.length, l.step.asks.length);
   }
   if (!l.readingIn) {
-    return say("A reading first");
+    return say("floor.step-view.a-reading-first", "A reading first");
   }
   if (l.pieces.length === 1) {
-    return l.taking ? say("Hold: it is off") : say("Hold: it is on");
+    return l.taking
+      ? say("floor.step-view.hold-it-is-off", "Hold: it is off")
+      : say("floor.step-view.hold-it-is-on", "Hold: it is on");
   }
   if (l.pieces.length > 1) {
     return l.taking
-      ? say("Hold: all {0} are off", l.pieces.length)
-      : say("Hold: all {0} are on", l.pieces.length);
+      ? say("floor.step-view.hold-all-are-off", "Hold: all {0} are off", l.pieces.length)
+      : say("floor.step-view.hold-all-are-on", "Hold: all {0} are on", l.pieces.length);
   }
-  return say("Hold: done");
+  return say("floor.step-view.hold-done", "Hold: done");
 }

@@ -3,7 +3,6 @@ import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Running } from "../round/core";
 import { set } from "../shared/settings";
-import { english } from "../testing/page";
 import { Timers } from "./Timers";
 
 vi.mock("../shared/session", () => ({ useSite: () => ({ data: undefined }) }));
@@ -12,7 +11,7 @@ const SOAK = { step: "soak", name: "tray soaking, sink 1", ends: 1_600_000 };
 const contact = (ends: number) => ({ step: "sanitize", name: "contact", ends });
 const vibrate = vi.fn();
 
-const shown = (at: number, ...running: Running[]) => <Timers running={running} at={at} say={english} />;
+const shown = (at: number, ...running: Running[]) => <Timers running={running} at={at} />;
 
 beforeEach(() => {
   Object.defineProperty(navigator, "vibrate", { value: vibrate, configurable: true });

@@ -1,10 +1,11 @@
 import { useEffect, useRef } from "react";
 import { clock, type Running } from "../round/core";
+import { say } from "../shared/say";
 import { useSettings } from "../shared/settings";
-import type { Say } from "../shared/texts";
+import { told } from "../shared/texts";
 
 /** What runs on over steps: soaks, cooling, drying, contact. It calls once when a time is up. */
-export function Timers({ running: all, at, say }: { running: Running[]; at: number; say: Say }) {
+export function Timers({ running: all, at }: { running: Running[]; at: number }) {
   const settings = useSettings();
   const running = all.map((t) => ({
     id: t.step,
@@ -28,14 +29,14 @@ export function Timers({ running: all, at, say }: { running: Running[]; at: numb
     <>
       {running.map((t) => (
         <div key={t.id} className={`floor-timer${t.left === 0 ? " over" : ""}`} role="timer">
-          <span>{say(t.name).replace(/^./, (c) => c.toUpperCase())}</span>
-          <strong>{t.left > 0 ? clock(t.left) : say("time is up")}</strong>
+          <span>{told(t.name).replace(/^./, (c) => c.toUpperCase())}</span>
+          <strong>{t.left > 0 ? clock(t.left) : say("floor.timers.time-is-up", "time is up")}</strong>
         </div>
       ))}
       <span className="sr-only" aria-live="assertive">
         {running
           .filter((t) => t.left === 0)
-          .map((t) => `${say(t.name)}: ${say("time is up")}`)
+          .map((t) => `${told(t.name)}: ${say("floor.timers.time-is-up", "time is up")}`)
           .join(". ")}
       </span>
     </>

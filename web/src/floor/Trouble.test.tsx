@@ -2,7 +2,7 @@
 import { screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { Pack, State } from "../round/core";
-import { english, show } from "../testing/page";
+import { show } from "../testing/page";
 import { Trouble } from "./Trouble";
 
 const PACK = {
@@ -20,7 +20,7 @@ function dialog(first: string | null = null) {
   const calls = { onSay: vi.fn(), onOtherwise: vi.fn(), onClose: vi.fn() };
   const state = { current: "wash" } as unknown as State;
   return {
-    ...show(<Trouble pack={PACK} state={state} first={first} say={english} {...calls} />),
+    ...show(<Trouble pack={PACK} state={state} first={first} {...calls} />),
     ...calls,
   };
 }

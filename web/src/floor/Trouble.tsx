@@ -1,20 +1,20 @@
 import { useState } from "react";
 import type { Pack, State } from "../round/core";
 import { Dialog } from "../shared/Dialog";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 
 type Props = {
   pack: Pack;
   state: State;
   first: string | null;
-  say: Say;
   onClose: () => void;
   onSay: (kind: string, words: string, item?: string) => void;
   onOtherwise: (reason: string) => void;
 };
 
 /** What is wrong; first what has to be done now, then what goes into the record. */
-export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }: Props) {
+export function Trouble({ pack, state, first, onClose, onSay, onOtherwise }: Props) {
   const [kind, setKind] = useState<string | null>(first);
   const [item, setItem] = useState("");
   const [words, setWords] = useState("");
@@ -23,7 +23,7 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
 
   if (kind === null) {
     return (
-      <Dialog title={say("What is wrong?")} onClose={onClose} dark>
+      <Dialog title={say("floor.trouble.what-is-wrong", "What is wrong?")} onClose={onClose} dark>
         <div className="pad-grid">
           {pack.troubles.map((t) => (
             <button
@@ -32,16 +32,16 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
               type="button"
               onClick={() => setKind(t.kind)}
             >
-              {say(t.title)}
+              {told(t.title)}
             </button>
           ))}
           {state.current && (
             <button className="floor-btn" type="button" onClick={() => setKind("OTHERWISE")}>
-              {say("This step was done differently")}
+              {say("floor.trouble.this-step-was-done-differently", "This step was done differently")}
             </button>
           )}
           <button className="floor-btn" type="button" onClick={onClose}>
-            {say("Nothing, back")}
+            {say("floor.trouble.nothing-back", "Nothing, back")}
           </button>
         </div>
       </Dialog>
@@ -49,17 +49,23 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
   }
 
   return (
-    <Dialog title={say(plan?.title ?? "This step was done differently")} onClose={onClose} dark>
+    <Dialog
+      title={told(
+        plan?.title ?? say("floor.trouble.this-step-was-done-differently", "This step was done differently"),
+      )}
+      onClose={onClose}
+      dark
+    >
       {plan && (
         <ol className="trouble-now">
           {plan.now.map((n) => (
-            <li key={n}>{say(n)}</li>
+            <li key={n}>{told(n)}</li>
           ))}
         </ol>
       )}
       {needsPart && (
         <fieldset className="trouble-parts">
-          <legend>{say("Which part?")}</legend>
+          <legend>{say("floor.trouble.which-part", "Which part?")}</legend>
           <div className="floor-pieces">
             {pack.rework.map((r) => (
               <button
@@ -69,19 +75,19 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
                 aria-pressed={item === r.item}
                 onClick={() => setItem(r.item)}
               >
-                {say(r.name)}
+                {told(r.name)}
               </button>
             ))}
           </div>
         </fieldset>
       )}
       <label className="pad-other">
-        {say("What happened, in a few words")}
+        {say("floor.trouble.what-happened-in-a-few-words", "What happened, in a few words")}
         <textarea rows={2} maxLength={2000} value={words} onChange={(e) => setWords(e.currentTarget.value)} />
       </label>
       <div className="pad-grid">
         <button className="floor-btn" type="button" onClick={() => (first ? onClose() : setKind(null))}>
-          {say("Back")}
+          {say("floor.trouble.back", "Back")}
         </button>
         <button
           className="floor-btn now"
@@ -91,7 +97,9 @@ export function Trouble({ pack, state, first, say, onClose, onSay, onOtherwise }
             plan ? onSay(plan.kind, words.trim(), needsPart ? item : undefined) : onOtherwise(words.trim())
           }
         >
-          {plan?.about === "A_PART_TO_REDO" ? say("Record it and do it again") : say("Record it")}
+          {plan?.about === "A_PART_TO_REDO"
+            ? say("floor.trouble.record-it-and-do-it-again", "Record it and do it again")
+            : say("floor.trouble.record-it", "Record it")}
         </button>
       </div>
     </Dialog>

@@ -1,25 +1,30 @@
 import type { Schemas } from "../api/client";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 
-type Props = { sheet: Schemas["SheetView"] | undefined; lit: string[]; say: Say };
+type Props = { sheet: Schemas["SheetView"] | undefined; lit: string[] };
 
 /** The outline of the machine with the places of this step lit, and named beneath. */
-export function Where({ sheet, lit, say }: Props) {
+export function Where({ sheet, lit }: Props) {
   const outline = sheet?.outline;
   if (!outline) {
     return null;
   }
-  const names = sheet.parts.filter((p) => lit.includes(p.id)).map((p) => say(p.name));
+  const names = sheet.parts.filter((p) => lit.includes(p.id)).map((p) => told(p.name));
   const shown =
     names.length > 5
-      ? say("{0} and {1} more", names.slice(0, 4).join(", "), names.length - 4)
+      ? say("floor.where.and-more", "{0} and {1} more", names.slice(0, 4).join(", "), names.length - 4)
       : names.join(", ");
   return (
     <figure className="where">
       <svg
         viewBox={`-8 -8 ${outline.width + 16} ${outline.height - 30}`}
         role="img"
-        aria-label={say("Where: {0}", shown || say("the machine"))}
+        aria-label={say(
+          "floor.where.where",
+          "Where: {0}",
+          shown || say("floor.where.the-machine", "the machine"),
+        )}
       >
         {outline.shapes.map((s) => (
           <path key={s.part} d={s.path} className={lit.includes(s.part) ? "where-lit" : "where-part"} />

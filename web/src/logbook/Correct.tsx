@@ -5,6 +5,7 @@ import { api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 
 type Props = { round: string; entry: Schemas["LogEntry"]; onClose: () => void };
 
@@ -27,10 +28,21 @@ export function Correct({ round, entry, onClose }: Props) {
   });
   return (
     <Dialog title={`Correct entry ${entry.seq}`} onClose={onClose}>
-      <Sign save={correct} ready={text.trim() !== ""} says="Sign the correction" onClose={onClose}>
-        <p>It says: {entry.text}. It stays as it is; what is right stands beside it with your name.</p>
+      <Sign
+        save={correct}
+        ready={text.trim() !== ""}
+        says={say("logbook.correct.sign-the-correction", "Sign the correction")}
+        onClose={onClose}
+      >
+        <p>
+          {say(
+            "logbook.correct.it-says-it-stays-as-it",
+            "It says: {0}. It stays as it is; what is right stands beside it with your name.",
+            entry.text,
+          )}
+        </p>
         <TextInput
-          label="What is right"
+          label={say("logbook.correct.what-is-right", "What is right")}
           maxLength={2000}
           value={text}
           onChange={(e) => setText(e.currentTarget.value)}

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "../procedures/workbench.css";
 import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
@@ -57,16 +58,18 @@ export default function OnTheRibbon() {
   if (failed) {
     return (
       <main className="page-state" role="alert">
-        <h1>This round cannot be replayed</h1>
+        <h1>{say("logbook.on-the-ribbon.this-round-cannot-be-replayed", "This round cannot be replayed")}</h1>
         <p>{message(failed.error)}</p>
-        <Link to={`/logbook/${round}`}>To the record</Link>
+        <Link to={`/logbook/${round}`}>{say("logbook.on-the-ribbon.to-the-record", "To the record")}</Link>
       </main>
     );
   }
   if (!record.data || !doc || !verdict.data || !sheet.data || !chemicals.data || !actions.data) {
     return (
       <main className="page-state">
-        <h1>Loading the round and its ribbon…</h1>
+        <h1>
+          {say("logbook.on-the-ribbon.loading-the-round-and-its-ribbon", "Loading the round and its ribbon…")}
+        </h1>
       </main>
     );
   }
@@ -105,21 +108,24 @@ function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) 
   return (
     <main className="bench">
       <div className="bench-body">
-        <section className="bench-left" aria-label="The round on its ribbon">
+        <section
+          className="bench-left"
+          aria-label={say("logbook.on-the-ribbon.the-round-on-its-ribbon", "The round on its ribbon")}
+        >
           <div className="page-head replay-head">
             <h1>
               {record.row.machine} {record.row.title}
             </h1>
             <span className="grow" />
             <Link className="btn" to={`/logbook/${record.row.round}`}>
-              The record
+              {say("logbook.on-the-ribbon.the-record", "The record")}
             </Link>
           </div>
           <label className="replay">
             <span>
               {now
                 ? `Entry ${at} of ${record.entries.length}: ${clock.time(now.at)}, step ${now.step}, ${now.who}`
-                : "Nothing entered yet"}
+                : say("logbook.on-the-ribbon.nothing-entered-yet", "Nothing entered yet")}
             </span>
             <input
               type="range"
@@ -150,10 +156,21 @@ function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) 
             reached={Math.max(0, ...seen.map((e) => e.step))}
           />
         </section>
-        <aside className="bench-right" aria-label="What was entered at this step">
-          <h2>Step {number}</h2>
+        <aside
+          className="bench-right"
+          aria-label={say(
+            "logbook.on-the-ribbon.what-was-entered-at-this-step",
+            "What was entered at this step",
+          )}
+        >
+          <h2>{say("logbook.on-the-ribbon.step", "Step {0}", number)}</h2>
           {own.length === 0 ? (
-            <p className="quiet">Nothing was entered here up to then.</p>
+            <p className="quiet">
+              {say(
+                "logbook.on-the-ribbon.nothing-was-entered-here-up-to",
+                "Nothing was entered here up to then.",
+              )}
+            </p>
           ) : (
             <ol className="replay-entries">
               {own.map((e) => (

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, message, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
+import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import "./logbook.css";
 import { keys } from "../shared/keys";
@@ -30,18 +31,34 @@ export default function RoundList() {
   return (
     <main className="page">
       <div className="page-head">
-        <h1>Logbook</h1>
+        <h1>{say("logbook.round-list.logbook", "Logbook")}</h1>
         <span className="grow" />
         {chain.data && (
           <p className={chain.data.whole ? "quiet" : "note stop"}>
             {chain.data.whole
               ? chain.data.entries < chain.data.all
-                ? `Chain whole over ${chain.data.entries} of ${chain.data.all} entries; the rest is being walked`
-                : `Chain whole over ${chain.data.entries} ${chain.data.entries === 1 ? "entry" : "entries"}`
-              : `The chain is broken at entry ${chain.data.firstBroken}: something was changed from outside`}
+                ? say(
+                    "logbook.round-list.chain-whole-over-of-entries-the",
+                    "Chain whole over {0} of {1} entries; the rest is being walked",
+                    chain.data.entries,
+                    chain.data.all,
+                  )
+                : say(
+                    "logbook.round-list.chain-whole-over",
+                    "Chain whole over {0} {1}",
+                    chain.data.entries,
+                    chain.data.entries === 1
+                      ? say("logbook.round-list.entry", "entry")
+                      : say("logbook.round-list.entries", "entries"),
+                  )
+              : say(
+                  "logbook.round-list.the-chain-is-broken-at-entry",
+                  "The chain is broken at entry {0}: something was changed from outside",
+                  chain.data.firstBroken,
+                )}
             {chain.data.signedAt && (
               <>
-                . Signed{" "}
+                {say("logbook.round-list.signed", ". Signed")}{" "}
                 <a href="/api/logbook/head" download>
                   {clock.time(chain.data.signedAt)}
                 </a>
@@ -52,7 +69,12 @@ export default function RoundList() {
       </div>
       {(chain.data?.changed.length ?? 0) > 0 && (
         <div className="note stop" role="alert">
-          <strong>Changed on the server by something other than this program, so not used:</strong>
+          <strong>
+            {say(
+              "logbook.round-list.changed-on-the-server-by-something",
+              "Changed on the server by something other than this program, so not used:",
+            )}
+          </strong>
           <ul>
             {chain.data?.changed.map((c) => (
               <li key={c}>{c}</li>
@@ -67,9 +89,9 @@ export default function RoundList() {
       )}
       <div className="filters">
         <label>
-          Machine
+          {say("logbook.round-list.machine", "Machine")}
           <select value={machine} onChange={(e) => set("machine", e.currentTarget.value)}>
-            <option value="">all</option>
+            <option value="">{say("logbook.round-list.all", "all")}</option>
             {machines.data?.map((m) => (
               <option key={m.code} value={m.code}>
                 {m.code} {m.name.toLowerCase()}
@@ -78,39 +100,45 @@ export default function RoundList() {
           </select>
         </label>
         <label>
-          From
+          {say("logbook.round-list.from", "From")}
           <input type="date" value={from} onChange={(e) => set("from", e.currentTarget.value)} />
         </label>
         <label>
-          To
+          {say("logbook.round-list.to", "To")}
           <input type="date" value={to} onChange={(e) => set("to", e.currentTarget.value)} />
         </label>
       </div>
-      {rows.isPending && <p className="page-state">Loading…</p>}
+      {rows.isPending && <p className="page-state">{say("logbook.round-list.loading", "Loading…")}</p>}
       {rows.isError && (
         <div className="page-state" role="alert">
           <p>{message(rows.error)}</p>
           <button className="btn" type="button" onClick={() => rows.refetch()}>
-            Try again
+            {say("logbook.round-list.try-again", "Try again")}
           </button>
         </div>
       )}
       {rows.data?.length === 0 && (
         <p className="page-state">
           {machine || from || to
-            ? "No round between these days at this machine."
-            : "No round has been carried out yet. What is entered on the floor stands here at once."}
+            ? say(
+                "logbook.round-list.no-round-between-these-days-at",
+                "No round between these days at this machine.",
+              )
+            : say(
+                "logbook.round-list.no-round-has-been-carried-out",
+                "No round has been carried out yet. What is entered on the floor stands here at once.",
+              )}
         </p>
       )}
       {rows.data && rows.data.length > 0 && (
         <table className="table">
           <thead>
             <tr>
-              <th scope="col">Day</th>
-              <th scope="col">Machine</th>
-              <th scope="col">Round</th>
-              <th scope="col">Started by</th>
-              <th scope="col">Closed by</th>
+              <th scope="col">{say("logbook.round-list.day", "Day")}</th>
+              <th scope="col">{say("logbook.round-list.machine", "Machine")}</th>
+              <th scope="col">{say("logbook.round-list.round", "Round")}</th>
+              <th scope="col">{say("logbook.round-list.started-by", "Started by")}</th>
+              <th scope="col">{say("logbook.round-list.closed-by", "Closed by")}</th>
             </tr>
           </thead>
           <tbody>
@@ -123,7 +151,9 @@ export default function RoundList() {
                 <td>{r.machine}</td>
                 <td>
                   <Link to={`/logbook/${r.round}`}>{r.title}</Link>
-                  <div className="quiet">procedure version {r.version}</div>
+                  <div className="quiet">
+                    {say("logbook.round-list.procedure-version", "procedure version {0}", r.version)}
+                  </div>
                 </td>
                 <td>{r.startedBy}</td>
                 <td>
@@ -133,7 +163,7 @@ export default function RoundList() {
                       <div className="quiet">{clock.time(r.closedAt ?? 0)}</div>
                     </>
                   ) : (
-                    "still open"
+                    say("logbook.round-list.still-open", "still open")
                   )}
                 </td>
               </tr>

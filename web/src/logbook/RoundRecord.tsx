@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { Correct } from "./Correct";
 import "./logbook.css";
@@ -10,13 +11,13 @@ import { keys } from "../shared/keys";
 type LogEntry = Schemas["LogEntry"];
 
 const WEIGHT: Record<string, string> = {
-  "reading-in": "reading in range",
-  "reading-out": "reading out of range",
-  corrective: "corrective action",
+  "reading-in": say("logbook.round-record.reading-in-range", "reading in range"),
+  "reading-out": say("logbook.round-record.reading-out-of-range", "reading out of range"),
+  corrective: say("logbook.round-record.corrective-action", "corrective action"),
   deviation: "deviation",
   signature: "signature",
-  trouble: "went wrong",
-  difference: "does not fit",
+  trouble: say("logbook.round-record.went-wrong", "went wrong"),
+  difference: say("logbook.round-record.does-not-fit", "does not fit"),
   lock: "lock",
   correction: "correction",
 };
@@ -49,16 +50,16 @@ export default function RoundRecord() {
   if (record.isError) {
     return (
       <main className="page-state" role="alert">
-        <h1>This record cannot be shown</h1>
+        <h1>{say("logbook.round-record.this-record-cannot-be-shown", "This record cannot be shown")}</h1>
         <p>{message(record.error)}</p>
-        <Link to="/logbook">To the logbook</Link>
+        <Link to="/logbook">{say("logbook.round-record.to-the-logbook", "To the logbook")}</Link>
       </main>
     );
   }
   if (!record.data) {
     return (
       <main className="page-state">
-        <h1>Loading the record…</h1>
+        <h1>{say("logbook.round-record.loading-the-record", "Loading the record…")}</h1>
       </main>
     );
   }
@@ -75,13 +76,13 @@ export default function RoundRecord() {
         </h1>
         <span className="grow" />
         <a className="btn no-print" href={`/api/logbook/${round}/pdf`}>
-          PDF
+          {say("logbook.round-record.pdf", "PDF")}
         </a>
         <a className="btn no-print" href={`/api/logbook/${round}/entries`} download={`round-${round}.json`}>
-          JSON
+          {say("logbook.round-record.json", "JSON")}
         </a>
         <Link className="btn no-print" to={`/logbook/${round}/ribbon`}>
-          On the ribbon
+          {say("logbook.round-record.on-the-ribbon", "On the ribbon")}
         </Link>
       </div>
       <dl className="facts">
@@ -105,17 +106,19 @@ export default function RoundRecord() {
         />
       </dl>
       <section>
-        <h2>Readings, deviations, signatures</h2>
+        <h2>
+          {say("logbook.round-record.readings-deviations-signatures", "Readings, deviations, signatures")}
+        </h2>
         {notable.length === 0 ? (
-          <p className="quiet">None yet.</p>
+          <p className="quiet">{say("logbook.round-record.none-yet", "None yet.")}</p>
         ) : (
           <table className="table">
             <thead>
               <tr>
-                <th scope="col">Time</th>
-                <th scope="col">Step</th>
-                <th scope="col">What</th>
-                <th scope="col">Who</th>
+                <th scope="col">{say("logbook.round-record.time", "Time")}</th>
+                <th scope="col">{say("logbook.round-record.step", "Step")}</th>
+                <th scope="col">{say("logbook.round-record.what", "What")}</th>
+                <th scope="col">{say("logbook.round-record.who", "Who")}</th>
               </tr>
             </thead>
             <tbody>
@@ -130,8 +133,11 @@ export default function RoundRecord() {
                     {e.who}
                     {mayCorrect && e.kind !== "correction" && (
                       <button className="btn small no-print" type="button" onClick={() => setWrong(e)}>
-                        Correct
-                        <span className="sr-only"> entry {e.seq}</span>
+                        {say("logbook.round-record.correct", "Correct")}
+                        <span className="sr-only">
+                          {" "}
+                          {say("logbook.round-record.entry", "entry {0}", e.seq)}
+                        </span>
                       </button>
                     )}
                   </td>
@@ -143,11 +149,11 @@ export default function RoundRecord() {
       </section>
       <section>
         <div className="page-head">
-          <h2>Step by step</h2>
+          <h2>{say("logbook.round-record.step-by-step", "Step by step")}</h2>
           <span className="grow" />
           <label className="no-print">
-            <input type="checkbox" checked={all} onChange={(e) => setAll(e.currentTarget.checked)} /> every
-            entry
+            <input type="checkbox" checked={all} onChange={(e) => setAll(e.currentTarget.checked)} />{" "}
+            {say("logbook.round-record.every-entry", "every entry")}
           </label>
         </div>
         <ol className="record-steps">
@@ -169,8 +175,12 @@ export default function RoundRecord() {
                   ))}
                 </div>
                 <span className="quiet">
-                  {last ? `${clock.time(last.at)}, ${last.who}${last.paper ? ", from paper" : ""}` : ""}
-                  {last?.kind !== "step-done" && last?.kind !== "round-closed" ? " (open)" : ""}
+                  {last
+                    ? `${clock.time(last.at)}, ${last.who}${last.paper ? say("logbook.round-record.from-paper", ", from paper") : ""}`
+                    : ""}
+                  {last?.kind !== "step-done" && last?.kind !== "round-closed"
+                    ? say("logbook.round-record.open", " (open)")
+                    : ""}
                 </span>
               </li>
             );
@@ -179,7 +189,11 @@ export default function RoundRecord() {
       </section>
       {wrong && <Correct round={round} entry={wrong} onClose={() => setWrong(null)} />}
       <p className="quiet record-foot">
-        Pack {r.packHash.slice(0, 12)}. Label, machine manual and local code stand above this record.
+        {say(
+          "logbook.round-record.pack-label-machine-manual-and-local",
+          "Pack {0}. Label, machine manual and local code stand above this record.",
+          r.packHash.slice(0, 12),
+        )}
       </p>
     </main>
   );

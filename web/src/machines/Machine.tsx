@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { PrintMenu } from "../shared/PrintMenu";
+import { say } from "../shared/say";
 import { useSession } from "../shared/session";
 import { MapView } from "./MapView";
 import "./machines.css";
@@ -44,10 +45,10 @@ export default function Machine() {
   if (failed) {
     return (
       <main className="page-state" role="alert">
-        <h1>This machine cannot be shown</h1>
+        <h1>{say("machines.machine.this-machine-cannot-be-shown", "This machine cannot be shown")}</h1>
         <p>{message(failed.error)}</p>
         <Link className="btn" to="/machines">
-          All machines
+          {say("machines.machine.all-machines", "All machines")}
         </Link>
       </main>
     );
@@ -55,7 +56,7 @@ export default function Machine() {
   if (!sheet.data || !map.data) {
     return (
       <main className="page-state">
-        <h1>Loading the machine…</h1>
+        <h1>{say("machines.machine.loading-the-machine", "Loading the machine…")}</h1>
       </main>
     );
   }
@@ -71,19 +72,28 @@ export default function Machine() {
         <span className="grow" />
         <PrintMenu
           prints={[
-            ["Lockout sheet", `/api/prints/machines/${s.code}/lockout.pdf`],
-            ["Label for the tablet’s camera", `/api/prints/machines/${s.code}/label.pdf`],
-            ["Brush chart", `/api/prints/machines/${s.code}/brushes.pdf`],
+            [
+              say("machines.machine.lockout-sheet", "Lockout sheet"),
+              `/api/prints/machines/${s.code}/lockout.pdf`,
+            ],
+            [
+              say("machines.machine.label-for-the-tablets-camera", "Label for the tablet’s camera"),
+              `/api/prints/machines/${s.code}/label.pdf`,
+            ],
+            [
+              say("machines.machine.brush-chart", "Brush chart"),
+              `/api/prints/machines/${s.code}/brushes.pdf`,
+            ],
           ]}
         />
         {session.data?.role === "SUPERVISOR" && (
           <Link className="btn" to={`/machines/${s.code}/sheet`}>
-            Edit the sheet
+            {say("machines.machine.edit-the-sheet", "Edit the sheet")}
           </Link>
         )}
       </div>
       <p className="quiet">
-        Sheet version {s.version}
+        {say("machines.machine.sheet-version", "Sheet version {0}", s.version)}
         {s.configuration && `: ${s.configuration}`}
       </p>
       {s.options.length > 0 && (
@@ -94,27 +104,38 @@ export default function Machine() {
         </div>
       )}
       <div className="machine-body">
-        <section aria-label="Take-apart map" className="machine-map">
-          <h2>How it comes apart</h2>
+        <section
+          aria-label={say("machines.machine.take-apart-map", "Take-apart map")}
+          className="machine-map"
+        >
+          <h2>{say("machines.machine.how-it-comes-apart", "How it comes apart")}</h2>
           <p className="quiet">
-            From left to right: what comes off first, to what never leaves. Pick a part.
+            {say(
+              "machines.machine.from-left-to-right-what-comes",
+              "From left to right: what comes off first, to what never leaves. Pick a part.",
+            )}
           </p>
           <MapView map={map.data} picked={picked} lit={energy?.parts ?? []} onPick={pick} />
-          <ul className="map-legend" aria-label="Legend">
+          <ul className="map-legend" aria-label={say("machines.machine.legend", "Legend")}>
             <li>
-              <span className="map-key contact" /> food-contact
+              <span className="map-key contact" /> {say("machines.machine.food-contact", "food-contact")}
             </li>
             <li>
-              <span className="map-key guard" /> guard
+              <span className="map-key guard" /> {say("machines.machine.guard", "guard")}
             </li>
             <li>
-              <span className="map-key aside" /> moves aside
+              <span className="map-key aside" /> {say("machines.machine.moves-aside", "moves aside")}
             </li>
             <li>
-              <b aria-hidden="true">△</b> can hurt
+              <b aria-hidden="true">△</b> {say("machines.machine.can-hurt", "can hurt")}
             </li>
           </ul>
-          <h2>Power and stored energy, and where to lock it out</h2>
+          <h2>
+            {say(
+              "machines.machine.power-and-stored-energy-and-where",
+              "Power and stored energy, and where to lock it out",
+            )}
+          </h2>
           <ul className="machine-energies">
             {map.data.energies.map((e) => (
               <li key={e.id}>
@@ -135,13 +156,18 @@ export default function Machine() {
             ))}
           </ul>
         </section>
-        <aside className="machine-part" aria-live="polite" aria-label="Part">
+        <aside className="machine-part" aria-live="polite" aria-label={say("machines.machine.part", "Part")}>
           {part ? (
             <Detail title={part.name} sentences={part.sentences} more={part.surfaces} />
           ) : energy ? (
             <Detail title={energy.name} sentences={energy.sentences} more={[]} />
           ) : (
-            <p className="quiet">Pick a part or an energy: what it is, what to mind, where it goes.</p>
+            <p className="quiet">
+              {say(
+                "machines.machine.pick-a-part-or-an-energy",
+                "Pick a part or an energy: what it is, what to mind, where it goes.",
+              )}
+            </p>
           )}
         </aside>
       </div>
@@ -169,7 +195,9 @@ function Switches({ group, fitted, onChoose }: SwitchProps) {
             onChange={() => onChoose(group.id, o.id)}
           />
           {o.name}
-          {o.id === group.fitted && <span className="quiet"> (fitted)</span>}
+          {o.id === group.fitted && (
+            <span className="quiet"> {say("machines.machine.fitted", "(fitted)")}</span>
+          )}
         </label>
       ))}
     </fieldset>
@@ -187,7 +215,7 @@ function Detail({ title, sentences, more }: { title: string; sentences: string[]
       </ul>
       {more.length > 0 && (
         <>
-          <h3>Its surfaces</h3>
+          <h3>{say("machines.machine.its-surfaces", "Its surfaces")}</h3>
           <ul className="sentences">
             {more.map((t) => (
               <li key={t}>{t}</li>

@@ -1,6 +1,7 @@
 import ELK from "elkjs/lib/elk.bundled.js";
 import { useEffect, useState } from "react";
 import type { Schemas } from "../api/client";
+import { say } from "../shared/say";
 import { asked, type Drawn, drawn } from "./layout";
 
 type Props = {
@@ -28,12 +29,12 @@ export function MapView({ map, picked, lit, onPick }: Props) {
     };
   }, [map]);
   if (!d) {
-    return <p className="page-state">Laying it out…</p>;
+    return <p className="page-state">{say("machines.map-view.laying-it-out", "Laying it out…")}</p>;
   }
   return (
     // Wider maps are scrolled, with the keyboard as well.
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolled region has to take the keyboard
-    <section className="map" aria-label="Parts" tabIndex={0}>
+    <section className="map" aria-label={say("machines.map-view.parts", "Parts")} tabIndex={0}>
       <div className="map-sheet" style={{ width: d.width, height: d.height }}>
         <svg width={d.width} height={d.height} role="presentation">
           {d.paths.map((p) => (
@@ -70,10 +71,12 @@ export function MapView({ map, picked, lit, onPick }: Props) {
               {n.name}
               {n.harms && <b aria-hidden="true"> △</b>}
               <span className="sr-only">
-                {n.contact ? ", food-contact" : ""}
-                {n.guard ? ", a guard" : ""}
-                {n.harms ? ", can hurt" : ""}
-                {n.turn === undefined ? ", stays on the machine" : `, comes off in turn ${n.turn + 1}`}
+                {n.contact ? say("machines.map-view.food-contact", ", food-contact") : ""}
+                {n.guard ? say("machines.map-view.a-guard", ", a guard") : ""}
+                {n.harms ? say("machines.map-view.can-hurt", ", can hurt") : ""}
+                {n.turn === undefined
+                  ? say("machines.map-view.stays-on-the-machine", ", stays on the machine")
+                  : say("machines.map-view.comes-off-in-turn", ", comes off in turn {0}", n.turn + 1)}
               </span>
             </button>
           );

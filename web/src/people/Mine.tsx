@@ -3,8 +3,8 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
+import { say } from "../shared/say";
 import { signedIn, useSession, useSignOut } from "../shared/session";
-import { useSay } from "../shared/texts";
 import "./people.css";
 
 const DIGITS = 6;
@@ -13,14 +13,13 @@ const DIGITS = 6;
 export default function Mine() {
   const session = useSession();
   const navigate = useNavigate();
-  const say = useSay();
   return (
     <main className="page mine">
       <div className="page-head">
         <h1>{session.data?.name}</h1>
         <span className="grow" />
         <button className="btn" type="button" onClick={() => navigate(-1)}>
-          {say("Back")}
+          {say("people.mine.back", "Back")}
         </button>
       </div>
       <ChoosePin />
@@ -32,7 +31,6 @@ export default function Mine() {
 /** Before anything can be signed, for whoever has no PIN that they have chosen. */
 export function FirstPin() {
   const session = useSession();
-  const say = useSay();
   const leave = useSignOut();
   return (
     <main className="page mine">
@@ -40,7 +38,7 @@ export function FirstPin() {
         <h1>{session.data?.name}</h1>
         <span className="grow" />
         <button className="btn" type="button" onClick={() => leave.mutate()}>
-          {say("Sign out")}
+          {say("people.mine.sign-out", "Sign out")}
         </button>
       </div>
       {leave.isError && (
@@ -55,7 +53,6 @@ export function FirstPin() {
 
 function ChoosePin() {
   const queries = useQueryClient();
-  const say = useSay();
   const session = useSession();
   const first = session.data?.choosePin ?? false;
   const [byPin, setByPin] = useState(false);
@@ -81,12 +78,23 @@ function ChoosePin() {
         save.mutate();
       }}
     >
-      <h2>{first ? say("Choose your PIN") : say("Another PIN")}</h2>
+      <h2>
+        {first
+          ? say("people.mine.choose-your-pin", "Choose your PIN")
+          : say("people.mine.another-pin", "Another PIN")}
+      </h2>
       <p className="quiet">
-        {say("You sign with it: six digits that only you know. Not your birthday, not one after the other.")}
+        {say(
+          "people.mine.you-sign-with-it-six-digits",
+          "You sign with it: six digits that only you know. Not your birthday, not one after the other.",
+        )}
       </p>
       <PasswordInput
-        label={byPin ? say("The PIN you had") : say("Your password")}
+        label={
+          byPin
+            ? say("people.mine.the-pin-you-had", "The PIN you had")
+            : say("people.mine.your-password", "Your password")
+        }
         inputMode={byPin ? "numeric" : undefined}
         autoComplete={byPin ? "off" : "current-password"}
         size="md"
@@ -96,10 +104,12 @@ function ChoosePin() {
         onChange={(e) => setSecret(e.currentTarget.value)}
       />
       <button className="link" type="button" onClick={() => setByPin(!byPin)}>
-        {byPin ? say("With the password instead") : say("With the PIN you had instead")}
+        {byPin
+          ? say("people.mine.with-the-password-instead", "With the password instead")
+          : say("people.mine.with-the-pin-you-had-instead", "With the PIN you had instead")}
       </button>
       <PasswordInput
-        label={say("New PIN, six digits")}
+        label={say("people.mine.new-pin-six-digits", "New PIN, six digits")}
         inputMode="numeric"
         autoComplete="off"
         size="md"
@@ -110,7 +120,7 @@ function ChoosePin() {
         onChange={(e) => setPin(e.currentTarget.value)}
       />
       <PasswordInput
-        label={say("The same again")}
+        label={say("people.mine.the-same-again", "The same again")}
         inputMode="numeric"
         autoComplete="off"
         size="md"
@@ -119,7 +129,11 @@ function ChoosePin() {
         withAsterisk={false}
         value={again}
         onChange={(e) => setAgain(e.currentTarget.value)}
-        error={differ && again.length >= pin.length ? say("The two are not the same.") : undefined}
+        error={
+          differ && again.length >= pin.length
+            ? say("people.mine.the-two-are-not-the-same", "The two are not the same.")
+            : undefined
+        }
       />
       {save.error && (
         <p className="note stop" role="alert">
@@ -128,11 +142,11 @@ function ChoosePin() {
       )}
       {save.isSuccess && (
         <p className="note done" role="status">
-          {say("From now on you sign with the new PIN.")}
+          {say("people.mine.from-now-on-you-sign-with", "From now on you sign with the new PIN.")}
         </p>
       )}
       <button className="btn main" type="submit" disabled={save.isPending || differ || again === ""}>
-        {say("Take this PIN")}
+        {say("people.mine.take-this-pin", "Take this PIN")}
       </button>
     </form>
   );
@@ -140,7 +154,6 @@ function ChoosePin() {
 
 function ChoosePassword() {
   const queries = useQueryClient();
-  const say = useSay();
   const [old, setOld] = useState("");
   const [password, setPassword] = useState("");
   const save = useMutation({
@@ -159,9 +172,9 @@ function ChoosePassword() {
         save.mutate();
       }}
     >
-      <h2>{say("Another password")}</h2>
+      <h2>{say("people.mine.another-password", "Another password")}</h2>
       <PasswordInput
-        label={say("The password you have")}
+        label={say("people.mine.the-password-you-have", "The password you have")}
         autoComplete="current-password"
         size="md"
         required
@@ -170,7 +183,7 @@ function ChoosePassword() {
         onChange={(e) => setOld(e.currentTarget.value)}
       />
       <PasswordInput
-        label={say("New password, 8 to 72 letters")}
+        label={say("people.mine.new-password-8-to-72-letters", "New password, 8 to 72 letters")}
         autoComplete="new-password"
         size="md"
         required
@@ -185,11 +198,11 @@ function ChoosePassword() {
       )}
       {save.isSuccess && (
         <p className="note done" role="status">
-          {say("From now on you sign in with the new password.")}
+          {say("people.mine.from-now-on-you-sign-in", "From now on you sign in with the new password.")}
         </p>
       )}
       <button className="btn main" type="submit" disabled={save.isPending}>
-        {say("Take this password")}
+        {say("people.mine.take-this-password", "Take this password")}
       </button>
     </form>
   );

@@ -5,6 +5,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { useFilters } from "../shared/filters";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { SiteArchive } from "./SiteArchive";
 import { SiteForm } from "./SiteForm";
@@ -15,7 +16,13 @@ import { keys } from "../shared/keys";
 type PersonRow = Schemas["PersonView"];
 
 export const ROLES: { value: PersonRow["role"]; label: string }[] = [
-  { value: "SUPERVISOR", label: "supervisor: writes, approves, changes the site" },
+  {
+    value: "SUPERVISOR",
+    label: say(
+      "people.people.supervisor-writes-approves-changes-the-site",
+      "supervisor: writes, approves, changes the site",
+    ),
+  },
   { value: "CREW", label: "crew: carries out" },
   { value: "QA", label: "quality: releases" },
   { value: "AUDITOR", label: "auditor: reads only" },
@@ -34,7 +41,7 @@ export default function People() {
   if (people.isError) {
     return (
       <main className="page">
-        <h1>People and site</h1>
+        <h1>{say("people.people.people-and-site", "People and site")}</h1>
         <p className="note stop" role="alert">
           {message(people.error)}
         </p>
@@ -44,23 +51,23 @@ export default function People() {
   return (
     <main className="page">
       <div className="page-head">
-        <h1>People and site</h1>
+        <h1>{say("people.people.people-and-site", "People and site")}</h1>
         <span className="grow" />
         <button className="btn main" type="button" onClick={() => set("person", "new")}>
-          New person…
+          {say("people.people.new-person", "New person…")}
         </button>
       </div>
-      {people.isPending && <p className="page-state">Loading…</p>}
+      {people.isPending && <p className="page-state">{say("people.people.loading", "Loading…")}</p>}
       <table className="table">
         <thead>
           <tr>
-            <th scope="col">Name</th>
-            <th scope="col">Role</th>
-            <th scope="col">Trained on</th>
-            <th scope="col">Age</th>
-            <th scope="col">State</th>
+            <th scope="col">{say("people.people.name", "Name")}</th>
+            <th scope="col">{say("people.people.role", "Role")}</th>
+            <th scope="col">{say("people.people.trained-on", "Trained on")}</th>
+            <th scope="col">{say("people.people.age", "Age")}</th>
+            <th scope="col">{say("people.people.state", "State")}</th>
             <th scope="col">
-              <span className="sr-only">Actions</span>
+              <span className="sr-only">{say("people.people.actions", "Actions")}</span>
             </th>
           </tr>
         </thead>
@@ -71,15 +78,15 @@ export default function People() {
               <td>{ROLES.find((r) => r.value === p.role)?.label.replace(/:.*/, "")}</td>
               <td>
                 {p.role === "SUPERVISOR"
-                  ? "answers for all"
+                  ? say("people.people.answers-for-all", "answers for all")
                   : p.trainedOn.length > 0
                     ? p.trainedOn.join(", ")
                     : "–"}
               </td>
-              <td>{p.adultFrom ? `under 18 until ${p.adultFrom}` : "of age"}</td>
+              <td>{p.adultFrom ? `under 18 until ${p.adultFrom}` : say("people.people.of-age", "of age")}</td>
               <td>
-                {p.left ? "left" : "active"}
-                {p.sameAs ? `, second account of ${p.sameAs}` : ""}
+                {p.left ? say("people.people.left", "left") : say("people.people.active", "active")}
+                {p.sameAs ? say("people.people.second-account-of", ", second account of {0}", p.sameAs) : ""}
               </td>
               <td>
                 <button
@@ -88,7 +95,7 @@ export default function People() {
                   aria-label={`Change ${p.name}`}
                   onClick={() => set("person", String(p.id))}
                 >
-                  Change…
+                  {say("people.people.change", "Change…")}
                 </button>
               </td>
             </tr>
@@ -98,8 +105,12 @@ export default function People() {
       <TabletList />
       <SiteForm />
       <SiteArchive />
-      <h2>What was changed</h2>
-      {changes.data?.length === 0 && <p className="quiet">Nothing yet since this site was set up.</p>}
+      <h2>{say("people.people.what-was-changed", "What was changed")}</h2>
+      {changes.data?.length === 0 && (
+        <p className="quiet">
+          {say("people.people.nothing-yet-since-this-site-was", "Nothing yet since this site was set up.")}
+        </p>
+      )}
       <ul className="site-log">
         {(changes.data ?? []).slice(0, 100).map((c, i) => (
           <li key={`${c.at}-${i}`}>
@@ -107,7 +118,7 @@ export default function People() {
               {clock.day(c.at)} {clock.time(c.at)}
             </span>
             <b>{c.what}</b>
-            <span>by {c.who}</span>
+            <span>{say("people.people.by", "by {0}", c.who)}</span>
           </li>
         ))}
       </ul>
@@ -168,13 +179,24 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
     },
   });
   return (
-    <Dialog title={person ? person.name : "A new person"} onClose={onClose}>
-      <Sign save={save} ready pinLabel="Your own PIN, to sign this" onClose={onClose}>
+    <Dialog
+      title={person ? person.name : say("people.people.a-new-person", "A new person")}
+      onClose={onClose}
+    >
+      <Sign
+        save={save}
+        ready
+        pinLabel={say("people.people.your-own-pin-to-sign-this", "Your own PIN, to sign this")}
+        onClose={onClose}
+      >
         <TextInput
-          label="Name"
+          label={say("people.people.name", "Name")}
           description={
             person
-              ? "Records show the new one. Somebody who wants to be named no more gets another, as “Former 7”."
+              ? say(
+                  "people.people.records-show-the-new-one-somebody",
+                  "Records show the new one. Somebody who wants to be named no more gets another, as “Former 7”.",
+                )
               : undefined
           }
           value={name}
@@ -183,29 +205,38 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
           onChange={(e) => setName(e.currentTarget.value)}
         />
         <NativeSelect
-          label="Role"
+          label={say("people.people.role", "Role")}
           data={ROLES}
           value={role}
           onChange={(e) => setRole(e.currentTarget.value as PersonRow["role"])}
         />
         <TextInput
           type="date"
-          label="18 from"
-          description="Only for somebody under 18, and kept only until then. No date of birth is stored."
+          label={say("people.people.18-from", "18 from")}
+          description={say(
+            "people.people.only-for-somebody-under-18-and",
+            "Only for somebody under 18, and kept only until then. No date of birth is stored.",
+          )}
           value={adultFrom}
           onChange={(e) => setAdult(e.currentTarget.value)}
         />
         <TextInput
-          label="Second account of"
-          description="The name of this person’s other account; who cleaned with one does not release with the other."
+          label={say("people.people.second-account-of-2", "Second account of")}
+          description={say(
+            "people.people.the-name-of-this-persons-other",
+            "The name of this person’s other account; who cleaned with one does not release with the other.",
+          )}
           maxLength={60}
           value={sameAs}
           onChange={(e) => setSameAs(e.currentTarget.value)}
         />
         {role === "CREW" && (machines.data?.length ?? 0) > 0 && (
           <Checkbox.Group
-            label="Trained on"
-            description="Trained people start rounds there; others join in. You answer for it with your PIN."
+            label={say("people.people.trained-on", "Trained on")}
+            description={say(
+              "people.people.trained-people-start-rounds-there-others",
+              "Trained people start rounds there; others join in. You answer for it with your PIN.",
+            )}
             value={trainedOn}
             onChange={setTrained}
           >
@@ -217,24 +248,40 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
           </Checkbox.Group>
         )}
         <PasswordInput
-          label={person ? "New password" : "Password"}
-          description={person ? "Leave it empty to keep the old one." : "8 to 72 letters"}
+          label={
+            person
+              ? say("people.people.new-password", "New password")
+              : say("people.people.password", "Password")
+          }
+          description={
+            person
+              ? say("people.people.leave-it-empty-to-keep-the", "Leave it empty to keep the old one.")
+              : say("people.people.8-to-72-letters", "8 to 72 letters")
+          }
           autoComplete="new-password"
           value={password}
           onChange={(e) => setPassword(e.currentTarget.value)}
         />
         {person ? (
           <Checkbox
-            label="The PIN is void: they choose another when they sign in next"
+            label={say(
+              "people.people.the-pin-is-void-they-choose",
+              "The PIN is void: they choose another when they sign in next",
+            )}
             checked={newPin}
             onChange={(e) => setNewPin(e.currentTarget.checked)}
           />
         ) : (
-          <p className="quiet">They choose their PIN themselves, when they sign in for the first time.</p>
+          <p className="quiet">
+            {say(
+              "people.people.they-choose-their-pin-themselves-when",
+              "They choose their PIN themselves, when they sign in for the first time.",
+            )}
+          </p>
         )}
         {person && (
           <Checkbox
-            label="Left: can no longer sign in or sign"
+            label={say("people.people.left-can-no-longer-sign-in", "Left: can no longer sign in or sign")}
             checked={left}
             onChange={(e) => setLeft(e.currentTarget.checked)}
           />

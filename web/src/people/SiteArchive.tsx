@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import { api, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 
 /** The whole site as one file, out and in again. */
 export function SiteArchive() {
@@ -25,24 +26,26 @@ export function SiteArchive() {
     },
   });
   return (
-    <section aria-label="Archive" className="site-archive">
-      <h2>The whole site in one file</h2>
+    <section aria-label={say("people.site-archive.archive", "Archive")} className="site-archive">
+      <h2>{say("people.site-archive.the-whole-site-in-one-file", "The whole site in one file")}</h2>
       <p className="quiet">
-        Site, chemicals, every version of every sheet and procedure with its approval. People and records are
-        not in it.
+        {say(
+          "people.site-archive.site-chemicals-every-version-of-every",
+          "Site, chemicals, every version of every sheet and procedure with its approval. People and records are not in it.",
+        )}
       </p>
       <a className="btn" href="/api/archive" download>
-        Export
+        {say("people.site-archive.export", "Export")}
       </a>{" "}
       <button className="btn" type="button" onClick={() => file.current?.click()}>
-        Import…
+        {say("people.site-archive.import", "Import…")}
       </button>
       <input
         ref={file}
         type="file"
         accept=".zip,application/zip"
         hidden
-        aria-label="Archive of a site"
+        aria-label={say("people.site-archive.archive-of-a-site", "Archive of a site")}
         onChange={(e) => {
           take.reset();
           setChosen(e.currentTarget.files?.[0] ?? null);
@@ -51,17 +54,27 @@ export function SiteArchive() {
       />
       {take.data && (
         <p className="note done" role="status">
-          Taken in: {take.data.sheets} sheets, and {take.data.procedures} procedures as drafts. Look at each
-          verdict and approve what is to be used here.
+          {say(
+            "people.site-archive.taken-in-sheets-and-procedures-as",
+            "Taken in: {0} sheets, and {1} procedures as drafts. Look at each verdict and approve what is to be used here.",
+            take.data.sheets,
+            take.data.procedures,
+          )}
         </p>
       )}
       {chosen && (
         <Dialog title={`Bring in ${chosen.name}`} onClose={() => setChosen(null)}>
-          <Sign save={take} ready says="Sign and import" onClose={() => setChosen(null)}>
+          <Sign
+            save={take}
+            ready
+            says={say("people.site-archive.sign-and-import", "Sign and import")}
+            onClose={() => setChosen(null)}
+          >
             <p>
-              Sheets that are new are added; a version that is here already has to be the same, or nothing is
-              taken in. Procedures come in as drafts, to be judged and approved here. Site, water and
-              chemicals are replaced by those of the file.
+              {say(
+                "people.site-archive.sheets-that-are-new-are-added",
+                "Sheets that are new are added; a version that is here already has to be the same, or nothing is taken in. Procedures come in as drafts, to be judged and approved here. Site, water and chemicals are replaced by those of the file.",
+              )}
             </p>
           </Sign>
         </Dialog>

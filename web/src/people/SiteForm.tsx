@@ -6,6 +6,7 @@ import { Dialog } from "../shared/Dialog";
 import { Effect } from "../shared/Effect";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 import { useLanguages } from "../shared/texts";
 
 type Quantity = Schemas["Quantity"];
@@ -79,23 +80,26 @@ function Fields({ head }: { head: Head }) {
     setNow((n) => ({ ...n, mains: { ...n.mains, [key]: { ...n.mains[key], value: v } } }));
   const way = (change: Partial<Ways>) => setNow({ ...now, ways: { ...ways, ...change } });
   return (
-    <section aria-label="Site">
-      <h2>The site, its water and its ways</h2>
+    <section aria-label={say("people.site-form.site", "Site")}>
+      <h2>{say("people.site-form.the-site-its-water-and-its", "The site, its water and its ways")}</h2>
       <div className="site-form">
         <TextInput
-          label="Name"
+          label={say("people.site-form.name", "Name")}
           value={name}
           error={error("/name")}
           onChange={(e) => setNow({ ...now, name: e.currentTarget.value })}
         />
         <TextInput
-          label="Town"
+          label={say("people.site-form.town", "Town")}
           value={town}
           error={error("/town")}
           onChange={(e) => setNow({ ...now, town: e.currentTarget.value })}
         />
         <TextInput
-          label="Time zone, for instance Europe/London"
+          label={say(
+            "people.site-form.time-zone-for-instance-europe-london",
+            "Time zone, for instance Europe/London",
+          )}
           value={zone}
           error={error("/zone")}
           onChange={(e) => setNow({ ...now, zone: e.currentTarget.value })}
@@ -113,72 +117,84 @@ function Fields({ head }: { head: Head }) {
           onChange={(v) => water("hardness", v)}
         />
         <NumberInput
-          label="pH"
+          label={say("people.site-form.ph", "pH")}
           value={mains.ph.value}
           error={error("/mains/ph")}
           onChange={(v) => water("ph", v)}
         />
         <NativeSelect
-          label="Regime of new machines"
+          label={say("people.site-form.regime-of-new-machines", "Regime of new machines")}
           data={[
-            { value: "retail", label: "retail kitchen" },
+            { value: "retail", label: say("people.site-form.retail-kitchen", "retail kitchen") },
             { value: "plant", label: "plant" },
-            { value: "farm", label: "farm packing" },
+            { value: "farm", label: say("people.site-form.farm-packing", "farm packing") },
           ]}
           value={ways.regime}
           onChange={(e) => way({ regime: e.currentTarget.value })}
         />
         <NativeSelect
-          label="Thermometers show"
+          label={say("people.site-form.thermometers-show", "Thermometers show")}
           data={["°C", "°F"]}
           value={ways.temperatures}
           onChange={(e) => way({ temperatures: e.currentTarget.value })}
         />
         <NativeSelect
-          label="Language of the tablets"
+          label={say("people.site-form.language-of-the-tablets", "Language of the tablets")}
           data={[
-            { value: "en", label: "English" },
+            { value: "en", label: say("people.site-form.english", "English") },
             ...(languages.data ?? []).map((l) => ({ value: l.code, label: l.name })),
           ]}
           value={ways.language}
           onChange={(e) => way({ language: e.currentTarget.value })}
         />
         <NativeSelect
-          label="Somebody else releases, from"
+          label={say("people.site-form.somebody-else-releases-from", "Somebody else releases, from")}
           data={[
-            { value: "end-of-shift", label: "end of shift on" },
-            { value: "per-meal", label: "every meal period on" },
+            { value: "end-of-shift", label: say("people.site-form.end-of-shift-on", "end of shift on") },
+            {
+              value: "per-meal",
+              label: say("people.site-form.every-meal-period-on", "every meal period on"),
+            },
             { value: "four-hours", label: "every 4 hours on" },
-            { value: "per-use", label: "every use on" },
+            { value: "per-use", label: say("people.site-form.every-use-on", "every use on") },
           ]}
           value={ways.secondPersonFrom}
           onChange={(e) => way({ secondPersonFrom: e.currentTarget.value })}
         />
         <NumberInput
-          label="Records are kept, years (2 to 30)"
+          label={say("people.site-form.records-are-kept-years-2-to", "Records are kept, years (2 to 30)")}
           value={ways.keepYears}
           error={error("/ways/keepYears")}
           onChange={(v) => typeof v === "number" && way({ keepYears: v })}
         />
         <fieldset className="schools">
-          <legend>New drafts</legend>
+          <legend>{say("people.site-form.new-drafts", "New drafts")}</legend>
           <Checkbox
-            label="Assembled clean, then sanitized by filling"
+            label={say(
+              "people.site-form.assembled-clean-then-sanitized-by-filling",
+              "Assembled clean, then sanitized by filling",
+            )}
             checked={ways.assembledFirst}
             onChange={(e) => way({ assembledFirst: e.currentTarget.checked })}
           />
           <Checkbox
-            label="Rinsed with drinking water after the sanitizer"
+            label={say(
+              "people.site-form.rinsed-with-drinking-water-after-the",
+              "Rinsed with drinking water after the sanitizer",
+            )}
             checked={ways.rinseAfterSanitizer}
             onChange={(e) => way({ rinseAfterSanitizer: e.currentTarget.checked })}
           />
         </fieldset>
         <button className="btn" type="button" disabled={!changed} onClick={() => setSigning(true)}>
-          Sign and save…
+          {say("people.site-form.sign-and-save", "Sign and save…")}
         </button>
       </div>
       {signing && (
-        <Dialog title="Change the site" onClose={() => setSigning(false)}>
+        <Dialog
+          title={say("people.site-form.change-the-site", "Change the site")}
+          onClose={() => setSigning(false)}
+        >
           <Sign ready={changed} save={save} onClose={() => setSigning(false)}>
             <Effect query={effect} changed={changed} />
           </Sign>

@@ -5,6 +5,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 
 const LONGEST = 40;
@@ -18,12 +19,12 @@ export function TabletList() {
   });
   const [open, setOpen] = useState<"new" | Schemas["Tablet"] | null>(null);
   return (
-    <section className="tablets" aria-label="Tablets">
+    <section className="tablets" aria-label={say("people.tablet-list.tablets", "Tablets")}>
       <div className="page-head">
-        <h2>Tablets</h2>
+        <h2>{say("people.tablet-list.tablets", "Tablets")}</h2>
         <span className="grow" />
         <button className="btn" type="button" onClick={() => setOpen("new")}>
-          Enroll a tablet…
+          {say("people.tablet-list.enroll-a-tablet", "Enroll a tablet…")}
         </button>
       </div>
       {tablets.isError && (
@@ -33,8 +34,10 @@ export function TabletList() {
       )}
       {tablets.data?.length === 0 && (
         <p className="quiet">
-          None yet. On an enrolled tablet people change over with a name and a PIN, and each entry says which
-          tablet it was made on.
+          {say(
+            "people.tablet-list.none-yet-on-an-enrolled-tablet",
+            "None yet. On an enrolled tablet people change over with a name and a PIN, and each entry says which tablet it was made on.",
+          )}
         </p>
       )}
       <ul className="tablet-list">
@@ -42,14 +45,14 @@ export function TabletList() {
           <li key={t.id}>
             <span>{clock.day(t.enrolledAt)}</span>
             <b>{t.name}</b>
-            <span>enrolled by {t.enrolledBy}</span>
+            <span>{say("people.tablet-list.enrolled-by", "enrolled by {0}", t.enrolledBy)}</span>
             <button
               className="btn small"
               type="button"
               aria-label={`Withdraw ${t.name}`}
               onClick={() => setOpen(t)}
             >
-              Withdraw…
+              {say("people.tablet-list.withdraw", "Withdraw…")}
             </button>
           </li>
         ))}
@@ -74,26 +77,37 @@ function NewTablet({ onClose }: { onClose: () => void }) {
   };
   if (give.data) {
     return (
-      <Dialog title={`A code for ${name.trim()}`} onClose={close}>
+      <Dialog title={say("people.tablet-list.a-code-for", "A code for {0}", name.trim())} onClose={close}>
         <p className="tablet-code">{give.data.code.replace(/(\d{3})/, "$1 ")}</p>
         <p>
-          On the tablet: open the floor, press the name at the top, and type it in. It enrolls one tablet and
-          holds until {clock.time(give.data.until)}.
+          {say(
+            "people.tablet-list.on-the-tablet-open-the-floor",
+            "On the tablet: open the floor, press the name at the top, and type it in. It enrolls one tablet and holds until {0}.",
+            clock.time(give.data.until),
+          )}
         </p>
         <div className="dialog-row">
           <button className="btn main" type="button" onClick={close}>
-            Done
+            {say("people.tablet-list.done", "Done")}
           </button>
         </div>
       </Dialog>
     );
   }
   return (
-    <Dialog title="Enroll a tablet" onClose={onClose}>
-      <Sign save={give} ready={name.trim() !== ""} says="Sign and show the code" onClose={onClose}>
+    <Dialog title={say("people.tablet-list.enroll-a-tablet-2", "Enroll a tablet")} onClose={onClose}>
+      <Sign
+        save={give}
+        ready={name.trim() !== ""}
+        says={say("people.tablet-list.sign-and-show-the-code", "Sign and show the code")}
+        onClose={onClose}
+      >
         <TextInput
-          label="What it is called"
-          description="Where it hangs: dish room, saw room."
+          label={say("people.tablet-list.what-it-is-called", "What it is called")}
+          description={say(
+            "people.tablet-list.where-it-hangs-dish-room-saw",
+            "Where it hangs: dish room, saw room.",
+          )}
           value={name}
           maxLength={LONGEST}
           required
@@ -116,10 +130,17 @@ function Withdraw({ tablet, onClose }: { tablet: Schemas["Tablet"]; onClose: () 
   });
   return (
     <Dialog title={`Withdraw ${tablet.name}`} onClose={onClose}>
-      <Sign save={save} ready says="Sign and withdraw" onClose={onClose}>
+      <Sign
+        save={save}
+        ready
+        says={say("people.tablet-list.sign-and-withdraw", "Sign and withdraw")}
+        onClose={onClose}
+      >
         <p>
-          A PIN alone opens nothing on it any more. What it still keeps without signal is sent when somebody
-          signs in there with name and password.
+          {say(
+            "people.tablet-list.a-pin-alone-opens-nothing-on",
+            "A PIN alone opens nothing on it any more. What it still keeps without signal is sent when somebody signs in there with name and password.",
+          )}
         </p>
       </Sign>
     </Dialog>

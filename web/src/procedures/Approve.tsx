@@ -4,6 +4,7 @@ import { useState } from "react";
 import { api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 
 type Props = {
   id: string;
@@ -27,16 +28,35 @@ export function Approve(p: Props) {
     onSuccess: p.onApproved,
   });
   return (
-    <Dialog title="Approve this version" onClose={p.onClose}>
-      <Sign save={approve} ready says="Sign and approve" leave="Cancel" onClose={p.onClose}>
+    <Dialog
+      title={say("procedures.approve.approve-this-version", "Approve this version")}
+      onClose={p.onClose}
+    >
+      <Sign
+        save={approve}
+        ready
+        says={say("procedures.approve.sign-and-approve", "Sign and approve")}
+        leave={say("procedures.approve.cancel", "Cancel")}
+        onClose={p.onClose}
+      >
         <p>
-          Once approved it is frozen, and the floor works from it. You stand for it with your PIN; label,
-          manual and local code stand above it.
+          {say(
+            "procedures.approve.once-approved-it-is-frozen-and",
+            "Once approved it is frozen, and the floor works from it. You stand for it with your PIN; label, manual and local code stand above it.",
+          )}
         </p>
         {p.fixes > 0 && (
           <Textarea
-            label={`Why it is approved with ${p.fixes} ${p.fixes === 1 ? "fix" : "fixes"} open`}
-            description="At least 10 characters; it stands on the procedure for good."
+            label={say(
+              "procedures.approve.why-it-is-approved-with-open",
+              "Why it is approved with {0} {1} open",
+              p.fixes,
+              p.fixes === 1 ? say("procedures.approve.fix", "fix") : say("procedures.approve.fixes", "fixes"),
+            )}
+            description={say(
+              "procedures.approve.at-least-10-characters-it-stands",
+              "At least 10 characters; it stands on the procedure for good.",
+            )}
             required
             autosize
             minRows={3}

@@ -1,5 +1,6 @@
 import type { Schemas } from "../api/client";
 import { PrintMenu } from "../shared/PrintMenu";
+import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import type { Draft } from "./useDraft";
 
@@ -25,47 +26,78 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
     <div className="bench-head">
       <h1>{draft.doc.title}</h1>
       <p className="quiet">
-        {sheet.code}, {state}, from sheet {draft.doc.sheetVersion}
+        {say(
+          "procedures.bench-head.from-sheet",
+          "{0}, {1}, from sheet {2}",
+          sheet.code,
+          state,
+          draft.doc.sheetVersion,
+        )}
         {sheet.configuration && `: ${sheet.configuration}`}
       </p>
       <span className="grow" />
       <PrintMenu
         languages
         prints={[
-          ["Step cards, one a page", `${paper}/cards.pdf`],
-          ["Wall sheet", `${paper}/wall.pdf`],
-          ["Whole procedure with verdict and approval", `${paper}/whole.pdf`],
-          ["Blank round, for a night without the server", `${paper}/round.pdf`],
-          ["Lockout sheet of the machine", `/api/prints/machines/${sheet.code}/lockout.pdf`],
-          ["Brush chart of the machine", `/api/prints/machines/${sheet.code}/brushes.pdf`],
+          [
+            say("procedures.bench-head.step-cards-one-a-page", "Step cards, one a page"),
+            `${paper}/cards.pdf`,
+          ],
+          [say("procedures.bench-head.wall-sheet", "Wall sheet"), `${paper}/wall.pdf`],
+          [
+            say(
+              "procedures.bench-head.whole-procedure-with-verdict-and-approval",
+              "Whole procedure with verdict and approval",
+            ),
+            `${paper}/whole.pdf`,
+          ],
+          [
+            say(
+              "procedures.bench-head.blank-round-for-a-night-without",
+              "Blank round, for a night without the server",
+            ),
+            `${paper}/round.pdf`,
+          ],
+          [
+            say("procedures.bench-head.lockout-sheet-of-the-machine", "Lockout sheet of the machine"),
+            `/api/prints/machines/${sheet.code}/lockout.pdf`,
+          ],
+          [
+            say("procedures.bench-head.brush-chart-of-the-machine", "Brush chart of the machine"),
+            `/api/prints/machines/${sheet.code}/brushes.pdf`,
+          ],
         ]}
       />
       {editable ? (
         <>
           <button className="btn" type="button" onClick={draft.undo} disabled={!draft.canUndo}>
-            Undo
+            {say("procedures.bench-head.undo", "Undo")}
           </button>
           <button className="btn" type="button" onClick={draft.redo} disabled={!draft.canRedo}>
-            Redo
+            {say("procedures.bench-head.redo", "Redo")}
           </button>
           <button className="btn" type="button" onClick={draft.save} disabled={!draft.dirty}>
-            {draft.dirty ? "Save" : "Saved"}
+            {draft.dirty
+              ? say("procedures.bench-head.save", "Save")
+              : say("procedures.bench-head.saved", "Saved")}
           </button>
           <button
             className="btn main"
             type="button"
             disabled={stops > 0 || unjudged || draft.dirty}
             onClick={onApprove}
-            title={draft.dirty ? "Save first" : undefined}
+            title={draft.dirty ? say("procedures.bench-head.save-first", "Save first") : undefined}
           >
-            {stops > 0 ? `Approve (${stops} ${stops === 1 ? "stop" : "stops"} left)` : "Approve…"}
+            {stops > 0
+              ? `Approve (${stops} ${stops === 1 ? say("procedures.bench-head.stop", "stop") : say("procedures.bench-head.stops", "stops")} left)`
+              : say("procedures.bench-head.approve", "Approve…")}
           </button>
         </>
       ) : (
         <>
           {session.data?.role === "SUPERVISOR" && row.state === "APPROVED" && (
             <button className="btn" type="button" onClick={onRetire}>
-              Retire…
+              {say("procedures.bench-head.retire", "Retire…")}
             </button>
           )}
           <Approval row={row} />

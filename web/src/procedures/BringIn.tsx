@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import { ApiProblem, api, message, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 
 const UNSIGNED = 428;
 
@@ -54,14 +55,17 @@ export function BringIn() {
   return (
     <>
       <button className="btn" type="button" onClick={() => input.current?.click()}>
-        Import…
+        {say("procedures.bring-in.import", "Import…")}
       </button>
       <input
         ref={input}
         type="file"
         accept="application/json,.json"
         hidden
-        aria-label="Machine sheet or procedure as a JSON file"
+        aria-label={say(
+          "procedures.bring-in.machine-sheet-or-procedure-as-a",
+          "Machine sheet or procedure as a JSON file",
+        )}
         onChange={(e) => {
           choose(e.currentTarget.files?.[0]);
           e.currentTarget.value = "";
@@ -69,7 +73,15 @@ export function BringIn() {
       />
       {got && (
         <p className="note done whole-row" role="status">
-          {got.what === "sheet" ? "Machine sheet" : "Procedure"} {got.id}, version {got.version}, is in.
+          {say(
+            "procedures.bring-in.version-is-in",
+            "{0} {1}, version {2}, is in.",
+            got.what === "sheet"
+              ? say("procedures.bring-in.machine-sheet", "Machine sheet")
+              : say("procedures.bring-in.procedure", "Procedure"),
+            got.id,
+            got.version,
+          )}
         </p>
       )}
       {first.error &&
@@ -79,8 +91,18 @@ export function BringIn() {
         )}
       {toSign && (
         <Dialog title={`Bring in ${toSign.name}`} onClose={() => setToSign(null)}>
-          <Sign save={sheet} ready says="Sign and import" onClose={() => setToSign(null)}>
-            <p>Procedures are judged by a machine sheet as soon as it is here.</p>
+          <Sign
+            save={sheet}
+            ready
+            says={say("procedures.bring-in.sign-and-import", "Sign and import")}
+            onClose={() => setToSign(null)}
+          >
+            <p>
+              {say(
+                "procedures.bring-in.procedures-are-judged-by-a-machine",
+                "Procedures are judged by a machine sheet as soon as it is here.",
+              )}
+            </p>
           </Sign>
         </Dialog>
       )}
@@ -99,7 +121,15 @@ function NotTakenIn({ file, error }: { file: string; error: Error }) {
   return (
     <div className="note stop whole-row" role="alert">
       <strong>
-        {file} was not taken in; nothing was changed. {list.length} {list.length === 1 ? "error" : "errors"}:
+        {say(
+          "procedures.bring-in.was-not-taken-in-nothing-was",
+          "{0} was not taken in; nothing was changed. {1} {2}:",
+          file,
+          list.length,
+          list.length === 1
+            ? say("procedures.bring-in.error", "error")
+            : say("procedures.bring-in.errors", "errors"),
+        )}
       </strong>
       <ul>
         {list.slice(0, MOST).map((p) => (

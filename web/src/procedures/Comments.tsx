@@ -2,6 +2,7 @@ import { Textarea } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { memo, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 
 type Props = { row: Schemas["ProcedureRow"]; stepId: string };
@@ -17,7 +18,7 @@ export const Comments = memo(function Comments({ row, stepId }: Props) {
     queryKey: key,
     queryFn: () => unwrap(api.GET("/api/procedures/{id}/versions/{version}/comments", { params: { path } })),
   });
-  const say = useMutation({
+  const post = useMutation({
     mutationFn: () =>
       unwrap(
         api.POST("/api/procedures/{id}/versions/{version}/comments", {
@@ -32,8 +33,11 @@ export const Comments = memo(function Comments({ row, stepId }: Props) {
   });
   const here = (said.data ?? []).filter((c) => c.stepId === stepId);
   return (
-    <section className="comments" aria-label="Comments on this step">
-      <h2>Comments</h2>
+    <section
+      className="comments"
+      aria-label={say("procedures.comments.comments-on-this-step", "Comments on this step")}
+    >
+      <h2>{say("procedures.comments.comments", "Comments")}</h2>
       <ul>
         {here.map((c) => (
           <li key={`${c.at}-${c.text}`}>
@@ -48,20 +52,20 @@ export const Comments = memo(function Comments({ row, stepId }: Props) {
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          say.mutate();
+          post.mutate();
         }}
       >
         <Textarea
-          label="Comment on this step"
+          label={say("procedures.comments.comment-on-this-step", "Comment on this step")}
           autosize
           minRows={1}
           maxLength={1000}
           value={text}
           onChange={(e) => setText(e.currentTarget.value)}
         />
-        {(say.isError || said.isError) && <p className="note stop">{message(say.error ?? said.error)}</p>}
-        <button className="btn small" type="submit" disabled={text.trim() === "" || say.isPending}>
-          Post comment
+        {(post.isError || said.isError) && <p className="note stop">{message(post.error ?? said.error)}</p>}
+        <button className="btn small" type="submit" disabled={text.trim() === "" || post.isPending}>
+          {say("procedures.comments.post-comment", "Post comment")}
         </button>
       </form>
     </section>

@@ -6,6 +6,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import type { Doc } from "../ribbon/draft";
 import type { Mark } from "../ribbon/Ribbon";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 import { CameAndWent, SideBySide } from "./Difference";
 
 type Props = {
@@ -15,7 +16,12 @@ type Props = {
   onShow: (stepId: string) => void;
 };
 
-const KIND: Record<string, string> = { added: "New", removed: "Gone", changed: "Changed", moved: "Moved" };
+const KIND: Record<string, string> = {
+  added: say("procedures.compare.new", "New"),
+  removed: say("procedures.compare.gone", "Gone"),
+  changed: say("procedures.compare.changed", "Changed"),
+  moved: say("procedures.compare.moved", "Moved"),
+};
 
 /** What stands here against another version: what moved, and what that does to the verdict. */
 export function Compare({ doc, row, onMarks, onShow }: Props) {
@@ -41,12 +47,15 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
   useEffect(() => {
     onMarks(new Map(d?.steps.filter((s) => s.kind !== "removed").map((s) => [s.id, s.kind as Mark]) ?? []));
   }, [d, onMarks]);
-  const name = (v: number) => (v === row.version ? `version ${v} as it is stored` : `version ${v}`);
+  const name = (v: number) =>
+    v === row.version
+      ? say("procedures.compare.version-as-it-is-stored", "version {0} as it is stored", v)
+      : `version ${v}`;
   return (
-    <section className="verdict" aria-label="Comparison">
-      <h2>Against another version</h2>
+    <section className="verdict" aria-label={say("procedures.compare.comparison", "Comparison")}>
+      <h2>{say("procedures.compare.against-another-version", "Against another version")}</h2>
       <NativeSelect
-        label="What stands here is held against"
+        label={say("procedures.compare.what-stands-here-is-held-against", "What stands here is held against")}
         value={String(against)}
         data={versions.map((v) => ({
           value: String(v.version),
@@ -63,12 +72,26 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
           {message(found.error)}
         </p>
       )}
-      {!d && !found.isError && <p className="page-state">Comparing…</p>}
+      {!d && !found.isError && (
+        <p className="page-state">{say("procedures.compare.comparing", "Comparing…")}</p>
+      )}
       {d && (
         <>
           <SideBySide d={d} before={name(against)} now="here" />
-          {d.head.length > 0 && <p>Different in its head: {d.head.join(", ")}.</p>}
-          {d.steps.length === 0 && <p className="note">Every step is the same.</p>}
+          {d.head.length > 0 && (
+            <p>
+              {say(
+                "procedures.compare.different-in-its-head",
+                "Different in its head: {0}.",
+                d.head.join(", "),
+              )}
+            </p>
+          )}
+          {d.steps.length === 0 && (
+            <p className="note">
+              {say("procedures.compare.every-step-is-the-same", "Every step is the same.")}
+            </p>
+          )}
           <ol className="differences steps">
             {d.steps.map((s) => (
               <li key={s.id} className={s.kind}>

@@ -1,4 +1,5 @@
 import type { Schemas } from "../api/client";
+import { say } from "../shared/say";
 
 type Difference = Schemas["Difference"];
 
@@ -8,7 +9,8 @@ type Totals = Schemas["Totals"];
 const amount = (litres: number) =>
   litres < 1 ? `${(litres * 1000).toPrecision(3).replace(/\.0+$/, "")} mL` : `${litres.toFixed(2)} L`;
 
-const liters = (v: number | undefined) => (v === undefined ? "not stated" : `${Math.round(v)} L`);
+const liters = (v: number | undefined) =>
+  v === undefined ? say("procedures.difference.not-stated", "not stated") : `${Math.round(v)} L`;
 
 const used = (u: Schemas["Used"] | undefined) =>
   !u
@@ -17,7 +19,7 @@ const used = (u: Schemas["Used"] | undefined) =>
       ? amount(u.litres)
       : u.litres > 0
         ? `more than ${amount(u.litres)}`
-        : "not stated";
+        : say("procedures.difference.not-stated", "not stated");
 
 /** What the products cost; more where a step does not say how much it takes. */
 export function cost(t: Totals): string {
@@ -26,16 +28,28 @@ export function cost(t: Totals): string {
 }
 
 const ROWS: [string, (s: Schemas["Sums"]) => string][] = [
-  ["Stops", (s) => String(s.stops)],
-  ["Fixes", (s) => String(s.fixes)],
-  ["Reached", (s) => `${s.reached} of ${s.due}`],
-  ["Hands-on time", (s) => `${Math.round(s.totals.handsOnMinutes)} min`],
-  ["Done after", (s) => `${Math.round(s.totals.elapsedMinutes)} min`],
-  ["Waiting time", (s) => `${Math.round(s.totals.waitingMinutes)} min`],
-  ["People at once", (s) => String(s.totals.people)],
-  ["Water", (s) => liters(s.totals.waterLitres)],
-  ["hot water", (s) => liters(s.totals.waterLitres === undefined ? undefined : (s.totals.warmLitres ?? 0))],
-  ["Products cost", (s) => cost(s.totals)],
+  [say("procedures.difference.stops", "Stops"), (s) => String(s.stops)],
+  [say("procedures.difference.fixes", "Fixes"), (s) => String(s.fixes)],
+  [say("procedures.difference.reached", "Reached"), (s) => `${s.reached} of ${s.due}`],
+  [
+    say("procedures.difference.hands-on-time", "Hands-on time"),
+    (s) => `${Math.round(s.totals.handsOnMinutes)} min`,
+  ],
+  [
+    say("procedures.difference.done-after", "Done after"),
+    (s) => `${Math.round(s.totals.elapsedMinutes)} min`,
+  ],
+  [
+    say("procedures.difference.waiting-time", "Waiting time"),
+    (s) => `${Math.round(s.totals.waitingMinutes)} min`,
+  ],
+  [say("procedures.difference.people-at-once", "People at once"), (s) => String(s.totals.people)],
+  [say("procedures.difference.water", "Water"), (s) => liters(s.totals.waterLitres)],
+  [
+    say("procedures.difference.hot-water", "hot water"),
+    (s) => liters(s.totals.waterLitres === undefined ? undefined : (s.totals.warmLitres ?? 0)),
+  ],
+  [say("procedures.difference.products-cost", "Products cost"), (s) => cost(s.totals)],
 ];
 
 /** A line for each product that either of them uses. */
@@ -79,8 +93,8 @@ type FindingsProps = { d: Difference; onShow?: (stepId: string) => void };
 /** Findings that came and findings that went. */
 export function CameAndWent({ d, onShow }: FindingsProps) {
   const lists: [string, string, Schemas["FindingDocument"][]][] = [
-    ["come", "New findings", d.come],
-    ["gone", "No longer found", d.gone],
+    ["come", say("procedures.difference.new-findings", "New findings"), d.come],
+    ["gone", say("procedures.difference.no-longer-found", "No longer found"), d.gone],
   ];
   return (
     <>
@@ -97,7 +111,7 @@ export function CameAndWent({ d, onShow }: FindingsProps) {
                     <b>{f.severity}</b> {f.message} <span className="quiet">({f.rule})</span>
                     {key === "come" && f.stepId && onShow && (
                       <button type="button" className="btn small" onClick={() => onShow(f.stepId ?? "")}>
-                        Show step {f.step}
+                        {say("procedures.difference.show-step", "Show step {0}", f.step)}
                       </button>
                     )}
                   </li>
@@ -106,7 +120,11 @@ export function CameAndWent({ d, onShow }: FindingsProps) {
             </section>
           ),
       )}
-      {d.come.length + d.gone.length === 0 && <p className="note">The verdict is the same.</p>}
+      {d.come.length + d.gone.length === 0 && (
+        <p className="note">
+          {say("procedures.difference.the-verdict-is-the-same", "The verdict is the same.")}
+        </p>
+      )}
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./lapsed.css";
 import { Textarea } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
@@ -23,15 +24,24 @@ export function Lapsed() {
     return null;
   }
   return (
-    <section className="note stop" aria-label="No longer pass">
+    <section className="note stop" aria-label={say("procedures.lapsed.no-longer-pass", "No longer pass")}>
       <h2>
         {rows.length === 1
-          ? "1 approved procedure does not pass the rules any more"
-          : `${rows.length} approved procedures do not pass the rules any more`}
+          ? say(
+              "procedures.lapsed.1-approved-procedure-does-not-pass",
+              "1 approved procedure does not pass the rules any more",
+            )
+          : say(
+              "procedures.lapsed.approved-procedures-do-not-pass-the",
+              "{0} approved procedures do not pass the rules any more",
+              rows.length,
+            )}
       </h2>
       <p>
-        A rule, a figure, a product or a sheet has changed since. They start no round until a supervisor signs
-        that they are used for 14 days more, once for each version. Write a new version in that time.
+        {say(
+          "procedures.lapsed.a-rule-a-figure-a-product",
+          "A rule, a figure, a product or a sheet has changed since. They start no round until a supervisor signs that they are used for 14 days more, once for each version. Write a new version in that time.",
+        )}
       </p>
       <ul className="lapsed">
         {rows.map((r) => (
@@ -40,11 +50,11 @@ export function Lapsed() {
               <Link to={`/procedures/${r.id}/${r.version}`}>
                 {r.machine}: {r.title}
               </Link>
-              , version {r.version}
+              {say("procedures.lapsed.version", ", version {0}", r.version)}
               <p>{r.because[0]}</p>
               {r.because.length > 1 && (
                 <details>
-                  <summary>{r.because.length - 1} more</summary>
+                  <summary>{say("procedures.lapsed.more", "{0} more", r.because.length - 1)}</summary>
                   <ul>
                     {r.because.slice(1).map((b) => (
                       <li key={b}>{b}</li>
@@ -55,14 +65,27 @@ export function Lapsed() {
               <p className="quiet">
                 {r.until
                   ? r.until > Date.now()
-                    ? `Signed for: used until ${clock.day(r.until)}, ${clock.time(r.until)}.`
-                    : `It was used until ${clock.day(r.until)}. It needs a new version.`
-                  : "Not signed for: it starts no round."}
+                    ? say(
+                        "procedures.lapsed.signed-for-used-until",
+                        "Signed for: used until {0}, {1}.",
+                        clock.day(r.until),
+                        clock.time(r.until),
+                      )
+                    : say(
+                        "procedures.lapsed.it-was-used-until-it-needs",
+                        "It was used until {0}. It needs a new version.",
+                        clock.day(r.until),
+                      )
+                  : say(
+                      "procedures.lapsed.not-signed-for-it-starts-no",
+                      "Not signed for: it starts no round.",
+                    )}
               </p>
             </div>
             {!r.until && session.data?.role === "SUPERVISOR" && (
               <button className="btn small" type="button" onClick={() => setSigning(r)}>
-                Use for 14 days…<span className="sr-only"> {r.title}</span>
+                {say("procedures.lapsed.use-for-14-days", "Use for 14 days…")}
+                <span className="sr-only"> {r.title}</span>
               </button>
             )}
           </li>
@@ -95,19 +118,25 @@ function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => 
       <Sign
         save={use}
         ready={reason.trim().length >= 10}
-        says="Sign for 14 days"
-        leave="Cancel"
+        says={say("procedures.lapsed.sign-for-14-days", "Sign for 14 days")}
+        leave={say("procedures.lapsed.cancel", "Cancel")}
         onClose={onClose}
       >
-        <p>The rules stop it:</p>
+        <p>{say("procedures.lapsed.the-rules-stop-it", "The rules stop it:")}</p>
         <ul className="lapsed-why">
           {row.because.map((b) => (
             <li key={b}>{b}</li>
           ))}
         </ul>
         <Textarea
-          label="Why it is used all the same, and what is watched"
-          description="10 to 400 letters; it stands in the log of the site"
+          label={say(
+            "procedures.lapsed.why-it-is-used-all-the",
+            "Why it is used all the same, and what is watched",
+          )}
+          description={say(
+            "procedures.lapsed.10-to-400-letters-it-stands",
+            "10 to 400 letters; it stands in the log of the site",
+          )}
           value={reason}
           rows={3}
           onChange={(e) => setReason(e.currentTarget.value)}

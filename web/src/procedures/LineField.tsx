@@ -3,6 +3,7 @@ import { memo, useEffect, useId, useMemo, useRef, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import type { Step } from "../ribbon/draft";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 import { completions, type Vocabulary } from "./complete";
 
 type Props = {
@@ -22,7 +23,14 @@ function beside(step: Step | null): Partial<Step> {
     : { id: step.id, words: step.words, because: step.because, caution: step.caution };
 }
 
-const CONTROLS = ["Stop", "Set safe", "Drain", "Expel", "Run closed", "Run in clean mode"];
+const CONTROLS = [
+  say("procedures.line-field.stop", "Stop"),
+  say("procedures.line-field.set-safe", "Set safe"),
+  say("procedures.line-field.drain", "Drain"),
+  say("procedures.line-field.expel", "Expel"),
+  say("procedures.line-field.run-closed", "Run closed"),
+  say("procedures.line-field.run-in-clean-mode", "Run in clean mode"),
+];
 
 /** The words that a line of this machine may be made of, from what the workbench has read already. */
 function useVocabulary(machine: string): Vocabulary {
@@ -128,7 +136,10 @@ export const LineField = memo(function LineField({ machine, step, settled = true
           rows={step === null ? 1 : 4}
           value={text}
           spellCheck={false}
-          placeholder="Wash pusher with Sudmere N 1 % at 45 °C, 8 L, by brush"
+          placeholder={say(
+            "procedures.line-field.wash-pusher-with-sudmere-n-1",
+            "Wash pusher with Sudmere N 1 % at 45 °C, 8 L, by brush",
+          )}
           aria-invalid={slips.length > 0}
           aria-controls={`${id}-list`}
           aria-autocomplete="list"
@@ -160,7 +171,7 @@ export const LineField = memo(function LineField({ machine, step, settled = true
       <div
         id={`${id}-list`}
         role="listbox"
-        aria-label="Completions"
+        aria-label={say("procedures.line-field.completions", "Completions")}
         className="line-options"
         hidden={list.length === 0}
       >
@@ -191,7 +202,14 @@ export const LineField = memo(function LineField({ machine, step, settled = true
             ))}
           </p>
         ))}
-        {typed !== null && ready && <p className="quiet slip">Enter accepts it, Escape closes the list.</p>}
+        {typed !== null && ready && (
+          <p className="quiet slip">
+            {say(
+              "procedures.line-field.enter-accepts-it-escape-closes-the",
+              "Enter accepts it, Escape closes the list.",
+            )}
+          </p>
+        )}
       </div>
     </div>
   );

@@ -4,6 +4,7 @@ import { applyEdits, type Doc } from "../ribbon/draft";
 import { type Actions, editLine, type Names } from "../ribbon/words";
 import { Dialog } from "../shared/Dialog";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 
 type Props = {
   doc: Doc;
@@ -31,8 +32,16 @@ export function MendAll(p: Props) {
     return line;
   });
   return (
-    <Dialog title="Fix everything that can be fixed safely" onClose={p.onClose}>
-      {mended.isPending && <p>Trying one fix after the other…</p>}
+    <Dialog
+      title={say(
+        "procedures.mend-all.fix-everything-that-can-be-fixed",
+        "Fix everything that can be fixed safely",
+      )}
+      onClose={p.onClose}
+    >
+      {mended.isPending && (
+        <p>{say("procedures.mend-all.trying-one-fix-after-the-other", "Trying one fix after the other…")}</p>
+      )}
       {mended.isError && (
         <p className="note stop" role="alert">
           {message(mended.error)}
@@ -41,13 +50,29 @@ export function MendAll(p: Props) {
       {m && (
         <>
           <p>
-            {m.taken.length} fixes; none of them invents a figure.{" "}
-            {m.stops + m.fixes === 0
-              ? "No findings are left after them."
-              : `Left for you to decide: ${many(m.stops, "stop")} and ${many(m.fixes, "fix")}.`}
+            {say(
+              "procedures.mend-all.fixes-none-of-them-invents-a",
+              "{0} fixes; none of them invents a figure. {1}",
+              m.taken.length,
+              m.stops + m.fixes === 0
+                ? say(
+                    "procedures.mend-all.no-findings-are-left-after-them",
+                    "No findings are left after them.",
+                  )
+                : say(
+                    "procedures.mend-all.left-for-you-to-decide-and",
+                    "Left for you to decide: {0} and {1}.",
+                    many(m.stops, "stop"),
+                    many(m.fixes, "fix"),
+                  ),
+            )}
           </p>
-          {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it */}
-          <ol className="diff mend-all" aria-label="What it changes" tabIndex={0}>
+          <ol
+            className="diff mend-all"
+            aria-label={say("procedures.mend-all.what-it-changes", "What it changes")}
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it
+            tabIndex={0}
+          >
             {lines.map((line, i) => (
               <li key={i}>{line}</li>
             ))}
@@ -58,12 +83,12 @@ export function MendAll(p: Props) {
             disabled={m.taken.length === 0}
             onClick={() => p.onTake({ ...p.doc, steps: m.document.steps }, m.taken.length)}
           >
-            Apply all {m.taken.length}
+            {say("procedures.mend-all.apply-all", "Apply all {0}", m.taken.length)}
           </button>
         </>
       )}
       <button className="btn" type="button" onClick={p.onClose}>
-        Cancel
+        {say("procedures.mend-all.cancel", "Cancel")}
       </button>
     </Dialog>
   );

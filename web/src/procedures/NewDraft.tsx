@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./new-draft.css";
 import { Checkbox, NativeSelect } from "@mantine/core";
 import { useMutation, useQuery } from "@tanstack/react-query";
@@ -44,13 +45,22 @@ export function NewDraft({ onClose, onMade }: Props) {
   });
   const reasons = make.error instanceof ApiProblem ? make.error.fields : [];
   return (
-    <Dialog title="A procedure from a machine’s sheet" middle onClose={onClose}>
+    <Dialog
+      title={say(
+        "procedures.new-draft.a-procedure-from-a-machines-sheet",
+        "A procedure from a machine’s sheet",
+      )}
+      middle
+      onClose={onClose}
+    >
       <p className="quiet">
-        It comes complete, in the order that hurts nobody, and without a STOP or a FIX. You read it, make it
-        yours and approve it.
+        {say(
+          "procedures.new-draft.it-comes-complete-in-the-order",
+          "It comes complete, in the order that hurts nobody, and without a STOP or a FIX. You read it, make it yours and approve it.",
+        )}
       </p>
       <NativeSelect
-        label="Machine"
+        label={say("procedures.new-draft.machine", "Machine")}
         data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
         value={chosen}
         onChange={(e) => {
@@ -60,8 +70,11 @@ export function NewDraft({ onClose, onMade }: Props) {
         data-autofocus
       />
       <NativeSelect
-        label="Frequency"
-        description="Everything due at this frequency or more often is included."
+        label={say("procedures.new-draft.frequency", "Frequency")}
+        description={say(
+          "procedures.new-draft.everything-due-at-this-frequency-or",
+          "Everything due at this frequency or more often is included.",
+        )}
         data={KINDS}
         value={kind}
         onChange={(e) => setKind(e.currentTarget.value)}
@@ -71,7 +84,11 @@ export function NewDraft({ onClose, onMade }: Props) {
           key={g.id}
           className="holds-for"
           label={`Holds for ${g.name.toLowerCase()}`}
-          error={g === open ? "It has to hold for one of them at least." : undefined}
+          error={
+            g === open
+              ? say("procedures.new-draft.it-has-to-hold-for-one", "It has to hold for one of them at least.")
+              : undefined
+          }
           value={holdsFor(g)}
           onChange={(v) => setScope({ ...scope, [g.id]: v })}
         >
@@ -83,23 +100,36 @@ export function NewDraft({ onClose, onMade }: Props) {
         </Checkbox.Group>
       ))}
       <Checkbox
-        label="In two halves: stripped, washed and dried at closing, put together and sanitized at opening"
+        label={say(
+          "procedures.new-draft.in-two-halves-stripped-washed-and",
+          "In two halves: stripped, washed and dried at closing, put together and sanitized at opening",
+        )}
         checked={halves}
         onChange={(e) => setHalves(e.currentTarget.checked)}
       />
       <Checkbox
-        label="Assembled clean, then sanitized in place by filling, and flushed with product"
+        label={say(
+          "procedures.new-draft.assembled-clean-then-sanitized-in-place",
+          "Assembled clean, then sanitized in place by filling, and flushed with product",
+        )}
         checked={assembledFirst}
         onChange={(e) => ask({ ...asked, assembledFirst: e.currentTarget.checked })}
       />
       <Checkbox
-        label="Rinse with drinking water after the sanitizer"
+        label={say(
+          "procedures.new-draft.rinse-with-drinking-water-after-the",
+          "Rinse with drinking water after the sanitizer",
+        )}
         checked={rinseAfterSanitizer}
         onChange={(e) => ask({ ...asked, rinseAfterSanitizer: e.currentTarget.checked })}
       />
       {make.isError && (
         <div className="note stop" role="alert">
-          <b>{reasons.length > 0 ? "No procedure can be drafted:" : message(make.error)}</b>
+          <b>
+            {reasons.length > 0
+              ? say("procedures.new-draft.no-procedure-can-be-drafted", "No procedure can be drafted:")
+              : message(make.error)}
+          </b>
           <ul>
             {reasons.slice(0, 8).map((r) => (
               <li key={r.message}>{r.message}</li>
@@ -114,10 +144,10 @@ export function NewDraft({ onClose, onMade }: Props) {
           disabled={!chosen || make.isPending || open !== undefined}
           onClick={() => make.mutate()}
         >
-          Draft
+          {say("procedures.new-draft.draft", "Draft")}
         </button>
         <button className="btn" type="button" onClick={onClose}>
-          Cancel
+          {say("procedures.new-draft.cancel", "Cancel")}
         </button>
       </div>
     </Dialog>

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
+import { say } from "../shared/say";
 import { useSession } from "../shared/session";
 import { KINDS } from "./kinds";
 import "./old-text.css";
@@ -46,8 +47,13 @@ export default function OldText() {
   if (session.data && session.data.role !== "SUPERVISOR") {
     return (
       <main className="page">
-        <h1>Paste an old procedure</h1>
-        <p className="note">Only a supervisor writes procedures.</p>
+        <h1>{say("procedures.old-text.paste-an-old-procedure", "Paste an old procedure")}</h1>
+        <p className="note">
+          {say(
+            "procedures.old-text.only-a-supervisor-writes-procedures",
+            "Only a supervisor writes procedures.",
+          )}
+        </p>
       </main>
     );
   }
@@ -55,20 +61,21 @@ export default function OldText() {
   return (
     <main className="page old-text">
       <div className="page-head">
-        <h1>Paste an old procedure</h1>
+        <h1>{say("procedures.old-text.paste-an-old-procedure", "Paste an old procedure")}</h1>
         <span className="grow" />
         <Link className="btn" to="/procedures">
-          Back to the procedures
+          {say("procedures.old-text.back-to-the-procedures", "Back to the procedures")}
         </Link>
       </div>
       <p className="quiet">
-        Paste what stands in the binder. A clause becomes a step only where every word of it is understood;
-        any other stays a note beside the step before it. Nothing is guessed: what the text does not say is
-        missing, and the workbench will ask for it.
+        {say(
+          "procedures.old-text.paste-what-stands-in-the-binder",
+          "Paste what stands in the binder. A clause becomes a step only where every word of it is understood; any other stays a note beside the step before it. Nothing is guessed: what the text does not say is missing, and the workbench will ask for it.",
+        )}
       </p>
       <div className="old-paste">
         <NativeSelect
-          label="Machine"
+          label={say("procedures.old-text.machine", "Machine")}
           data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
           value={machine}
           onChange={(e) => {
@@ -77,7 +84,7 @@ export default function OldText() {
           }}
         />
         <Textarea
-          label="The old text"
+          label={say("procedures.old-text.the-old-text", "The old text")}
           minRows={rows === null ? 12 : 4}
           maxRows={rows === null ? 20 : 6}
           autosize
@@ -90,7 +97,11 @@ export default function OldText() {
           disabled={text.trim() === "" || !machine || read.isPending}
           onClick={() => read.mutate()}
         >
-          {read.isPending ? "Reading…" : rows === null ? "Read it" : "Read again"}
+          {read.isPending
+            ? say("procedures.old-text.reading", "Reading…")
+            : rows === null
+              ? say("procedures.old-text.read-it", "Read it")
+              : say("procedures.old-text.read-again", "Read again")}
         </button>
       </div>
       {read.isError && (
@@ -101,8 +112,14 @@ export default function OldText() {
       {rows !== null && (
         <>
           <p role="status" className="old-count">
-            <b>{lines.length}</b> {lines.length === 1 ? "step" : "steps"}, <b>{rows.length - lines.length}</b>{" "}
-            {rows.length - lines.length === 1 ? "note" : "notes"}
+            <b>{lines.length}</b>{" "}
+            {lines.length === 1
+              ? say("procedures.old-text.step", "step")
+              : say("procedures.old-text.steps", "steps")}
+            , <b>{rows.length - lines.length}</b>{" "}
+            {rows.length - lines.length === 1
+              ? say("procedures.old-text.note", "note")
+              : say("procedures.old-text.notes", "notes")}
           </p>
           <ol className="old-rows">
             {rows.map(({ line, reading }, i) => {
@@ -116,24 +133,38 @@ export default function OldText() {
                   {typed ? (
                     <div className="old-read">
                       <TextInput
-                        aria-label={`Step from line ${reading.line}`}
+                        aria-label={say(
+                          "procedures.old-text.step-from-line",
+                          "Step from line {0}",
+                          reading.line,
+                        )}
                         value={line}
                         error={slips(place).join(" ") || undefined}
                         onChange={(e) => put(i, e.currentTarget.value)}
                       />
                       {reading.missing.length > 0 && line === reading.notation && (
-                        <span className="old-missing">Not stated: {reading.missing.join(", ")}</span>
+                        <span className="old-missing">
+                          {say(
+                            "procedures.old-text.not-stated",
+                            "Not stated: {0}",
+                            reading.missing.join(", "),
+                          )}
+                        </span>
                       )}
                     </div>
                   ) : (
-                    <span className="old-why">{reading.why ?? "Left as a note."}</span>
+                    <span className="old-why">
+                      {reading.why ?? say("procedures.old-text.left-as-a-note", "Left as a note.")}
+                    </span>
                   )}
                   <button
                     className="btn small"
                     type="button"
                     onClick={() => put(i, typed ? null : (reading.notation ?? ""))}
                   >
-                    {typed ? "Keep it as a note" : "Type it as a step"}
+                    {typed
+                      ? say("procedures.old-text.keep-it-as-a-note", "Keep it as a note")
+                      : say("procedures.old-text.type-it-as-a-step", "Type it as a step")}
                   </button>
                 </li>
               );
@@ -141,14 +172,14 @@ export default function OldText() {
           </ol>
           <div className="old-make">
             <TextInput
-              label="Title of the procedure"
+              label={say("procedures.old-text.title-of-the-procedure", "Title of the procedure")}
               value={title}
               maxLength={120}
               error={wrong.find((p) => p.pointer === "/title")?.message}
               onChange={(e) => setTitle(e.currentTarget.value)}
             />
             <NativeSelect
-              label="Frequency"
+              label={say("procedures.old-text.frequency", "Frequency")}
               data={KINDS}
               value={kind}
               onChange={(e) => setKind(e.currentTarget.value)}
@@ -159,13 +190,13 @@ export default function OldText() {
               disabled={lines.length === 0 || title.trim() === "" || make.isPending}
               onClick={() => make.mutate()}
             >
-              Make it a draft
+              {say("procedures.old-text.make-it-a-draft", "Make it a draft")}
             </button>
           </div>
           {make.isError && (
             <p className="note stop" role="alert">
               {wrong.length > 0
-                ? `Nothing was stored: ${wrong.length} ${wrong.length === 1 ? "place is" : "places are"} not understood.`
+                ? `Nothing was stored: ${wrong.length} ${wrong.length === 1 ? say("procedures.old-text.place-is", "place is") : say("procedures.old-text.places-are", "places are")} not understood.`
                 : message(make.error)}
             </p>
           )}

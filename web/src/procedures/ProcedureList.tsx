@@ -3,6 +3,7 @@ import { Link, useNavigate } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { BringIn } from "./BringIn";
 import { Lapsed } from "./Lapsed";
@@ -13,10 +14,16 @@ const STATE: Record<string, string> = { DRAFT: "draft", APPROVED: "approved", RE
 /** What keeps a draft from being approved, in words. */
 function heldBack(row: Schemas["ProcedureRow"]): string {
   if (row.state === "APPROVED") {
-    return row.approveReason ? `approved all the same: ${row.approveReason}` : "nothing";
+    return row.approveReason
+      ? say(
+          "procedures.procedure-list.approved-all-the-same",
+          "approved all the same: {0}",
+          row.approveReason,
+        )
+      : "nothing";
   }
   if (row.state === "RETIRED") {
-    return "replaced by a newer version";
+    return say("procedures.procedure-list.replaced-by-a-newer-version", "replaced by a newer version");
   }
   const held = [];
   if (row.stops > 0) {
@@ -25,7 +32,9 @@ function heldBack(row: Schemas["ProcedureRow"]): string {
   if (row.fixes > 0) {
     held.push(`${row.fixes} ${row.fixes === 1 ? "fix" : "fixes"}`);
   }
-  return held.length ? held.join(", ") : "ready to approve";
+  return held.length
+    ? held.join(", ")
+    : say("procedures.procedure-list.ready-to-approve", "ready to approve");
 }
 
 export default function ProcedureList() {
@@ -61,15 +70,15 @@ export default function ProcedureList() {
   return (
     <main className="page">
       <div className="page-head">
-        <h1>Procedures</h1>
+        <h1>{say("procedures.procedure-list.procedures", "Procedures")}</h1>
         <span className="grow" />
         {writes && (
           <>
             <button className="btn main" type="button" onClick={() => set("new", "draft")}>
-              Draft from machine sheet…
+              {say("procedures.procedure-list.draft-from-machine-sheet", "Draft from machine sheet…")}
             </button>
             <Link className="btn" to="/procedures/old-text">
-              Paste an old procedure…
+              {say("procedures.procedure-list.paste-an-old-procedure", "Paste an old procedure…")}
             </Link>
             <BringIn />
           </>
@@ -89,26 +98,29 @@ export default function ProcedureList() {
           {message(draft.error)}
         </p>
       )}
-      {rows.isPending && <p className="page-state">Loading…</p>}
+      {rows.isPending && <p className="page-state">{say("procedures.procedure-list.loading", "Loading…")}</p>}
       {rows.isError && (
         <div className="page-state" role="alert">
           <p>{message(rows.error)}</p>
           <button className="btn" type="button" onClick={() => rows.refetch()}>
-            Try again
+            {say("procedures.procedure-list.try-again", "Try again")}
           </button>
         </div>
       )}
       {rows.data?.length === 0 && (
         <p className="page-state">
-          There is no procedure yet. Import a machine sheet first, then a procedure for it.
+          {say(
+            "procedures.procedure-list.there-is-no-procedure-yet-import",
+            "There is no procedure yet. Import a machine sheet first, then a procedure for it.",
+          )}
         </p>
       )}
       {rows.data && rows.data.length > 0 && (
         <div className="filters">
           <label>
-            Machine
+            {say("procedures.procedure-list.machine", "Machine")}
             <select value={filter("machine")} onChange={(e) => set("machine", e.currentTarget.value)}>
-              <option value="">all</option>
+              <option value="">{say("procedures.procedure-list.all", "all")}</option>
               {[...new Set(rows.data.map((r) => r.machine))].map((m) => (
                 <option key={m} value={m}>
                   {m}
@@ -117,9 +129,9 @@ export default function ProcedureList() {
             </select>
           </label>
           <label>
-            State
+            {say("procedures.procedure-list.state", "State")}
             <select value={filter("state")} onChange={(e) => set("state", e.currentTarget.value)}>
-              <option value="">all</option>
+              <option value="">{say("procedures.procedure-list.all", "all")}</option>
               {Object.entries(STATE).map(([id, word]) => (
                 <option key={id} value={id}>
                   {word}
@@ -135,8 +147,16 @@ export default function ProcedureList() {
         .map((m) => (
           <details key={m.code} className="note fix">
             <summary>
-              {m.code} {m.name}: {m.items.length} {m.items.length === 1 ? "thing" : "things"} that its sheet
-              asks for and no approved procedure does (rule F2)
+              {say(
+                "procedures.procedure-list.that-its-sheet-asks-for-and",
+                "{0} {1}: {2} {3} that its sheet asks for and no approved procedure does (rule F2)",
+                m.code,
+                m.name,
+                m.items.length,
+                m.items.length === 1
+                  ? say("procedures.procedure-list.thing", "thing")
+                  : say("procedures.procedure-list.things", "things"),
+              )}
             </summary>
             <ul>
               {m.items.map((i) => (
@@ -146,19 +166,24 @@ export default function ProcedureList() {
           </details>
         ))}
       {rows.data && rows.data.length > 0 && shown.length === 0 && (
-        <p className="page-state">No procedure of this machine is in this state.</p>
+        <p className="page-state">
+          {say(
+            "procedures.procedure-list.no-procedure-of-this-machine-is",
+            "No procedure of this machine is in this state.",
+          )}
+        </p>
       )}
       {shown.length > 0 && (
         <table className="table">
           <thead>
             <tr>
-              <th scope="col">Machine</th>
-              <th scope="col">Procedure</th>
-              <th scope="col">State</th>
-              <th scope="col">Open findings</th>
-              <th scope="col">Last change</th>
+              <th scope="col">{say("procedures.procedure-list.machine", "Machine")}</th>
+              <th scope="col">{say("procedures.procedure-list.procedure", "Procedure")}</th>
+              <th scope="col">{say("procedures.procedure-list.state", "State")}</th>
+              <th scope="col">{say("procedures.procedure-list.open-findings", "Open findings")}</th>
+              <th scope="col">{say("procedures.procedure-list.last-change", "Last change")}</th>
               <th scope="col">
-                <span className="sr-only">Actions</span>
+                <span className="sr-only">{say("procedures.procedure-list.actions", "Actions")}</span>
               </th>
             </tr>
           </thead>
@@ -169,7 +194,12 @@ export default function ProcedureList() {
                 <td>
                   <Link to={`/procedures/${r.id}/${r.version}`}>{r.title}</Link>
                   <div className="quiet">
-                    version {r.version}, {r.kind.replaceAll("-", " ")}
+                    {say(
+                      "procedures.procedure-list.version",
+                      "version {0}, {1}",
+                      r.version,
+                      r.kind.replaceAll("-", " "),
+                    )}
                   </div>
                 </td>
                 <td>{STATE[r.state] ?? r.state}</td>
@@ -186,9 +216,13 @@ export default function ProcedureList() {
                       className="btn small"
                       type="button"
                       onClick={() => draft.mutate(r)}
-                      aria-label={`New draft from ${r.title}`}
+                      aria-label={say(
+                        "procedures.procedure-list.new-draft-from",
+                        "New draft from {0}",
+                        r.title,
+                      )}
                     >
-                      New draft
+                      {say("procedures.procedure-list.new-draft", "New draft")}
                     </button>
                   )}
                 </td>

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 
 type Props = {
   row: Schemas["ProcedureRow"];
@@ -25,12 +26,25 @@ export function Retire({ row, onClose, onRetired }: Props) {
     onSuccess: onRetired,
   });
   return (
-    <Dialog title="Retire this version" onClose={onClose}>
-      <Sign save={retire} ready={reason.trim() !== ""} says="Sign and retire" onClose={onClose}>
-        <p>The floor starts no round from it any more. It stays to be read, with its records.</p>
+    <Dialog title={say("procedures.retire.retire-this-version", "Retire this version")} onClose={onClose}>
+      <Sign
+        save={retire}
+        ready={reason.trim() !== ""}
+        says={say("procedures.retire.sign-and-retire", "Sign and retire")}
+        onClose={onClose}
+      >
+        <p>
+          {say(
+            "procedures.retire.the-floor-starts-no-round-from",
+            "The floor starts no round from it any more. It stays to be read, with its records.",
+          )}
+        </p>
         <Textarea
-          label="Why"
-          description="At least 10 letters; it stands in the log of the site."
+          label={say("procedures.retire.why", "Why")}
+          description={say(
+            "procedures.retire.at-least-10-letters-it-stands",
+            "At least 10 letters; it stands in the log of the site.",
+          )}
           autosize
           minRows={2}
           maxLength={1000}

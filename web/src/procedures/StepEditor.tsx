@@ -11,6 +11,7 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { FieldProblem, Schemas } from "../api/client";
 import { type Step, showQuantity, splitQuantity } from "../ribbon/draft";
 import type { Actions, Stated } from "../ribbon/words";
+import { say } from "../shared/say";
 import { LineField } from "./LineField";
 
 type Props = {
@@ -92,13 +93,13 @@ export const StepEditor = memo(function StepEditor(p: Props) {
 
   return (
     <fieldset className="editor" disabled={p.readOnly}>
-      <legend className="sr-only">Step {p.number}</legend>
+      <legend className="sr-only">{say("procedures.step-editor.step", "Step {0}", p.number)}</legend>
       {!p.readOnly && (
         <LineField
           machine={p.sheet.code}
           step={p.step}
           settled={p.settled}
-          label="As a line"
+          label={say("procedures.step-editor.as-a-line", "As a line")}
           onStep={onLine}
         />
       )}
@@ -112,11 +113,14 @@ export const StepEditor = memo(function StepEditor(p: Props) {
       {fields.some((f) => !open.has(f.name)) && (
         <details key={`${p.step.id} ${p.step.action}`}>
           <summary>
-            More fields:{" "}
-            {fields
-              .filter((f) => !open.has(f.name))
-              .map((f) => f.label)
-              .join(", ")}
+            {say(
+              "procedures.step-editor.more-fields",
+              "More fields: {0}",
+              fields
+                .filter((f) => !open.has(f.name))
+                .map((f) => f.label)
+                .join(", "),
+            )}
           </summary>
           {fields.filter((f) => !open.has(f.name) && !problem(f.name)).map(field)}
         </details>
@@ -160,7 +164,7 @@ type ActionProps = {
 const ActionField = memo(function ActionField({ actions, value, problem, onChange }: ActionProps) {
   return (
     <NativeSelect
-      label="What is done"
+      label={say("procedures.step-editor.what-is-done", "What is done")}
       data={actions.map((a) => ({ value: a.name, label: a.label }))}
       value={value}
       onChange={(e) => onChange(e.currentTarget.value)}
@@ -181,7 +185,7 @@ type WhenProps = {
 const WhenField = memo(function WhenField({ sheet, value, problem, set }: WhenProps) {
   return (
     <NativeSelect
-      label="Only where the machine has"
+      label={say("procedures.step-editor.only-where-the-machine-has", "Only where the machine has")}
       data={[
         { value: "", label: "always" },
         ...sheet.options.flatMap((g) =>
@@ -196,8 +200,8 @@ const WhenField = memo(function WhenField({ sheet, value, problem, set }: WhenPr
 });
 
 const PLANNED = [
-  ["minutes", "Planned minutes"],
-  ["people", "People"],
+  ["minutes", say("procedures.step-editor.planned-minutes", "Planned minutes")],
+  ["people", say("procedures.step-editor.people", "People")],
 ] as const;
 
 type PlannedProps = {
@@ -220,9 +224,9 @@ const PlannedField = memo(function PlannedField({ field, label, value, problem, 
 });
 
 const SAID = [
-  ["words", "Words for the cleaner"],
-  ["because", "Why"],
-  ["caution", "Caution"],
+  ["words", say("procedures.step-editor.words-for-the-cleaner", "Words for the cleaner")],
+  ["because", say("procedures.step-editor.why", "Why")],
+  ["caution", say("procedures.step-editor.caution", "Caution")],
 ] as const;
 
 type SaidProps = {
@@ -293,12 +297,12 @@ const Field = memo(function Field(p: FieldProps) {
       return <MultiSelect {...common} data={p.field.choices} value={list} onChange={(v) => p.set(name, v)} />;
     case "CHEMICAL":
       return choose(
-        "not stated",
+        say("procedures.step-editor.not-stated", "not stated"),
         p.chemicals.map((c) => ({ value: c.id, label: `${c.name}, ${c.kind}` })),
       );
     case "CHOICE":
       return choose(
-        "not stated",
+        say("procedures.step-editor.not-stated", "not stated"),
         p.field.choices.map((c) => ({ value: c, label: c.replace("-", " ") })),
       );
     case "QUANTITY":
@@ -308,7 +312,11 @@ const Field = memo(function Field(p: FieldProps) {
       return (
         <NumberInput
           {...common}
-          placeholder={p.field.name === "count" ? "all of them" : "not stated"}
+          placeholder={
+            p.field.name === "count"
+              ? say("procedures.step-editor.all-of-them", "all of them")
+              : say("procedures.step-editor.not-stated", "not stated")
+          }
           value={(p.value as number) ?? ""}
           onChange={(v) => p.set(name, v === "" ? undefined : Number(v))}
         />
@@ -367,7 +375,15 @@ function QuantityField(p: FieldProps & { label: string }) {
           p.set(field, q);
         }
       }}
-      error={readable ? p.problem : `This is a number with its unit, for instance ${p.field.example}.`}
+      error={
+        readable
+          ? p.problem
+          : say(
+              "procedures.step-editor.this-is-a-number-with-its",
+              "This is a number with its unit, for instance {0}.",
+              p.field.example,
+            )
+      }
     />
   );
 }
@@ -399,7 +415,7 @@ function Tally({
           {label}: {list.length}
         </span>
         <button className="link" type="button" onClick={() => setOpen(true)}>
-          Change…
+          {say("procedures.step-editor.change", "Change…")}
         </button>
       </div>
       <ul>
@@ -462,11 +478,17 @@ function itemOptions(sheet: Schemas["SheetView"], action: string) {
     return parts;
   }
   return [
-    { group: "Parts, with all their surfaces", items: parts },
+    {
+      group: say("procedures.step-editor.parts-with-all-their-surfaces", "Parts, with all their surfaces"),
+      items: parts,
+    },
     ...(sheet.passages.length > 0
       ? [
           {
-            group: "Passages, with all that their liquid wets",
+            group: say(
+              "procedures.step-editor.passages-with-all-that-their-liquid",
+              "Passages, with all that their liquid wets",
+            ),
             items: sheet.passages.map((x) => ({ value: x.id, label: x.name })),
           },
         ]

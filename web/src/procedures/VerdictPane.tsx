@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Schemas } from "../api/client";
 import type { Edit, Step } from "../ribbon/draft";
 import { type Actions, editLine, type Names } from "../ribbon/words";
+import { say } from "../shared/say";
 import { cost } from "./Difference";
 
 type Verdict = Schemas["VerdictDocument"];
@@ -49,8 +50,8 @@ export function VerdictPane(p: Props) {
   const all = every.filter((g) => only === "" || g.root.severity === only);
   const mendable = every.filter((g) => g.root.remedies.length > 0).length;
   return (
-    <section className="verdict" aria-label="Verdict">
-      <h2>What this procedure leaves</h2>
+    <section className="verdict" aria-label={say("procedures.verdict-pane.verdict", "Verdict")}>
+      <h2>{say("procedures.verdict-pane.what-this-procedure-leaves", "What this procedure leaves")}</h2>
       <dl className="counts">
         <Count name="Stops" value={v.stops} loud={v.stops > 0} />
         <Count name="Fixes" value={v.fixes} loud={v.fixes > 0} />
@@ -67,8 +68,16 @@ export function VerdictPane(p: Props) {
         {v.totals.chemicals.length > 0 && <Count name="Products cost" value={cost(v.totals)} />}
       </dl>
       {v.configurations.length > 1 && (
-        <section className="options" aria-label="By how the machine is fitted">
-          <h3>By how the machine is fitted</h3>
+        <section
+          className="options"
+          aria-label={say(
+            "procedures.verdict-pane.by-how-the-machine-is-fitted",
+            "By how the machine is fitted",
+          )}
+        >
+          <h3>
+            {say("procedures.verdict-pane.by-how-the-machine-is-fitted", "By how the machine is fitted")}
+          </h3>
           <ul>
             {v.configurations.map((c, i) => (
               <li key={c.shown}>
@@ -80,40 +89,60 @@ export function VerdictPane(p: Props) {
                     onChange={() => p.onConfiguration(i)}
                   />
                   {differing(c.shown, v.configurations)}
-                  {c.fitted && <span className="quiet"> (fitted)</span>}
+                  {c.fitted && (
+                    <span className="quiet"> {say("procedures.verdict-pane.fitted", "(fitted)")}</span>
+                  )}
                 </label>
                 <b className={c.stops > 0 ? "loud" : ""}>
-                  {c.stops + c.fixes === 0 ? "nothing found" : `${c.stops} STOP, ${c.fixes} FIX`}
+                  {c.stops + c.fixes === 0
+                    ? say("procedures.verdict-pane.nothing-found", "nothing found")
+                    : `${c.stops} STOP, ${c.fixes} FIX`}
                 </b>
               </li>
             ))}
           </ul>
-          <p className="quiet">The ribbon and the times show the one that is picked.</p>
+          <p className="quiet">
+            {say(
+              "procedures.verdict-pane.the-ribbon-and-the-times-show",
+              "The ribbon and the times show the one that is picked.",
+            )}
+          </p>
         </section>
       )}
       {every.length > 1 && (
         <div className="finding-tools">
           <label>
-            Show
+            {say("procedures.verdict-pane.show", "Show")}
             <select value={only} onChange={(e) => setOnly(e.currentTarget.value)}>
-              <option value="">all {every.length}</option>
+              <option value="">{say("procedures.verdict-pane.all", "all {0}", every.length)}</option>
               {KINDS.map((k) => (
                 <option key={k} value={k}>
-                  {k} only ({every.filter((g) => g.root.severity === k).length})
+                  {say(
+                    "procedures.verdict-pane.only",
+                    "{0} only ({1})",
+                    k,
+                    every.filter((g) => g.root.severity === k).length,
+                  )}
                 </option>
               ))}
             </select>
           </label>
           {p.editable && mendable > 1 && (
             <button type="button" className="btn small" disabled={!p.proven} onClick={p.onMendAll}>
-              Fix everything that can be fixed safely…
+              {say(
+                "procedures.verdict-pane.fix-everything-that-can-be-fixed",
+                "Fix everything that can be fixed safely…",
+              )}
             </button>
           )}
         </div>
       )}
       {every.length === 0 && (
         <p className="note done">
-          Nothing found by the rules that are judged. The list of them stands below.
+          {say(
+            "procedures.verdict-pane.nothing-found-by-the-rules-that",
+            "Nothing found by the rules that are judged. The list of them stands below.",
+          )}
         </p>
       )}
       <ol className="findings">
@@ -138,8 +167,12 @@ export function VerdictPane(p: Props) {
               <details>
                 <summary>
                   {follows.length === 1
-                    ? "One more follows from this"
-                    : `${follows.length} more follow from this`}
+                    ? say("procedures.verdict-pane.one-more-follows-from-this", "One more follows from this")
+                    : say(
+                        "procedures.verdict-pane.more-follow-from-this",
+                        "{0} more follow from this",
+                        follows.length,
+                      )}
                 </summary>
                 <ul>
                   {follows.map((f) => (
@@ -151,7 +184,13 @@ export function VerdictPane(p: Props) {
               </details>
             )}
             <p className="source">
-              {root.severity} by rule {root.rule}, {root.source}
+              {say(
+                "procedures.verdict-pane.by-rule",
+                "{0} by rule {1}, {2}",
+                root.severity,
+                root.rule,
+                root.source,
+              )}
             </p>
             {p.editable && root.remedies.length > 0 && (
               <div className="remedies">
@@ -165,7 +204,10 @@ export function VerdictPane(p: Props) {
                     >
                       {r.label}
                     </button>
-                    <ul className="diff" aria-label="What it changes">
+                    <ul
+                      className="diff"
+                      aria-label={say("procedures.verdict-pane.what-it-changes", "What it changes")}
+                    >
                       {r.edits.map((e) => (
                         <li key={`${e.edit}-${e.id ?? e.step?.id}`}>
                           {editLine(e, p.steps, p.names, p.actions)}
@@ -178,16 +220,24 @@ export function VerdictPane(p: Props) {
             )}
             {p.editable && root.remedies.length === 0 && (
               <p className="source">
-                {p.proven ? "No edit fixes this by itself; you decide what is right." : "Looking for a fix…"}
+                {p.proven
+                  ? say(
+                      "procedures.verdict-pane.no-edit-fixes-this-by-itself",
+                      "No edit fixes this by itself; you decide what is right.",
+                    )
+                  : say("procedures.verdict-pane.looking-for-a-fix", "Looking for a fix…")}
               </p>
             )}
           </li>
         ))}
       </ol>
       <p className="source judged">
-        Judged by {v.judged.length} rules: {v.judged.join(" ")}. Other rules are not looked at yet and are
-        yours to check. The label of the chemical, the manual of the machine and local code stand above this
-        verdict.
+        {say(
+          "procedures.verdict-pane.judged-by-rules-other-rules-are",
+          "Judged by {0} rules: {1}. Other rules are not looked at yet and are yours to check. The label of the chemical, the manual of the machine and local code stand above this verdict.",
+          v.judged.length,
+          v.judged.join(" "),
+        )}
       </p>
     </section>
   );

@@ -3,6 +3,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import type { Doc } from "../ribbon/draft";
+import { say } from "../shared/say";
 import { CameAndWent, SideBySide } from "./Difference";
 
 type Props = {
@@ -39,9 +40,9 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
   const fields = ask.error instanceof ApiProblem ? ask.error.fields : [];
   const name = (id: string) => chemicals.find((c) => c.id === id)?.name ?? id;
   const said = [
-    from && to ? `${name(to)} instead of ${name(from)}` : "",
+    from && to ? say("procedures.what-if.instead-of", "{0} instead of {1}", name(to), name(from)) : "",
     fewer > 0 ? `${fewer} fewer` : "",
-    warmest === "" ? "" : `water at most ${warmest} °C`,
+    warmest === "" ? "" : say("procedures.what-if.water-at-most-c", "water at most {0} °C", warmest),
   ]
     .filter(Boolean)
     .join(", ");
@@ -52,21 +53,24 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
   }
 
   return (
-    <section className="verdict" aria-label="What if">
-      <h2>What if</h2>
+    <section className="verdict" aria-label={say("procedures.what-if.what-if", "What if")}>
+      <h2>{say("procedures.what-if.what-if", "What if")}</h2>
       <div className="what-if">
         <NativeSelect
-          label="Instead of"
+          label={say("procedures.what-if.instead-of-2", "Instead of")}
           value={from}
           data={[
-            { value: "", label: "no other product" },
+            { value: "", label: say("procedures.what-if.no-other-product", "no other product") },
             ...used.map((c) => ({ value: c.id, label: c.name })),
           ]}
           onChange={(e) => touch(() => setFrom(e.currentTarget.value))}
         />
         <NativeSelect
-          label="use"
-          description="Strength, warmth and contact as its label directs."
+          label={say("procedures.what-if.use", "use")}
+          description={say(
+            "procedures.what-if.strength-warmth-and-contact-as-its",
+            "Strength, warmth and contact as its label directs.",
+          )}
           value={to}
           disabled={from === ""}
           data={[
@@ -83,10 +87,10 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
           onChange={(v) => touch(() => setFewer(typeof v === "number" ? v : 0))}
         />
         <NumberInput
-          label="The water is no warmer than, °C"
+          label={say("procedures.what-if.the-water-is-no-warmer-than", "The water is no warmer than, °C")}
           min={0}
           max={100}
-          placeholder="the heater works"
+          placeholder={say("procedures.what-if.the-heater-works", "the heater works")}
           value={warmest}
           onChange={(v) => touch(() => setWarmest(typeof v === "number" ? v : ""))}
         />
@@ -96,10 +100,15 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
           disabled={nothing || (from !== "" && to === "") || ask.isPending}
           onClick={() => ask.mutate()}
         >
-          Run it
+          {say("procedures.what-if.run-it", "Run it")}
         </button>
       </div>
-      <p className="quiet">How the machine is fitted otherwise: the tab Verdict shows each way by itself.</p>
+      <p className="quiet">
+        {say(
+          "procedures.what-if.how-the-machine-is-fitted-otherwise",
+          "How the machine is fitted otherwise: the tab Verdict shows each way by itself.",
+        )}
+      </p>
       {ask.isError && (
         <p className="note stop" role="alert">
           {fields.length > 0 ? fields.map((f) => f.message).join(" ") : message(ask.error)}
@@ -108,13 +117,17 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
       {ask.data && (
         <>
           <p>
-            <b>With {said}:</b>
+            <b>{say("procedures.what-if.with", "With {0}:", said)}</b>
           </p>
-          <SideBySide d={ask.data} before="as it stands" now="what if" />
+          <SideBySide
+            d={ask.data}
+            before={say("procedures.what-if.as-it-stands", "as it stands")}
+            now={say("procedures.what-if.what-if-2", "what if")}
+          />
           <CameAndWent d={ask.data} />
           {editable && (
             <button type="button" className="btn" onClick={() => ask.data && onTake(ask.data.document, said)}>
-              Apply
+              {say("procedures.what-if.apply", "Apply")}
             </button>
           )}
         </>

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./workbench.css";
 import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
@@ -59,10 +60,12 @@ export default function Workbench() {
   if (failed) {
     return (
       <main className="page-state" role="alert">
-        <h1>This procedure cannot be shown</h1>
+        <h1>
+          {say("procedures.workbench.this-procedure-cannot-be-shown", "This procedure cannot be shown")}
+        </h1>
         <p>{message(failed.error)}</p>
         <button className="btn" type="button" onClick={() => failed.refetch()}>
-          Try again
+          {say("procedures.workbench.try-again", "Try again")}
         </button>
       </main>
     );
@@ -70,7 +73,12 @@ export default function Workbench() {
   if (!view.data || !sheet.data || !chemicals.data || !actions.data) {
     return (
       <main className="page-state">
-        <h1>Loading the procedure and its machine…</h1>
+        <h1>
+          {say(
+            "procedures.workbench.loading-the-procedure-and-its-machine",
+            "Loading the procedure and its machine…",
+          )}
+        </h1>
       </main>
     );
   }
@@ -226,12 +234,21 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   function apply(edits: Edit[], what: string) {
     if (!judging.proven) {
       // A second click on the same remedy: it was proven for the state before the first.
-      setSaid({ text: "This is being judged again; its fixes come with the verdict.", stop: false });
+      setSaid({
+        text: say(
+          "procedures.workbench.this-is-being-judged-again-its",
+          "This is being judged again; its fixes come with the verdict.",
+        ),
+        stop: false,
+      });
       return;
     }
     put(applyEdits(doc, edits));
     setLit(null);
-    setSaid({ text: `Done: ${what}. Undo takes it back.`, stop: false });
+    setSaid({
+      text: say("procedures.workbench.done-undo-takes-it-back", "Done: {0}. Undo takes it back.", what),
+      stop: false,
+    });
     const first = edits.find((e) => e.step)?.step?.id;
     if (first) {
       go({ step: first });
@@ -353,17 +370,25 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           className={`note ${said?.stop ? "stop" : "done"} bench-said`}
           role={said?.stop ? "alert" : "status"}
         >
-          {said?.text ?? "Unsaved changes from this browser were put back."}
+          {said?.text ??
+            say(
+              "procedures.workbench.unsaved-changes-from-this-browser-were",
+              "Unsaved changes from this browser were put back.",
+            )}
           {said?.stop && said.text.includes("newer state") && (
             <button className="btn small" type="button" onClick={draft.theirs}>
-              Show theirs
+              {say("procedures.workbench.show-theirs", "Show theirs")}
             </button>
           )}
         </p>
       )}
       <div className="bench-body">
-        <section className="bench-left" aria-label="Steps and ribbon" aria-busy={judging.busy}>
-          <div className="step-tools" role="toolbar" aria-label="Step">
+        <section
+          className="bench-left"
+          aria-label={say("procedures.workbench.steps-and-ribbon", "Steps and ribbon")}
+          aria-busy={judging.busy}
+        >
+          <div className="step-tools" role="toolbar" aria-label={say("procedures.workbench.step", "Step")}>
             {editable && (
               <>
                 <button
@@ -371,7 +396,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                   type="button"
                   onClick={() => insertAfter(index < 0 ? doc.steps.length - 1 : index)}
                 >
-                  Add a step
+                  {say("procedures.workbench.add-a-step", "Add a step")}
                 </button>
                 <button
                   className="btn small"
@@ -379,7 +404,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                   disabled={index < 1}
                   onClick={() => move(index, -1)}
                 >
-                  Up
+                  {say("procedures.workbench.up", "Up")}
                 </button>
                 <button
                   className="btn small"
@@ -387,7 +412,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                   disabled={index < 0 || index >= doc.steps.length - 1}
                   onClick={() => move(index, 1)}
                 >
-                  Down
+                  {say("procedures.workbench.down", "Down")}
                 </button>
                 <button
                   className="btn small"
@@ -395,7 +420,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                   disabled={index < 0}
                   onClick={() => remove(index)}
                 >
-                  Delete
+                  {say("procedures.workbench.delete", "Delete")}
                 </button>
               </>
             )}
@@ -406,12 +431,15 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
                 disabled={!troubled && findings.length === 0}
                 onChange={() => go({ only: troubled ? null : "findings" })}
               />
-              Only what has a finding
+              {say("procedures.workbench.only-what-has-a-finding", "Only what has a finding")}
             </label>
           </div>
           {doc.steps.length === 0 ? (
             <p className="page-state">
-              No step yet. “Add a step” begins; each one runs through the machine at once.
+              {say(
+                "procedures.workbench.no-step-yet-add-a-step",
+                "No step yet. “Add a step” begins; each one runs through the machine at once.",
+              )}
             </p>
           ) : (
             <Ribbon
@@ -436,13 +464,24 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             <LineField
               machine={sheet.code}
               step={null}
-              label={index < 0 ? "Type the next step" : `Type a step after step ${index + 1}`}
+              label={
+                index < 0
+                  ? say("procedures.workbench.type-the-next-step", "Type the next step")
+                  : say(
+                      "procedures.workbench.type-a-step-after-step",
+                      "Type a step after step {0}",
+                      index + 1,
+                    )
+              }
               onStep={onTyped}
             />
           )}
           <Legend />
         </section>
-        <aside className="bench-right" aria-label="Verdict and step">
+        <aside
+          className="bench-right"
+          aria-label={say("procedures.workbench.verdict-and-step", "Verdict and step")}
+        >
           <div className="tabs" role="tablist">
             <button
               type="button"
@@ -450,7 +489,11 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               aria-selected={tab === "verdict"}
               onClick={() => go({ show: "verdict" })}
             >
-              Verdict{verdict ? ` ${verdict.stops} + ${verdict.fixes}` : ""}
+              {say(
+                "procedures.workbench.verdict",
+                "Verdict{0}",
+                verdict ? ` ${verdict.stops} + ${verdict.fixes}` : "",
+              )}
             </button>
             <button
               type="button"
@@ -459,7 +502,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               disabled={!step}
               onClick={() => go({ show: "step" })}
             >
-              {step ? `Step ${index + 1}` : "Step"}
+              {step ? `Step ${index + 1}` : say("procedures.workbench.step", "Step")}
             </button>
             <button
               type="button"
@@ -467,7 +510,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               aria-selected={tab === "compare"}
               onClick={() => go({ show: "compare" })}
             >
-              Compare
+              {say("procedures.workbench.compare", "Compare")}
             </button>
             <button
               type="button"
@@ -475,17 +518,26 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               aria-selected={tab === "what-if"}
               onClick={() => go({ show: "what-if" })}
             >
-              What if
+              {say("procedures.workbench.what-if", "What if")}
             </button>
           </div>
           {trouble && (
             <p className="note stop" role="alert">
-              {trouble} The verdict below may be older than what you see.
+              {say(
+                "procedures.workbench.the-verdict-below-may-be-older",
+                "{0} The verdict below may be older than what you see.",
+                trouble,
+              )}
             </p>
           )}
           {problems.length > 0 && (
             <div className="note stop" role="alert">
-              <strong>Not judged until this is fixed:</strong>
+              <strong>
+                {say(
+                  "procedures.workbench.not-judged-until-this-is-fixed",
+                  "Not judged until this is fixed:",
+                )}
+              </strong>
               <ul>
                 {problems.slice(0, 5).map((p) => (
                   <li key={p.pointer + p.message}>
@@ -526,7 +578,14 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               editable={editable}
               onTake={(next, said) => {
                 put(next);
-                setSaid({ text: `Done: ${said}. Undo takes it back.`, stop: false });
+                setSaid({
+                  text: say(
+                    "procedures.workbench.done-undo-takes-it-back",
+                    "Done: {0}. Undo takes it back.",
+                    said,
+                  ),
+                  stop: false,
+                });
                 go({ show: "verdict" });
               }}
             />
@@ -546,7 +605,9 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               proven={judging.proven}
             />
           ) : (
-            <p className="page-state">Running it through the machine…</p>
+            <p className="page-state">
+              {say("procedures.workbench.running-it-through-the-machine", "Running it through the machine…")}
+            </p>
           )}
         </aside>
       </div>
@@ -561,7 +622,14 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             setDialog(null);
             put(next);
             setLit(null);
-            setSaid({ text: `Done: ${taken} remedies. Undo takes all of them back.`, stop: false });
+            setSaid({
+              text: say(
+                "procedures.workbench.done-remedies-undo-takes-all-of",
+                "Done: {0} remedies. Undo takes all of them back.",
+                taken,
+              ),
+              stop: false,
+            });
           }}
         />
       )}
@@ -572,7 +640,13 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           onRetired={(next) => {
             setDialog(null);
             draft.became(next);
-            setSaid({ text: "Retired. No round is started from it any more.", stop: false });
+            setSaid({
+              text: say(
+                "procedures.workbench.retired-no-round-is-started-from",
+                "Retired. No round is started from it any more.",
+              ),
+              stop: false,
+            });
           }}
         />
       )}
@@ -587,7 +661,11 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             setDialog(null);
             draft.became(next);
             setSaid({
-              text: `Approved by ${next.row.approvedBy}. The floor works from it now.`,
+              text: say(
+                "procedures.workbench.approved-by-the-floor-works-from",
+                "Approved by {0}. The floor works from it now.",
+                next.row.approvedBy,
+              ),
               stop: false,
             });
             navigate(`/procedures/${next.row.id}/${next.row.version}`, { replace: true });

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 /** What a typed line may go on with: verbs at its beginning, then names of the sheet, products, vessels. */
 export type Vocabulary = { verbs: string[]; things: string[]; products: string[]; vessels: string[] };
 export type Completion = { from: number; options: string[] };
@@ -27,10 +28,12 @@ export function completions(text: string, words: Vocabulary): Completion {
   }
   const cut = Math.max(
     verb.length + 1,
-    ...[", ", "; ", " with ", " in "].map((s) => {
-      const at = lower.lastIndexOf(s);
-      return at < 0 ? 0 : at + s.length;
-    }),
+    ...[", ", "; ", say("procedures.complete.with", " with "), say("procedures.complete.in", " in ")].map(
+      (s) => {
+        const at = lower.lastIndexOf(s);
+        return at < 0 ? 0 : at + s.length;
+      },
+    ),
   );
   const before = lower.slice(0, cut);
   const typed = text.slice(cut);

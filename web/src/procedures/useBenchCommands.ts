@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "../api/client";
 import { type Command, useOffer } from "../shared/commands";
+import { say } from "../shared/say";
 
 type Doing = {
   show: (tab: "verdict" | "compare" | "what-if") => void;
@@ -11,7 +12,12 @@ type Doing = {
 };
 
 function named(editable: boolean, actions: Schemas["ActionInfo"][], doing: () => Doing): Command[] {
-  const does = (id: string, name: string, run: () => void, group = "Workbench") => ({ id, name, group, run });
+  const does = (
+    id: string,
+    name: string,
+    run: () => void,
+    group = say("procedures.use-bench-commands.workbench", "Workbench"),
+  ) => ({ id, name, group, run });
   const show = (["verdict", "compare", "what-if"] as const).map((tab) =>
     does(`show-${tab}`, `Show: ${tab.replace("-", " ")}`, () => doing().show(tab)),
   );
@@ -19,12 +25,17 @@ function named(editable: boolean, actions: Schemas["ActionInfo"][], doing: () =>
     return show;
   }
   return [
-    does("save", "Save", () => doing().save()),
-    does("undo", "Undo", () => doing().undo()),
-    does("redo", "Redo", () => doing().redo()),
+    does("save", say("procedures.use-bench-commands.save", "Save"), () => doing().save()),
+    does("undo", say("procedures.use-bench-commands.undo", "Undo"), () => doing().undo()),
+    does("redo", say("procedures.use-bench-commands.redo", "Redo"), () => doing().redo()),
     ...show,
     ...actions.map((a) =>
-      does(`insert-${a.name}`, `Insert: ${a.label}`, () => doing().insert(a.name), "Insert after this step"),
+      does(
+        `insert-${a.name}`,
+        `Insert: ${a.label}`,
+        () => doing().insert(a.name),
+        say("procedures.use-bench-commands.insert-after-this-step", "Insert after this step"),
+      ),
     ),
   ];
 }

@@ -4,6 +4,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import type { Doc } from "../ribbon/draft";
 import { begin, change, type History, redo, undo } from "../shared/history";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 
 type View = Schemas["ProcedureView"];
 type Said = { text: string; stop: boolean };
@@ -33,7 +34,7 @@ function firstHistory(view: View, sheetVersion: number): History<Doc> {
  * A procedure under work: what is written now, what was before it, and what the server has. What is not
  * saved is kept in this browser.
  */
-export function useDraft(view: View, sheetVersion: number, say: (said: Said | null) => void) {
+export function useDraft(view: View, sheetVersion: number, tell: (said: Said | null) => void) {
   const queries = useQueryClient();
   const [saved, setSaved] = useState(view);
   const [history, setHistory] = useState(() => firstHistory(view, sheetVersion));
@@ -76,9 +77,9 @@ export function useDraft(view: View, sheetVersion: number, say: (said: Said | nu
       setSaved({ ...next, document: doc });
       setRevision(next.revision);
       setRestored(false);
-      say({ text: "Saved.", stop: false });
+      tell({ text: say("procedures.use-draft.saved", "Saved."), stop: false });
     } catch (e) {
-      say({ text: message(e), stop: true });
+      tell({ text: message(e), stop: true });
     }
   }
 
@@ -89,7 +90,13 @@ export function useDraft(view: View, sheetVersion: number, say: (said: Said | nu
     setHistory((h) => change(h, next.document));
     setSaved(next);
     setRevision(next.revision);
-    say({ text: "This is the newer state. Undo brings yours back, to save over it knowingly.", stop: false });
+    tell({
+      text: say(
+        "procedures.use-draft.this-is-the-newer-state-undo",
+        "This is the newer state. Undo brings yours back, to save over it knowingly.",
+      ),
+      stop: false,
+    });
   }
 
   return {

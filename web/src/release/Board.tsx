@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
@@ -32,39 +33,52 @@ export default function Board({ wall = false }: { wall?: boolean }) {
   const body = (
     <>
       <div className="page-head">
-        <h1>Status of machines</h1>
+        <h1>{say("release.board.status-of-machines", "Status of machines")}</h1>
         <span className="grow" />
         {lost && (
           <output className="note stop">
-            Connection lost. What you see may be old; it comes back by itself.
+            {say(
+              "release.board.connection-lost-what-you-see-may",
+              "Connection lost. What you see may be old; it comes back by itself.",
+            )}
           </output>
         )}
         {!wall && (
           <a className="btn" href="/wall">
-            For the wall
+            {say("release.board.for-the-wall", "For the wall")}
           </a>
         )}
       </div>
       {(lapsed.data ?? []).length > 0 && (
         <p className="note stop">
-          {lapsed.data?.length === 1
-            ? "1 approved procedure does not pass"
-            : `${lapsed.data?.length} approved procedures do not pass`}{" "}
-          the rules any more: {lapsed.data?.map((r) => r.title).join("; ")}.{" "}
-          {!wall && <Link to="/procedures">See why</Link>}
+          {say(
+            "release.board.the-rules-any-more",
+            "{0} the rules any more: {1}.",
+            lapsed.data?.length === 1
+              ? say("release.board.1-approved-procedure-does-not-pass", "1 approved procedure does not pass")
+              : say(
+                  "release.board.approved-procedures-do-not-pass",
+                  "{0} approved procedures do not pass",
+                  lapsed.data?.length,
+                ),
+            lapsed.data?.map((r) => r.title).join("; "),
+          )}{" "}
+          {!wall && <Link to="/procedures">{say("release.board.see-why", "See why")}</Link>}
         </p>
       )}
-      {board.isPending && <p>Loading…</p>}
+      {board.isPending && <p>{say("release.board.loading", "Loading…")}</p>}
       {board.isError && !board.data && (
         <p role="alert">
           {message(board.error)}{" "}
           <button className="btn" type="button" onClick={() => board.refetch()}>
-            Try again
+            {say("release.board.try-again", "Try again")}
           </button>
         </p>
       )}
-      {board.data?.length === 0 && <p>No machine has a sheet yet.</p>}
-      <ul className="board" aria-label="Machines">
+      {board.data?.length === 0 && (
+        <p>{say("release.board.no-machine-has-a-sheet-yet", "No machine has a sheet yet.")}</p>
+      )}
+      <ul className="board" aria-label={say("release.board.machines", "Machines")}>
         {board.data?.map((m) => (
           <Row key={m.code} m={m} now={now} wall={wall} />
         ))}
@@ -101,7 +115,7 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
           {m.since && `, since ${clock.time(m.since)} (${lasts(now - m.since)})`}
           {m.until &&
             (m.over
-              ? `, over its time since ${clock.time(m.until)}`
+              ? say("release.board.over-its-time-since", ", over its time since {0}", clock.time(m.until))
               : `, until ${clock.time(m.until)} (${lasts(m.until - now)} left)`)}
         </p>
         {m.waits && <p className="quiet">{upper(m.waits)}.</p>}
@@ -113,13 +127,21 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
               {m.title}, {m.who}
             </p>
             <p className="quiet">
-              {m.phase ? `${m.phase}, ` : ""}
-              {m.done} of {m.steps} steps
+              {say(
+                "release.board.of-steps",
+                "{0}{1} of {2} steps",
+                m.phase ? `${m.phase}, ` : "",
+                m.done,
+                m.steps,
+              )}
             </p>
             <Progress done={m.done} steps={m.steps} />
             {m.timers.map((t) => (
               <p key={t.name} className={t.ends <= now ? "board-up" : "quiet"}>
-                {t.name}: {t.ends <= now ? "time is up" : `${lasts(t.ends - now)} left`}
+                {t.name}:{" "}
+                {t.ends <= now
+                  ? say("release.board.time-is-up", "time is up")
+                  : `${lasts(t.ends - now)} left`}
               </p>
             ))}
           </>
@@ -131,12 +153,26 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
         ))}
         {m.troubles > 0 && (
           <p className="board-up">
-            {m.troubles} {m.troubles === 1 ? "thing went" : "things went"} wrong
+            {say(
+              "release.board.wrong",
+              "{0} {1} wrong",
+              m.troubles,
+              m.troubles === 1
+                ? say("release.board.thing-went", "thing went")
+                : say("release.board.things-went", "things went"),
+            )}
           </p>
         )}
         {m.differences > 0 && (
           <p className="board-up">
-            {m.differences} {m.differences === 1 ? "entry does" : "entries do"} not fit
+            {say(
+              "release.board.not-fit",
+              "{0} {1} not fit",
+              m.differences,
+              m.differences === 1
+                ? say("release.board.entry-does", "entry does")
+                : say("release.board.entries-do", "entries do"),
+            )}
           </p>
         )}
       </div>
@@ -167,22 +203,22 @@ function Actions({ m }: { m: Machine }) {
     <div className="board-do">
       {(m.standing === "WAITING" || m.standing === "HELD" || (m.standing === "RELEASED" && m.until)) && (
         <Link className="btn main" to={`/release/${m.round}`}>
-          Inspect and release
+          {say("release.board.inspect-and-release", "Inspect and release")}
         </Link>
       )}
       {m.standing === "CLEANING" && (
         <Link className="btn" to={`/floor/${m.round}`}>
-          To the round
+          {say("release.board.to-the-round", "To the round")}
         </Link>
       )}
       {m.standing === "RELEASED" && !reads && (
         <button className="btn" type="button" disabled={use.isPending} onClick={() => use.mutate("in-use")}>
-          Production starts
+          {say("release.board.production-starts", "Production starts")}
         </button>
       )}
       {(m.standing === "RELEASED" || m.standing === "IN_USE") && !reads && (
         <button className="btn" type="button" disabled={use.isPending} onClick={() => use.mutate("dirty")}>
-          It is dirty
+          {say("release.board.it-is-dirty", "It is dirty")}
         </button>
       )}
       {use.isError && (
@@ -200,14 +236,22 @@ function LocksOn({ machines }: { machines: Machine[] }) {
   const locks = machines.flatMap((m) => m.locks.map((l) => ({ ...l, machine: m.code })));
   return (
     <section className="lock-board">
-      <h2>Locks applied now</h2>
+      <h2>{say("release.board.locks-applied-now", "Locks applied now")}</h2>
       {locks.length === 0 ? (
-        <p className="quiet">None.</p>
+        <p className="quiet">{say("release.board.none", "None.")}</p>
       ) : (
         <ul>
           {locks.map((l) => (
             <li key={`${l.machine} ${l.energy} ${l.lock}`}>
-              <strong>{l.who}</strong>, lock {l.lock}, on {l.machine} {l.energy}, since {clock.time(l.at)}
+              <strong>{l.who}</strong>
+              {say(
+                "release.board.lock-on-since",
+                ", lock {0}, on {1} {2}, since {3}",
+                l.lock,
+                l.machine,
+                l.energy,
+                clock.time(l.at),
+              )}
             </li>
           ))}
         </ul>

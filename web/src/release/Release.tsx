@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -7,7 +8,6 @@ import { FromMeter } from "../round/FromMeter";
 import { keys } from "../shared/keys";
 import { Pin } from "../shared/Pin";
 import { useClock } from "../shared/session";
-import { filled } from "../shared/texts";
 
 type View = Schemas["ReleaseView"];
 type Site = Schemas["ReleaseSite"];
@@ -23,16 +23,16 @@ export default function Release() {
   if (view.isError) {
     return (
       <main className="page-state" role="alert">
-        <h1>This release cannot be shown</h1>
+        <h1>{say("release.release.this-release-cannot-be-shown", "This release cannot be shown")}</h1>
         <p>{message(view.error)}</p>
-        <Link to="/board">To the board</Link>
+        <Link to="/board">{say("release.release.to-the-board", "To the board")}</Link>
       </main>
     );
   }
   if (!view.data) {
     return (
       <main className="page-state">
-        <h1>Loading…</h1>
+        <h1>{say("release.release.loading", "Loading…")}</h1>
       </main>
     );
   }
@@ -45,22 +45,44 @@ export default function Release() {
         </h1>
         <span className="grow" />
         <Link className="btn" to={`/logbook/${v.round}`}>
-          The record
+          {say("release.release.the-record", "The record")}
         </Link>
       </div>
       <p>
         {v.closedAt
-          ? `Handed over by ${v.closedBy} at ${clock.time(v.closedAt)}. Worked on by ${v.workers.join(", ")}.`
-          : `Open again. Worked on by ${v.workers.join(", ")}.`}
+          ? say(
+              "release.release.handed-over-by-at-worked-on",
+              "Handed over by {0} at {1}. Worked on by {2}.",
+              v.closedBy,
+              clock.time(v.closedAt),
+              v.workers.join(", "),
+            )
+          : say(
+              "release.release.open-again-worked-on-by",
+              "Open again. Worked on by {0}.",
+              v.workers.join(", "),
+            )}
       </p>
       {v.hindrance && <p className="note stop">{v.hindrance}</p>}
       <Known v={v} />
-      {v.status === "RELEASED" && <p className="note good">Released for production.</p>}
+      {v.status === "RELEASED" && (
+        <p className="note good">
+          {say("release.release.released-for-production", "Released for production.")}
+        </p>
+      )}
       {v.status === "OPEN" && (
-        <p className="note">It is being re-cleaned; only what failed and what it touched is done again.</p>
+        <p className="note">
+          {say(
+            "release.release.it-is-being-re-cleaned-only",
+            "It is being re-cleaned; only what failed and what it touched is done again.",
+          )}
+        </p>
       )}
       {v.status !== "OPEN" && (
-        <ol className="release-sites" aria-label="Pre-op inspection">
+        <ol
+          className="release-sites"
+          aria-label={say("release.release.pre-op-inspection", "Pre-op inspection")}
+        >
           {v.plan.map((s) => (
             <li key={s.id}>
               <SiteRow v={v} s={s} />
@@ -72,7 +94,10 @@ export default function Release() {
         <Answer key={v.status} v={v} />
       )}
       <p className="quiet">
-        The plan of the site, the label, the machine’s manual and the local code stand above this screen.
+        {say(
+          "release.release.the-plan-of-the-site-the",
+          "The plan of the site, the label, the machine’s manual and the local code stand above this screen.",
+        )}
       </p>
     </main>
   );
@@ -82,11 +107,18 @@ export default function Release() {
 function Known({ v }: { v: View }) {
   const clock = useClock();
   if (v.troubles.length + v.differences.length + v.deviated.length === 0) {
-    return <p className="quiet">Nothing went wrong in this round, and there were no deviations.</p>;
+    return (
+      <p className="quiet">
+        {say(
+          "release.release.nothing-went-wrong-in-this-round",
+          "Nothing went wrong in this round, and there were no deviations.",
+        )}
+      </p>
+    );
   }
   return (
     <section className="note stop">
-      <h2>Before you inspect</h2>
+      <h2>{say("release.release.before-you-inspect", "Before you inspect")}</h2>
       <ul>
         {v.troubles.map((t) => (
           <li key={`${t.at} ${t.text}`}>
@@ -96,13 +128,25 @@ function Known({ v }: { v: View }) {
         ))}
         {v.differences.map((d) => (
           <li key={d.entry}>
-            {clock.time(d.at)} {d.who} entered what does not fit: {d.why}
+            {say(
+              "release.release.entered-what-does-not-fit",
+              "{0} {1} entered what does not fit: {2}",
+              clock.time(d.at),
+              d.who,
+              d.why,
+            )}
           </li>
         ))}
         {v.deviated.length > 0 && (
           <li>
-            {v.deviated.length} {v.deviated.length === 1 ? "step had" : "steps had"} a deviation; the record
-            says why.
+            {say(
+              "release.release.a-deviation-the-record-says-why",
+              "{0} {1} a deviation; the record says why.",
+              v.deviated.length,
+              v.deviated.length === 1
+                ? say("release.release.step-had", "step had")
+                : say("release.release.steps-had", "steps had"),
+            )}
           </li>
         )}
       </ul>
@@ -142,7 +186,14 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
       <div>
         <strong>{s.name}</strong>
         <p className="quiet">
-          {s.kind === "SWAB" && `ATP swab: passes up to ${s.most} ${s.unit}, fails above ${s.failAbove} – `}
+          {s.kind === "SWAB" &&
+            say(
+              "release.release.atp-swab-passes-up-to-fails",
+              "ATP swab: passes up to {0} {1}, fails above {2} – ",
+              s.most,
+              s.unit,
+              s.failAbove,
+            )}
           {s.kind === "PH" && `Passes from ${s.least} to ${s.most} – `}
           {s.why}
         </p>
@@ -161,10 +212,10 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
       {may && s.kind === "LOOK" && (
         <div className="site-do">
           <button className="btn" type="button" onClick={() => find.mutate({ passed: true })}>
-            Inspected, nothing wrong
+            {say("release.release.inspected-nothing-wrong", "Inspected, nothing wrong")}
           </button>
           <button className="btn" type="button" onClick={() => find.mutate({ passed: false })}>
-            Not clean
+            {say("release.release.not-clean", "Not clean")}
           </button>
         </div>
       )}
@@ -191,12 +242,11 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
           <FromMeter
             fits={(m) => m.kind === METERS[s.kind]?.kind}
             near={METERS[s.kind]?.near ?? 0}
-            say={(text, ...parts) => filled(text, parts)}
             desk
             onRead={(x) => setValue(String(x))}
           />
           <button className="btn" type="submit" disabled={!Number.isFinite(number)}>
-            Enter
+            {say("release.release.enter", "Enter")}
           </button>
         </form>
       )}
@@ -234,25 +284,31 @@ function Answer({ v }: { v: View }) {
         answer.mutate();
       }}
     >
-      <h2>Your answer</h2>
+      <h2>{say("release.release.your-answer", "Your answer")}</h2>
       <fieldset>
-        <legend className="sr-only">Answer</legend>
+        <legend className="sr-only">{say("release.release.answer", "Answer")}</legend>
         <Pick now={how} value="yes" onPick={setHow}>
-          Release
+          {say("release.release.release", "Release")}
         </Pick>
         <Pick now={how} value="time" onPick={setHow}>
-          Release for a limited time
+          {say("release.release.release-for-a-limited-time", "Release for a limited time")}
         </Pick>
         <Pick now={how} value="no" onPick={setHow}>
-          Re-clean
+          {say("release.release.re-clean", "Re-clean")}
         </Pick>
       </fieldset>
       {how === "yes" && v.missing.length > 0 && (
-        <p className="note">Still to be found or passed: {v.missing.join("; ")}.</p>
+        <p className="note">
+          {say(
+            "release.release.still-to-be-found-or-passed",
+            "Still to be found or passed: {0}.",
+            v.missing.join("; "),
+          )}
+        </p>
       )}
       {how === "time" && (
         <label>
-          Hours, 1 to 24
+          {say("release.release.hours-1-to-24", "Hours, 1 to 24")}
           <input
             inputMode="numeric"
             maxLength={2}
@@ -263,9 +319,11 @@ function Answer({ v }: { v: View }) {
       )}
       {how === "no" && (
         <label>
-          Which part
+          {say("release.release.which-part", "Which part")}
           <select value={item} onChange={(e) => setItem(e.currentTarget.value)}>
-            <option value="">Choose the part that failed</option>
+            <option value="">
+              {say("release.release.choose-the-part-that-failed", "Choose the part that failed")}
+            </option>
             {v.parts.map((p) => (
               <option key={p.item} value={p.item}>
                 {p.name}
@@ -276,7 +334,9 @@ function Answer({ v }: { v: View }) {
       )}
       {how !== "yes" && (
         <label>
-          {how === "no" ? "What was found" : "What it waits for"}
+          {how === "no"
+            ? say("release.release.what-was-found", "What was found")
+            : say("release.release.what-it-waits-for", "What it waits for")}
           <input maxLength={500} value={words} onChange={(e) => setWords(e.currentTarget.value)} />
         </label>
       )}
@@ -292,10 +352,10 @@ function Answer({ v }: { v: View }) {
         disabled={pin === "" || answer.isPending || (how === "no" && (item === "" || words.trim() === ""))}
       >
         {how === "yes"
-          ? "Sign and release"
+          ? say("release.release.sign-and-release", "Sign and release")
           : how === "time"
-            ? "Sign: release for a limited time"
-            : "Sign: re-clean"}
+            ? say("release.release.sign-release-for-a-limited-time", "Sign: release for a limited time")
+            : say("release.release.sign-re-clean", "Sign: re-clean")}
       </button>
     </form>
   );

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./ribbon.css";
 import {
   closestCenter,
@@ -143,7 +144,9 @@ const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
   const { energies, threads, width, left, total, degrees } = geometry(ribbon, space);
   return (
     <div className="ribbon-head" style={{ height: HEAD }}>
-      <span className="quiet ribbon-hint">Keys: ? for the list</span>
+      <span className="quiet ribbon-hint">
+        {say("ribbon.ribbon.keys-for-the-list", "Keys: ? for the list")}
+      </span>
       <svg width={total} height={HEAD} role="presentation">
         {energies.map((e, i) => (
           <Head key={e.id} x={i * energyWidth + 10} degrees={degrees} name={e.name} story={e.story} />
@@ -168,7 +171,7 @@ const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
 /** The threads in sentences, for whoever hears the page. */
 const Stories = memo(function Stories({ ribbon }: { ribbon: RibbonData | null }) {
   return (
-    <ul className="sr-only" aria-label="Life of each surface">
+    <ul className="sr-only" aria-label={say("ribbon.ribbon.life-of-each-surface", "Life of each surface")}>
       {ribbon?.surfaces.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}
       {ribbon?.energies.map((e) => (
         <li key={e.id}>{e.story}</li>
@@ -232,8 +235,14 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                     >
                       <span aria-hidden="true">{p.folded.has(r.phase) ? "+" : "–"}</span> {r.phase}{" "}
                       <span className="quiet">
-                        {r.first === r.last ? `step ${r.first + 1}` : `steps ${r.first + 1} to ${r.last + 1}`}
-                        , {minutes(p.steps, r.first, r.last)} min
+                        {say(
+                          "ribbon.ribbon.min",
+                          "{0}, {1} min",
+                          r.first === r.last
+                            ? `step ${r.first + 1}`
+                            : `steps ${r.first + 1} to ${r.last + 1}`,
+                          minutes(p.steps, r.first, r.last),
+                        )}
                       </span>
                     </button>
                   </li>
@@ -313,7 +322,7 @@ type StepRowProps = {
 const StepRow = memo(function StepRow(p: StepRowProps) {
   const drag = useSortable({ id: p.step.id });
   const moved = drag.transform && `translateY(${Math.round(drag.transform.y)}px)`;
-  const found = p.worst ? `, has a ${p.worst.toLowerCase()}` : "";
+  const found = p.worst ? say("ribbon.ribbon.has-a", ", has a {0}", p.worst.toLowerCase()) : "";
   return (
     <li
       ref={drag.setNodeRef}
@@ -333,7 +342,7 @@ const StepRow = memo(function StepRow(p: StepRowProps) {
       >
         <span className={`edge ${p.worst?.toLowerCase() ?? ""}`} />
         <span className="number">
-          <span className="sr-only">Step </span>
+          <span className="sr-only">{say("ribbon.ribbon.step", "Step")} </span>
           {p.number}
         </span>{" "}
         {p.mark && (
@@ -529,29 +538,29 @@ export function MarkShape(p: { kind: string; granted: boolean; cx: number; cy: n
 }
 
 const LEGEND: [string, string][] = [
-  ["dry-clean", "loose soil off"],
+  ["dry-clean", say("ribbon.ribbon.loose-soil-off", "loose soil off")],
   ["soak", "soaked"],
   ["wash", "washed"],
   ["rinse", "rinsed"],
   ["inspect", "inspected"],
   ["sanitize", "sanitized"],
-  ["refused", "tried, not granted"],
+  ["refused", say("ribbon.ribbon.tried-not-granted", "tried, not granted")],
   ["dry", "dried"],
-  ["off", "taken off"],
-  ["on", "put back"],
-  ["aside", "moved aside"],
+  ["off", say("ribbon.ribbon.taken-off", "taken off")],
+  ["on", say("ribbon.ribbon.put-back", "put back")],
+  ["aside", say("ribbon.ribbon.moved-aside", "moved aside")],
 ];
 
 export const Legend = memo(function Legend() {
   return (
-    <ul className="legend" aria-label="What the marks mean">
+    <ul className="legend" aria-label={say("ribbon.ribbon.what-the-marks-mean", "What the marks mean")}>
       <li>
         <svg width="26" height="18" role="presentation">
           <Patterns />
           <rect width="26" height="18" fill="#e6dccb" />
           <rect width="26" height="18" fill="url(#soiled)" />
         </svg>
-        soiled
+        {say("ribbon.ribbon.soiled", "soiled")}
       </li>
       {LEGEND.map(([kind, words]) => (
         <li key={kind}>
@@ -572,7 +581,7 @@ export const Legend = memo(function Legend() {
           <rect x="4" width="18" height="18" fill="#e6dccb" />
           <path d="M4 0V18M22 0V18" stroke="var(--ink)" strokeWidth="2.5" />
         </svg>
-        covered
+        {say("ribbon.ribbon.covered", "covered")}
       </li>
     </ul>
   );

@@ -1,4 +1,5 @@
 import type { Schemas } from "../api/client";
+import { say } from "../shared/say";
 import { type Step, showQuantity } from "./draft";
 
 export type Names = Map<string, string>;
@@ -84,9 +85,9 @@ function stated(f: Stated, value: unknown, names: Names): string {
 }
 
 const EVERY_STEP: Record<string, string> = {
-  when: "only with the option",
-  words: "words for the cleaner",
-  minutes: "planned minutes",
+  when: say("ribbon.words.only-with-the-option", "only with the option"),
+  words: say("ribbon.words.words-for-the-cleaner", "words for the cleaner"),
+  minutes: say("ribbon.words.planned-minutes", "planned minutes"),
   mode: "what the controls do",
 };
 
@@ -97,12 +98,12 @@ export function fieldLabel(name: string, actions: Actions): string {
 }
 
 const MODES: Record<string, string> = {
-  stop: "Stop",
-  "safe-position": "Set safe",
-  drain: "Drain",
-  expel: "Expel",
-  run: "Run closed",
-  "clean-mode": "Run in clean mode",
+  stop: say("ribbon.words.stop", "Stop"),
+  "safe-position": say("ribbon.words.set-safe", "Set safe"),
+  drain: say("ribbon.words.drain", "Drain"),
+  expel: say("ribbon.words.expel", "Expel"),
+  run: say("ribbon.words.run-closed", "Run closed"),
+  "clean-mode": say("ribbon.words.run-in-clean-mode", "Run in clean mode"),
 };
 
 /** The trade's word for what a step does; the controls are used for one thing at a time. */
@@ -115,7 +116,7 @@ export function verbOf(s: Step, actions: Actions): string {
 export function editLine(e: Schemas["EditDocument"], steps: Step[], names: Names, actions: Actions): string {
   const place = (id: string | undefined) => {
     const i = steps.findIndex((s) => s.id === id);
-    return i < 0 ? "at the end" : `before step ${i + 1}`;
+    return i < 0 ? say("ribbon.words.at-the-end", "at the end") : `before step ${i + 1}`;
   };
   const number = steps.findIndex((s) => s.id === e.id) + 1;
   if (e.edit === "insert-before" && e.step) {
@@ -137,7 +138,7 @@ export function editLine(e: Schemas["EditDocument"], steps: Step[], names: Names
 
 function shown(v: unknown, names: Names): string {
   if (v === undefined || v === null) {
-    return "not stated";
+    return say("ribbon.words.not-stated", "not stated");
   }
   if (Array.isArray(v)) {
     return list(v as string[], names) || "none";

@@ -1,20 +1,20 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { api, type Schemas, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
+import { told } from "../shared/texts";
 
 type Meter = Schemas["MeterView"];
 type Props = {
   fits: (m: Meter) => boolean;
   /** What it should show, for the stand-in to be near. */
   near: number;
-  say: Say;
   desk?: boolean;
   onRead: (value: number) => void;
 };
 
 /** Takes a value from a meter of the site instead of typing it. The ones that ship are simulated and say so. */
-export function FromMeter({ fits, near, say, desk = false, onRead }: Props) {
+export function FromMeter({ fits, near, desk = false, onRead }: Props) {
   const all = useQuery({ queryKey: keys.instruments(), queryFn: () => unwrap(api.GET("/api/instruments")) });
   const read = useMutation({
     mutationFn: (id: string) =>
@@ -39,15 +39,21 @@ export function FromMeter({ fits, near, say, desk = false, onRead }: Props) {
           disabled={read.isPending}
           onClick={() => read.mutate(m.id)}
         >
-          {say("Read {0} (simulated)", say(m.name))}
-          {m.due && ` – ${say("calibration overdue")}`}
+          {say("round.from-meter.read-simulated", "Read {0} (simulated)", told(m.name))}
+          {m.due && ` – ${say("round.from-meter.calibration-overdue", "calibration overdue")}`}
         </button>
       ))}
       <p aria-live="polite">
         {read.isError
-          ? say("The meter cannot be reached now: type what it shows.")
+          ? say(
+              "round.from-meter.the-meter-cannot-be-reached-now",
+              "The meter cannot be reached now: type what it shows.",
+            )
           : read.data && read.data.value === undefined
-            ? say("It shows nothing that can be read: try another, or type what it shows.")
+            ? say(
+                "round.from-meter.it-shows-nothing-that-can-be",
+                "It shows nothing that can be read: try another, or type what it shows.",
+              )
             : ""}
       </p>
     </div>

@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef } from "react";
-import type { Say } from "../shared/texts";
+import { say } from "../shared/say";
 
 type Props = {
   label: string;
@@ -7,7 +7,6 @@ type Props = {
   most: number;
   hidden?: boolean;
   busy?: boolean;
-  say: Say;
   onChange: (digits: string) => void;
   onDone: () => void;
   children?: ReactNode;
@@ -22,7 +21,6 @@ export function PinPad({
   most,
   hidden = false,
   busy = false,
-  say,
   onChange,
   onDone,
   children,
@@ -52,7 +50,7 @@ export function PinPad({
           ref={shown}
           tabIndex={-1}
           className="pin-shown"
-          aria-label={say("{0} digits entered", value.length)}
+          aria-label={say("round.pin-pad.digits-entered", "{0} digits entered", value.length)}
         >
           {hidden ? "●".repeat(value.length) : value.replace(/(\d{3})(?=\d)/, "$1 ")}
         </output>
@@ -65,13 +63,13 @@ export function PinPad({
           </button>
         ))}
         <button className="floor-btn" type="button" onClick={() => onChange("")}>
-          {say("Clear")}
+          {say("round.pin-pad.clear", "Clear")}
         </button>
         <button className="floor-btn" type="button" onClick={() => add("0")}>
           0
         </button>
         <button className="floor-btn now" type="button" disabled={value.length < 4} onClick={onDone}>
-          OK
+          {say("round.pin-pad.ok", "OK")}
         </button>
       </div>
     </fieldset>

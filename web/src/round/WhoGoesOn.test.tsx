@@ -2,14 +2,14 @@
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { recall } from "../shared/kept";
-import { english, NO_SIGNAL, Problem, show } from "../testing/page";
+import { NO_SIGNAL, Problem, show } from "../testing/page";
 import { Who } from "./WhoGoesOn";
 
 const PELL = { account: 5, name: "Pell Okonjo", role: "CREW" };
 const HERE = { name: "Wash-up", people: [{ account: 2, name: "Maren Oyelaran", role: "CREW" }, PELL] };
 
 async function open(answers: Record<string, unknown>) {
-  const page = show(<Who say={english} />, answers);
+  const page = show(<Who />, answers);
   await page.user.click(await screen.findByRole("button", { name: /Maren Oyelaran/ }));
   return page;
 }

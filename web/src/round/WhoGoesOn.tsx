@@ -4,8 +4,8 @@ import { Link, useLocation } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 import { signedIn, useSession } from "../shared/session";
-import { type Say, useSay } from "../shared/texts";
 import { PinPad } from "./PinPad";
 
 const ROLES: Record<string, string> = { CREW: "crew", SUPERVISOR: "supervisor", QA: "quality" };
@@ -13,21 +13,27 @@ const LONGEST_PIN = 8;
 const CODE = 6;
 
 /** Who is signed in here; a press lets somebody else go on. */
-export function Who({ say }: { say: Say }) {
+export function Who() {
   const session = useSession();
   const [open, setOpen] = useState(false);
   const name = session.data?.name;
   return (
     <>
       <button className="floor-leave floor-who" type="button" onClick={() => setOpen(true)}>
-        {name ?? say("Nobody")}
-        <span className="sr-only">: {say("change user")}</span>
+        {name ?? say("round.who-goes-on.nobody", "Nobody")}
+        <span className="sr-only">: {say("round.who-goes-on.change-user", "change user")}</span>
       </button>
       {open && (
-        <Dialog title={say("Who continues?")} onClose={() => setOpen(false)} dark>
-          <GoOn say={say} onDone={() => setOpen(false)} />
+        <Dialog
+          title={say("round.who-goes-on.who-continues", "Who continues?")}
+          onClose={() => setOpen(false)}
+          dark
+        >
+          <GoOn onDone={() => setOpen(false)} />
           <button className="floor-btn" type="button" onClick={() => setOpen(false)}>
-            {name ? say("{0} continues", name) : say("Back")}
+            {name
+              ? say("round.who-goes-on.continues", "{0} continues", name)
+              : say("round.who-goes-on.back", "Back")}
           </button>
         </Dialog>
       )}
@@ -36,43 +42,47 @@ export function Who({ say }: { say: Say }) {
 }
 
 /** On a tablet of the site: a name and a PIN. On another one: a code that makes it one. */
-export function GoOn({ say, onDone }: { say: Say; onDone: () => void }) {
+export function GoOn({ onDone }: { onDone: () => void }) {
   const here = useQuery({
     queryKey: keys.tablet(),
     queryFn: () => unwrap(api.GET("/api/tablets/this")),
   });
   const [who, setWho] = useState<Schemas["AtTheMachine"] | null>(null);
   if (here.isPending) {
-    return <p>{say("Loading…")}</p>;
+    return <p>{say("round.who-goes-on.loading", "Loading…")}</p>;
   }
   if (here.isError) {
     return (
       <p className="floor-caution" role="alert">
-        {say("Changing over takes a connection: the server looks at the PIN.")} {message(here.error)}
+        {say(
+          "round.who-goes-on.changing-over-takes-a-connection-the",
+          "Changing over takes a connection: the server looks at the PIN.",
+        )}{" "}
+        {message(here.error)}
       </p>
     );
   }
   if (!here.data.name) {
-    return <Enrol say={say} />;
+    return <Enrol />;
   }
   if (who) {
-    return <ByPin who={who} say={say} onDone={onDone} onBack={() => setWho(null)} />;
+    return <ByPin who={who} onDone={onDone} onBack={() => setWho(null)} />;
   }
   return (
     <div className="floor-pieces who-names">
       {here.data.people.map((p) => (
         <button key={p.account} className="floor-btn" type="button" onClick={() => setWho(p)}>
           {p.name}
-          <small>{say(ROLES[p.role] ?? "")}</small>
+          <small>{ROLES[p.role] ?? ""}</small>
         </button>
       ))}
     </div>
   );
 }
 
-type ByPinProps = { who: Schemas["AtTheMachine"]; say: Say; onDone: () => void; onBack: () => void };
+type ByPinProps = { who: Schemas["AtTheMachine"]; onDone: () => void; onBack: () => void };
 
-function ByPin({ who, say, onDone, onBack }: ByPinProps) {
+function ByPin({ who, onDone, onBack }: ByPinProps) {
   const queries = useQueryClient();
   const [pin, setPin] = useState("");
   const go = useMutation({
@@ -86,12 +96,11 @@ function ByPin({ who, say, onDone, onBack }: ByPinProps) {
   return (
     <>
       <PinPad
-        label={say("PIN of {0}", who.name)}
+        label={say("round.who-goes-on.pin-of", "PIN of {0}", who.name)}
         value={pin}
         most={LONGEST_PIN}
         hidden
         busy={go.isPending}
-        say={say}
         onChange={setPin}
         onDone={() => pin.length >= 4 && go.mutate()}
       >
@@ -102,13 +111,13 @@ function ByPin({ who, say, onDone, onBack }: ByPinProps) {
         )}
       </PinPad>
       <button className="floor-btn" type="button" onClick={onBack}>
-        {say("Another name")}
+        {say("round.who-goes-on.another-name", "Another name")}
       </button>
     </>
   );
 }
 
-function Enrol({ say }: { say: Say }) {
+function Enrol() {
   const queries = useQueryClient();
   const from = useLocation().pathname;
   const [code, setCode] = useState("");
@@ -121,15 +130,15 @@ function Enrol({ say }: { say: Say }) {
     <>
       <p>
         {say(
+          "round.who-goes-on.this-tablet-is-not-one-of",
           "This tablet is not one of the site’s yet. A supervisor gives out a code for it at the desk, under People and site; after that a name and a PIN are enough here.",
         )}
       </p>
       <PinPad
-        label={say("Code of this tablet, six digits")}
+        label={say("round.who-goes-on.code-of-this-tablet-six-digits", "Code of this tablet, six digits")}
         value={code}
         most={CODE}
         busy={enrol.isPending}
-        say={say}
         onChange={setCode}
         onDone={() => code.length === CODE && enrol.mutate()}
       >
@@ -140,7 +149,7 @@ function Enrol({ say }: { say: Say }) {
         )}
       </PinPad>
       <Link className="floor-btn" to="/sign-in" state={{ from, byName: true }}>
-        {say("Sign in with name and password")}
+        {say("round.who-goes-on.sign-in-with-name-and-password", "Sign in with name and password")}
       </Link>
     </>
   );
@@ -148,13 +157,15 @@ function Enrol({ say }: { say: Say }) {
 
 /** Where the session ended on a tablet of the site: a name and a PIN are enough to go on. */
 export function GoOnHere({ onDone, onByName }: { onDone: () => void; onByName: () => void }) {
-  const say = useSay();
   return (
-    <section className="floor-dialog who-page" aria-label={say("Who continues?")}>
-      <h1>{say("Who continues?")}</h1>
-      <GoOn say={say} onDone={onDone} />
+    <section
+      className="floor-dialog who-page"
+      aria-label={say("round.who-goes-on.who-continues", "Who continues?")}
+    >
+      <h1>{say("round.who-goes-on.who-continues", "Who continues?")}</h1>
+      <GoOn onDone={onDone} />
       <button className="floor-btn" type="button" onClick={onByName}>
-        {say("Sign in with name and password")}
+        {say("round.who-goes-on.sign-in-with-name-and-password", "Sign in with name and password")}
       </button>
     </section>
   );

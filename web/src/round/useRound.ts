@@ -2,7 +2,8 @@ import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "r
 import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { recall, remember } from "../shared/kept";
 import { useLive } from "../shared/live";
-import { REFUSALS, type Say } from "../shared/texts";
+import { fill, say } from "../shared/say";
+import { REFUSALS, told } from "../shared/texts";
 import { type Actor, type Made, next, onTop, type State } from "./core";
 import {
   answered,
@@ -57,13 +58,7 @@ export type Round = {
  *
  * @param paper the time that stands on the paper from which it is entered, by the server's clock; null for now
  */
-export function useRound(
-  round: string,
-  view: View,
-  actor: Actor,
-  say: Say,
-  paper: number | null = null,
-): Round {
+export function useRound(round: string, view: View, actor: Actor, paper: number | null = null): Round {
   const who = actor.name;
   const { pack } = view;
   const known = useRef(knownAtFirst(view.state, tabletNow()));
@@ -169,8 +164,11 @@ export function useRound(
       if (!bounced(last.current, pressed)) {
         setRefusal(
           answer.refused
-            ? say(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map((w) => say(w)))
-            : say("This figure is outside what the instrument can show."),
+            ? fill(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map((w) => told(w)))
+            : say(
+                "round.use-round.this-figure-is-outside-what-the",
+                "This figure is outside what the instrument can show.",
+              ),
         );
       }
       return false;

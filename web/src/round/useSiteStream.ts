@@ -4,7 +4,8 @@ import { api, unwrap } from "../api/client";
 import { heard, remember, type Waiting } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
-import { REFUSALS, type Say } from "../shared/texts";
+import { fill } from "../shared/say";
+import { REFUSALS } from "../shared/texts";
 import { type Actor, type Known, type Made, refusedForSite, siteNow } from "./core";
 import { asSent, flushSite, note, SITE, type SiteView, tabletNow, waiting } from "./outbox";
 
@@ -20,7 +21,7 @@ export type SiteStream = {
 };
 
 /** What happens on the site beside its rounds, as the server has said it and with what waits on this device. */
-export function useSiteStream(actor: Actor, say: Say): SiteStream {
+export function useSiteStream(actor: Actor): SiteStream {
   const queries = useQueryClient();
   const who = actor.name;
   const [queue, setQueue] = useState<Waiting[]>([]);
@@ -81,7 +82,7 @@ export function useSiteStream(actor: Actor, say: Say): SiteStream {
   const write = (made: Made) => {
     const no = refusedForSite(made, tabletNow(), actor);
     if (no.refused) {
-      setRefusal(say(REFUSALS[no.refused] ?? no.refused, ...(no.with ?? [])));
+      setRefusal(fill(REFUSALS[no.refused] ?? no.refused, ...(no.with ?? [])));
       return;
     }
     if (no.outside) {

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
+import { say } from "../shared/say";
 
 type Props = { rule: Schemas["RuleInfo"]; figures: Schemas["FigureView"][] };
 
@@ -29,13 +30,16 @@ export function Examples({ rule, figures }: Props) {
     return <p className="note stop">{message(run.error)}</p>;
   }
   if (!run.data) {
-    return <p className="quiet">Running it…</p>;
+    return <p className="quiet">{say("rulebook.examples.running-it", "Running it…")}</p>;
   }
   const { broken, kept, machine } = run.data;
   if (!broken || !kept) {
     return (
       <p className="quiet">
-        No approved procedure of this site can show it: none of its machines has what this rule looks at.
+        {say(
+          "rulebook.examples.no-approved-procedure-of-this-site",
+          "No approved procedure of this site can show it: none of its machines has what this rule looks at.",
+        )}
       </p>
     );
   }
@@ -45,8 +49,11 @@ export function Examples({ rule, figures }: Props) {
       <Example name="With one slip" view={broken} machine={machine} />
       <Example name="As approved" view={kept} machine={machine} />
       {asked.length > 0 && (
-        <section className="tries" aria-label="Try another figure">
-          <p className="try">Try another figure</p>
+        <section
+          className="tries"
+          aria-label={say("rulebook.examples.try-another-figure", "Try another figure")}
+        >
+          <p className="try">{say("rulebook.examples.try-another-figure", "Try another figure")}</p>
           {asked.map((f) => (
             <label key={f.id}>
               <span>{f.title}</span>
@@ -61,7 +68,7 @@ export function Examples({ rule, figures }: Props) {
           ))}
           {Object.keys(tries).length > 0 && (
             <button className="btn small" type="button" onClick={() => setTries({})}>
-              Back to what holds here
+              {say("rulebook.examples.back-to-what-holds-here", "Back to what holds here")}
             </button>
           )}
         </section>
@@ -75,7 +82,12 @@ function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: stri
   return (
     <section className={told ? "example breaks" : "example keeps"} aria-live="polite">
       <h3>
-        {p.name}: <b>{told ? "breaks it" : "keeps it"}</b>
+        {p.name}:{" "}
+        <b>
+          {told
+            ? say("rulebook.examples.breaks-it", "breaks it")
+            : say("rulebook.examples.keeps-it", "keeps it")}
+        </b>
       </h3>
       <p className="quiet">
         {p.machine}, {procedure}: {what}

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./rulebook.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -11,18 +12,18 @@ import { SetFigure } from "./SetFigure";
 type Figure = Schemas["FigureView"];
 
 const ROOMS: [string, string][] = [
-  ["", "all rules"],
-  ["L", "making safe"],
-  ["T", "taking apart and together"],
-  ["C", "the clean chain"],
-  ["S", "chemistry and heat"],
-  ["R", "the record"],
+  ["", say("rulebook.rule-book.all-rules", "all rules")],
+  ["L", say("rulebook.rule-book.making-safe", "making safe")],
+  ["T", say("rulebook.rule-book.taking-apart-and-together", "taking apart and together")],
+  ["C", say("rulebook.rule-book.the-clean-chain", "the clean chain")],
+  ["S", say("rulebook.rule-book.chemistry-and-heat", "chemistry and heat")],
+  ["R", say("rulebook.rule-book.the-record", "the record")],
 ];
 
 const REGIMES: [string, string][] = [
-  ["retail", "retail kitchen"],
-  ["plant", "food plant"],
-  ["farm", "farm packing"],
+  ["retail", say("rulebook.rule-book.retail-kitchen", "retail kitchen")],
+  ["plant", say("rulebook.rule-book.food-plant", "food plant")],
+  ["farm", say("rulebook.rule-book.farm-packing", "farm packing")],
 ];
 
 const shown = (value: number, unit: string) => `${value} ${unit}`;
@@ -44,10 +45,10 @@ export default function RuleBook() {
   if (book.isError) {
     return (
       <main className="page-state" role="alert">
-        <h1>The rule book cannot be shown</h1>
+        <h1>{say("rulebook.rule-book.the-rule-book-cannot-be-shown", "The rule book cannot be shown")}</h1>
         <p>{message(book.error)}</p>
         <button className="btn" type="button" onClick={() => book.refetch()}>
-          Try again
+          {say("rulebook.rule-book.try-again", "Try again")}
         </button>
       </main>
     );
@@ -55,7 +56,7 @@ export default function RuleBook() {
   if (!book.data) {
     return (
       <main className="page-state">
-        <h1>Loading the rule book…</h1>
+        <h1>{say("rulebook.rule-book.loading-the-rule-book", "Loading the rule book…")}</h1>
       </main>
     );
   }
@@ -69,22 +70,26 @@ export default function RuleBook() {
   return (
     <main className="page rulebook">
       <div className="page-head">
-        <h1>Rule book</h1>
+        <h1>{say("rulebook.rule-book.rule-book", "Rule book")}</h1>
         <p className="quiet">
-          {book.data.version}. Chemical labels, machine manuals and local code stand above it.
+          {say(
+            "rulebook.rule-book.chemical-labels-machine-manuals-and-local",
+            "{0}. Chemical labels, machine manuals and local code stand above it.",
+            book.data.version,
+          )}
         </p>
         <span className="grow" />
         <a className="btn small" href="/api/rulebook" download="rulebook.json">
-          Export as JSON
+          {say("rulebook.rule-book.export-as-json", "Export as JSON")}
         </a>
       </div>
       <div className="filters">
         <label>
-          Find
+          {say("rulebook.rule-book.find", "Find")}
           <input type="search" value={word} onChange={(e) => set("find", e.currentTarget.value)} />
         </label>
         <label>
-          Sources as cited in a
+          {say("rulebook.rule-book.sources-as-cited-in-a", "Sources as cited in a")}
           <select value={regime} onChange={(e) => set("regime", e.currentTarget.value)}>
             {REGIMES.map(([id, name]) => (
               <option key={id} value={id}>
@@ -94,7 +99,7 @@ export default function RuleBook() {
           </select>
         </label>
         <label>
-          Rules about
+          {say("rulebook.rule-book.rules-about", "Rules about")}
           <select value={room} onChange={(e) => set("group", e.currentTarget.value)}>
             {ROOMS.map(([id, name]) => (
               <option key={id} value={id}>
@@ -105,15 +110,21 @@ export default function RuleBook() {
         </label>
       </div>
       <div className="book">
-        <section aria-label="Figures">
-          <h2>Figures that rules compare with</h2>
-          {figures.length === 0 && <p className="quiet">No figure has “{word}” in it.</p>}
+        <section aria-label={say("rulebook.rule-book.figures", "Figures")}>
+          <h2>
+            {say("rulebook.rule-book.figures-that-rules-compare-with", "Figures that rules compare with")}
+          </h2>
+          {figures.length === 0 && (
+            <p className="quiet">
+              {say("rulebook.rule-book.no-figure-has-in-it", "No figure has “{0}” in it.", word)}
+            </p>
+          )}
           <table className="table figures">
             <thead>
               <tr>
-                <th scope="col">What it limits</th>
-                <th scope="col">Holds here</th>
-                <th scope="col">Source</th>
+                <th scope="col">{say("rulebook.rule-book.what-it-limits", "What it limits")}</th>
+                <th scope="col">{say("rulebook.rule-book.holds-here", "Holds here")}</th>
+                <th scope="col">{say("rulebook.rule-book.source", "Source")}</th>
               </tr>
             </thead>
             <tbody>
@@ -121,7 +132,11 @@ export default function RuleBook() {
                 <tr key={f.id}>
                   <td>
                     {f.title}
-                    {f.override && <div className="override">asks for less than the code</div>}
+                    {f.override && (
+                      <div className="override">
+                        {say("rulebook.rule-book.asks-for-less-than-the-code", "asks for less than the code")}
+                      </div>
+                    )}
                   </td>
                   <td className="figure">
                     {writes ? (
@@ -136,7 +151,11 @@ export default function RuleBook() {
                     ) : (
                       shown(f.value, f.unit)
                     )}
-                    {f.set && <div className="quiet">code: {shown(f.shipped, f.unit)}</div>}
+                    {f.set && (
+                      <div className="quiet">
+                        {say("rulebook.rule-book.code", "code: {0}", shown(f.shipped, f.unit))}
+                      </div>
+                    )}
                   </td>
                   <td className="quiet">{f.set ? f.source : (f.cited[regime] ?? f.source)}</td>
                 </tr>
@@ -145,23 +164,35 @@ export default function RuleBook() {
           </table>
           {book.data.changes.length > 0 && (
             <>
-              <h2>What this site has set</h2>
+              <h2>{say("rulebook.rule-book.what-this-site-has-set", "What this site has set")}</h2>
               <ul className="changes">
                 {book.data.changes.map((c) => (
                   <li key={c.at}>
                     {clock.day(c.at)} {clock.time(c.at)}, {c.who}:{" "}
                     {book.data.figures.find((f) => f.id === c.figure)?.title}{" "}
-                    {c.value === undefined || c.value === null ? "back to the code" : `to ${c.value}`}.{" "}
-                    <span className="quiet">{c.reason}</span>
+                    {c.value === undefined || c.value === null
+                      ? say("rulebook.rule-book.back-to-the-code", "back to the code")
+                      : `to ${c.value}`}
+                    . <span className="quiet">{c.reason}</span>
                   </li>
                 ))}
               </ul>
             </>
           )}
         </section>
-        <section aria-label="Rules">
-          <h2>{rules.length} rules that every procedure is run against</h2>
-          {rules.length === 0 && <p className="quiet">No rule has “{word}” in it.</p>}
+        <section aria-label={say("rulebook.rule-book.rules", "Rules")}>
+          <h2>
+            {say(
+              "rulebook.rule-book.rules-that-every-procedure-is-run",
+              "{0} rules that every procedure is run against",
+              rules.length,
+            )}
+          </h2>
+          {rules.length === 0 && (
+            <p className="quiet">
+              {say("rulebook.rule-book.no-rule-has-in-it", "No rule has “{0}” in it.", word)}
+            </p>
+          )}
           <ol className="rules">
             {rules.map((r) => (
               <li key={r.id + r.title} className={`rule ${r.severity.toLowerCase()}`}>
@@ -173,10 +204,12 @@ export default function RuleBook() {
                   className="rule-run"
                   type="button"
                   aria-expanded={looked === key(r)}
-                  aria-label={`${looked === key(r) ? "Close the examples" : "Two examples"} of ${r.title}`}
+                  aria-label={`${looked === key(r) ? say("rulebook.rule-book.close-the-examples", "Close the examples") : say("rulebook.rule-book.two-examples", "Two examples")} of ${r.title}`}
                   onClick={() => set("rule", looked === key(r) ? "" : key(r))}
                 >
-                  {looked === key(r) ? "Close the examples" : "Two examples"}
+                  {looked === key(r)
+                    ? say("rulebook.rule-book.close-the-examples", "Close the examples")
+                    : say("rulebook.rule-book.two-examples", "Two examples")}
                 </button>
                 {looked === key(r) && <Examples rule={r} figures={book.data.figures} />}
               </li>

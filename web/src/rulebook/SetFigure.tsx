@@ -6,6 +6,7 @@ import { Dialog } from "../shared/Dialog";
 import { Effect } from "../shared/Effect";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 
 type Props = {
   figure: Schemas["FigureView"];
@@ -47,30 +48,46 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
       <Sign
         save={save}
         ready={other}
-        says={`Sign and set ${number ? `${value} ${f.unit}` : ""}`}
-        other={f.set ? { says: "Back to the code", save: back } : undefined}
+        says={say("rulebook.set-figure.sign-and-set", "Sign and set {0}", number ? `${value} ${f.unit}` : "")}
+        other={
+          f.set
+            ? { says: say("rulebook.set-figure.back-to-the-code", "Back to the code"), save: back }
+            : undefined
+        }
         onClose={onClose}
       >
         <p className="quiet">
-          The code says {f.shipped} {f.unit} ({f.set ? "set by this site" : f.source}). A site makes it
-          stricter by going {f.lowerIsStricter ? "down" : "up"}.
+          {say(
+            "rulebook.set-figure.the-code-says-a-site-makes",
+            "The code says {0} {1} ({2}). A site makes it stricter by going {3}.",
+            f.shipped,
+            f.unit,
+            f.set ? say("rulebook.set-figure.set-by-this-site", "set by this site") : f.source,
+            f.lowerIsStricter ? say("rulebook.set-figure.down", "down") : say("rulebook.set-figure.up", "up"),
+          )}
         </p>
         <TextInput
           label={`This site, in ${f.unit}`}
           value={text}
           onChange={(e) => setText(e.currentTarget.value)}
-          error={number ? undefined : "This is a number above 0."}
+          error={
+            number
+              ? undefined
+              : say("rulebook.set-figure.this-is-a-number-above-0", "This is a number above 0.")
+          }
           data-autofocus
         />
         {looser && (
           <p className="note stop">
-            This asks for less than the code. It is kept as an override with your reason and stands on every
-            print.
+            {say(
+              "rulebook.set-figure.this-asks-for-less-than-the",
+              "This asks for less than the code. It is kept as an override with your reason and stands on every print.",
+            )}
           </p>
         )}
         <Effect query={effect} changed={other} />
         <Textarea
-          label="Why"
+          label={say("rulebook.set-figure.why", "Why")}
           autosize
           minRows={2}
           value={reason}

@@ -1,16 +1,28 @@
 import type { UseQueryResult } from "@tanstack/react-query";
 import { ApiProblem, message, type Schemas } from "../api/client";
+import { say } from "./say";
 
 type Props = { query: UseQueryResult<Schemas["Effect"], Error>; changed: boolean };
 
 /** What a change does to the approved procedures, before it is saved. */
 export function Effect({ query, changed }: Props) {
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it
-    <section className="effect" aria-label="What it does" aria-live="polite" tabIndex={0}>
-      {!changed && <p className="quiet">Change something to see what it does.</p>}
+    <section
+      className="effect"
+      aria-label={say("shared.effect.what-it-does", "What it does")}
+      aria-live="polite"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and the keyboard has to get into it
+      tabIndex={0}
+    >
+      {!changed && (
+        <p className="quiet">
+          {say("shared.effect.change-something-to-see-what-it", "Change something to see what it does.")}
+        </p>
+      )}
       {changed && query.isFetching && !query.data && (
-        <p className="quiet">Running every approved procedure…</p>
+        <p className="quiet">
+          {say("shared.effect.running-every-approved-procedure", "Running every approved procedure…")}
+        </p>
       )}
       {changed && query.isError && (
         <p className="note stop">
@@ -20,13 +32,24 @@ export function Effect({ query, changed }: Props) {
         </p>
       )}
       {changed && query.data && query.data.lost.length === 0 && (
-        <p className="note done">All {query.data.approved} approved procedures say the same as before.</p>
+        <p className="note done">
+          {say(
+            "shared.effect.all-approved-procedures-say-the-same",
+            "All {0} approved procedures say the same as before.",
+            query.data.approved,
+          )}
+        </p>
       )}
       {changed && query.data && query.data.lost.length > 0 && (
         <>
           <p>
             <b>
-              {query.data.lost.length} of {query.data.approved} approved procedures no longer pass:
+              {say(
+                "shared.effect.of-approved-procedures-no-longer-pass",
+                "{0} of {1} approved procedures no longer pass:",
+                query.data.lost.length,
+                query.data.approved,
+              )}
             </b>
           </p>
           <ul>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Dialog } from "./Dialog";
+import { say } from "./say";
 import { useSite } from "./session";
 import { useLanguages } from "./texts";
 
@@ -16,12 +17,12 @@ export function PrintMenu({ prints, languages }: Props) {
   return (
     <>
       <button type="button" className="btn" onClick={() => setOpen(true)}>
-        Print…
+        {say("shared.print-menu.print", "Print…")}
       </button>
       {open && (
-        <Dialog title="Print" onClose={() => setOpen(false)}>
+        <Dialog title={say("shared.print-menu.print-2", "Print")} onClose={() => setOpen(false)}>
           <fieldset className="paper">
-            <legend>Paper</legend>
+            <legend>{say("shared.print-menu.paper", "Paper")}</legend>
             {["A4", "letter"].map((p) => (
               <label key={p}>
                 <input type="radio" name="paper" checked={paper === p} onChange={() => setPaper(p)} /> {p}
@@ -30,7 +31,12 @@ export function PrintMenu({ prints, languages }: Props) {
           </fieldset>
           {languages && known.length > 0 && (
             <fieldset className="paper">
-              <legend>Second language on the step cards</legend>
+              <legend>
+                {say(
+                  "shared.print-menu.second-language-on-the-step-cards",
+                  "Second language on the step cards",
+                )}
+              </legend>
               {[{ code: "", name: "none" }, ...known].map((l) => (
                 <label key={l.code}>
                   <input type="radio" name="with" checked={other === l.code} onChange={() => pick(l.code)} />{" "}
@@ -54,7 +60,7 @@ export function PrintMenu({ prints, languages }: Props) {
             ))}
           </ul>
           <button className="btn" type="button" onClick={() => setOpen(false)}>
-            Close
+            {say("shared.print-menu.close", "Close")}
           </button>
         </Dialog>
       )}

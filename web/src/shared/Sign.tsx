@@ -2,6 +2,7 @@ import type { UseMutationResult } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { ApiProblem, message } from "../api/client";
 import { Pin } from "./Pin";
+import { say } from "./say";
 
 type Props<T> = {
   /** Takes the PIN. */
@@ -49,7 +50,7 @@ export function Sign<T>(p: Props<T>) {
       )}
       <div className="dialog-row">
         <button className="btn main" type="submit" disabled={!p.ready || pin === "" || save.isPending}>
-          {p.says ?? "Sign and save"}
+          {p.says ?? say("shared.sign.sign-and-save", "Sign and save")}
         </button>
         {p.other && (
           <button
@@ -62,7 +63,7 @@ export function Sign<T>(p: Props<T>) {
           </button>
         )}
         <button className="btn" type="button" onClick={p.onClose}>
-          {p.leave ?? "Cancel"}
+          {p.leave ?? say("shared.sign.cancel", "Cancel")}
         </button>
       </div>
     </form>

@@ -1,12 +1,13 @@
 import type { Schemas } from "../api/client";
+import { say } from "./say";
 
 export type Standing = Schemas["Machine"]["standing"];
 
 export const STANDING: Record<Standing, string> = {
-  IN_USE: "in use",
+  IN_USE: say("shared.standing.in-use", "in use"),
   DIRTY: "dirty",
-  CLEANING: "being cleaned",
-  WAITING: "waits for release",
+  CLEANING: say("shared.standing.being-cleaned", "being cleaned"),
+  WAITING: say("shared.standing.waits-for-release", "waits for release"),
   RELEASED: "released",
   HELD: "held",
 };

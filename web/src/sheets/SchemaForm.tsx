@@ -1,5 +1,6 @@
 import { Checkbox, NativeSelect, NumberInput, Textarea, TextInput } from "@mantine/core";
 import type { FieldProblem } from "../api/client";
+import { say } from "../shared/say";
 import { shown } from "./labels";
 import { at, choices, FRESH, idFor, idsOf, type Json, type Named, type Schema, type Tree } from "./sheet";
 
@@ -81,7 +82,10 @@ function Field(p: Props & { field: string }) {
       <NativeSelect
         {...said}
         value={String(value ?? "")}
-        data={[{ value: "", label: "not stated" }, ...options.map((o) => ({ value: o.id, label: o.name }))]}
+        data={[
+          { value: "", label: say("sheets.schema-form.not-stated", "not stated") },
+          ...options.map((o) => ({ value: o.id, label: o.name })),
+        ]}
         onChange={(e) => put(e.currentTarget.value === "" ? undefined : e.currentTarget.value)}
       />
     );
@@ -148,12 +152,16 @@ function Quantity(
 }
 
 function Several(p: Said & { all: Named[]; value: string[]; onPut: (v: Json | undefined) => void }) {
-  const names = p.value.map((v) => p.all.find((a) => a.id === v)?.name ?? `${v} (not on the sheet)`);
+  const names = p.value.map(
+    (v) =>
+      p.all.find((a) => a.id === v)?.name ??
+      say("sheets.schema-form.not-on-the-sheet", "{0} (not on the sheet)", v),
+  );
   const lost = p.value.filter((v) => !p.all.some((a) => a.id === v)).map((id) => ({ id, name: id }));
   return (
     <details className="schema-several" open={p.error !== undefined}>
       <summary>
-        <b>{p.label}</b>: {names.join(", ") || "none"}
+        <b>{p.label}</b>: {names.join(", ") || say("sheets.schema-form.none", "none")}
       </summary>
       {p.description && <p className="quiet">{p.description}</p>}
       {p.error && <p className="note stop">{p.error}</p>}
@@ -194,12 +202,12 @@ function Rows(p: Props & { field: string; label: string }) {
         <div key={i} className="schema-row">
           <SchemaForm {...p} schema={item} pointer={`${p.pointer}/${i}`} without={[]} />
           <button className="btn small" type="button" onClick={() => p.onPut(`${p.pointer}/${i}`, undefined)}>
-            Take off
+            {say("sheets.schema-form.take-off", "Take off")}
           </button>
         </div>
       ))}
       <button className="btn small" type="button" onClick={() => p.onPut(p.pointer, [...rows, fresh()])}>
-        Add one
+        {say("sheets.schema-form.add-one", "Add one")}
       </button>
     </fieldset>
   );

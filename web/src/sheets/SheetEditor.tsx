@@ -7,6 +7,7 @@ import { Dialog } from "../shared/Dialog";
 import { Effect } from "../shared/Effect";
 import { begin, change, type History, redo, undo } from "../shared/history";
 import { Sign } from "../shared/Sign";
+import { say } from "../shared/say";
 import { useSession } from "../shared/session";
 import { LISTS } from "./labels";
 import { SchemaForm } from "./SchemaForm";
@@ -53,10 +54,10 @@ export default function SheetEditor() {
   if (failed) {
     return (
       <main className="page-state" role="alert">
-        <h1>This sheet cannot be shown</h1>
+        <h1>{say("sheets.sheet-editor.this-sheet-cannot-be-shown", "This sheet cannot be shown")}</h1>
         <p>{message(failed.error)}</p>
         <button className="btn" type="button" onClick={() => failed.refetch()}>
-          Try again
+          {say("sheets.sheet-editor.try-again", "Try again")}
         </button>
       </main>
     );
@@ -64,14 +65,19 @@ export default function SheetEditor() {
   if (session.data && session.data.role !== "SUPERVISOR") {
     return (
       <main className="page">
-        <p className="note">Only a supervisor writes machine sheets.</p>
+        <p className="note">
+          {say(
+            "sheets.sheet-editor.only-a-supervisor-writes-machine-sheets",
+            "Only a supervisor writes machine sheets.",
+          )}
+        </p>
       </main>
     );
   }
   if (!schema.data || (source !== null && !sheet.data)) {
     return (
       <main className="page-state">
-        <h1>Loading the sheet…</h1>
+        <h1>{say("sheets.sheet-editor.loading-the-sheet", "Loading the sheet…")}</h1>
       </main>
     );
   }
@@ -165,7 +171,7 @@ function Editor({ schema, first, before, kept }: Props) {
   return (
     <main className="page sheet-editor">
       <div className="page-head">
-        <h1>{String(sheet.code) || "New machine"}</h1>
+        <h1>{String(sheet.code) || say("sheets.sheet-editor.new-machine", "New machine")}</h1>
         <span className="quiet">{String(sheet.name)}</span>
         <span className="grow" />
         <button
@@ -174,7 +180,7 @@ function Editor({ schema, first, before, kept }: Props) {
           disabled={history.past.length === 0}
           onClick={() => setHistory(undo)}
         >
-          Undo
+          {say("sheets.sheet-editor.undo", "Undo")}
         </button>
         <button
           className="btn"
@@ -182,11 +188,11 @@ function Editor({ schema, first, before, kept }: Props) {
           disabled={history.future.length === 0}
           onClick={() => setHistory(redo)}
         >
-          Redo
+          {say("sheets.sheet-editor.redo", "Redo")}
         </button>
         {before > 0 && (
           <Link className="btn" to={`/machines/new/sheet?from=${sheet.code}`}>
-            Copy to a new machine
+            {say("sheets.sheet-editor.copy-to-a-new-machine", "Copy to a new machine")}
           </Link>
         )}
         <button
@@ -195,25 +201,32 @@ function Editor({ schema, first, before, kept }: Props) {
           disabled={!changed || problems.length > 0 || check.isPlaceholderData || !check.data}
           onClick={() => setSigning(true)}
         >
-          Sign and save…
+          {say("sheets.sheet-editor.sign-and-save", "Sign and save…")}
         </button>
       </div>
       <div className="sheet-body">
-        <nav aria-label="Parts of the sheet" className="sheet-tree">
+        <nav
+          aria-label={say("sheets.sheet-editor.parts-of-the-sheet", "Parts of the sheet")}
+          className="sheet-tree"
+        >
           <TreeItem pointer="" at={pointer} name="The machine" problems={problems} exact onGo={go} />
           {LISTS.map(([key, title, one]) => (
             <List key={key} field={key} title={title} one={one} {...{ sheet, pointer, problems, go, set }} />
           ))}
         </nav>
-        <section className="sheet-form" aria-label="Fields">
+        <section className="sheet-form" aria-label={say("sheets.sheet-editor.fields", "Fields")}>
           <Form
             {...{ sheet, schema, pointer, problems, go, set }}
             chemicals={chemicals.data ?? []}
             code={before === 0}
           />
         </section>
-        <aside className="sheet-check" aria-label="Check" aria-live="polite">
-          <h2>Check</h2>
+        <aside
+          className="sheet-check"
+          aria-label={say("sheets.sheet-editor.check", "Check")}
+          aria-live="polite"
+        >
+          <h2>{say("sheets.sheet-editor.check", "Check")}</h2>
           {check.isError && <p className="note stop">{message(check.error)}</p>}
           {problems.length > 0 ? (
             <ul>
@@ -230,11 +243,23 @@ function Editor({ schema, first, before, kept }: Props) {
           ) : (
             check.data && (
               <>
-                <p className="note done">The sheet holds together.</p>
+                <p className="note done">
+                  {say("sheets.sheet-editor.the-sheet-holds-together", "The sheet holds together.")}
+                </p>
                 <p>
                   {lost === 0
-                    ? "What is approved for this machine passes as before."
-                    : `${lost} approved ${lost === 1 ? "procedure" : "procedures"} would no longer pass:`}
+                    ? say(
+                        "sheets.sheet-editor.what-is-approved-for-this-machine",
+                        "What is approved for this machine passes as before.",
+                      )
+                    : say(
+                        "sheets.sheet-editor.approved-would-no-longer-pass",
+                        "{0} approved {1} would no longer pass:",
+                        lost,
+                        lost === 1
+                          ? say("sheets.sheet-editor.procedure", "procedure")
+                          : say("sheets.sheet-editor.procedures", "procedures"),
+                      )}
                 </p>
                 <ul>
                   {check.data.effect?.lost.map((l) => (
@@ -250,9 +275,15 @@ function Editor({ schema, first, before, kept }: Props) {
         </aside>
       </div>
       {signing && (
-        <Dialog title="A new version of the sheet" onClose={() => setSigning(false)}>
+        <Dialog
+          title={say("sheets.sheet-editor.a-new-version-of-the-sheet", "A new version of the sheet")}
+          onClose={() => setSigning(false)}
+        >
           <p className="quiet">
-            Approved procedures stay as they are; each is judged by the new sheet from now on and says so.
+            {say(
+              "sheets.sheet-editor.approved-procedures-stay-as-they-are",
+              "Approved procedures stay as they are; each is judged by the new sheet from now on and says so.",
+            )}
           </p>
           <Sign ready={changed} save={save} onClose={() => setSigning(false)}>
             <Effect query={effect} changed={changed} />
@@ -272,7 +303,10 @@ function nearest(sheet: Tree, pointer: string): string {
 function spoken(sheet: Tree, schema: Schema, pointer: string): string {
   const thing = at(sheet, nearest(sheet, pointer)) as Tree | undefined;
   const field = pointer.split("/").at(-1) ?? "";
-  const name = nearest(sheet, pointer) === "" ? "The machine" : String(thing?.name || "It");
+  const name =
+    nearest(sheet, pointer) === ""
+      ? say("sheets.sheet-editor.the-machine", "The machine")
+      : String(thing?.name || say("sheets.sheet-editor.it", "It"));
   const label = schemaAt(schema, pointer)?.title;
   return label && field ? `${name}, ${label.toLowerCase()}` : name;
 }
@@ -297,8 +331,10 @@ function TreeItem(p: ItemProps) {
       aria-current={p.at === p.pointer ? "true" : undefined}
       onClick={() => p.onGo(p.pointer)}
     >
-      {p.name || "(no name)"}
-      {wrong && <b className="tree-wrong"> ! has to be fixed</b>}
+      {p.name || say("sheets.sheet-editor.no-name", "(no name)")}
+      {wrong && (
+        <b className="tree-wrong"> {say("sheets.sheet-editor.has-to-be-fixed", "! has to be fixed")}</b>
+      )}
     </button>
   );
 }
@@ -354,7 +390,7 @@ function List({
                   <Add
                     list={`/${field}/${i}/surfaces`}
                     kind="surfaces"
-                    one="surface"
+                    one={say("sheets.sheet-editor.surface", "surface")}
                     {...{ sheet, set, go }}
                   />
                 </li>
@@ -391,14 +427,14 @@ function Add({ list, kind, one, sheet, set, go }: AddProps) {
       }}
     >
       <TextInput
-        aria-label={`Name of a new ${one}`}
+        aria-label={say("sheets.sheet-editor.name-of-a-new", "Name of a new {0}", one)}
         placeholder={`New ${one}`}
         value={name}
         maxLength={120}
         onChange={(e) => setName(e.currentTarget.value)}
       />
       <button className="btn small" type="submit" disabled={name.trim() === ""}>
-        Add
+        {say("sheets.sheet-editor.add", "Add")}
       </button>
     </form>
   );
@@ -417,7 +453,11 @@ function Form({ sheet, schema, pointer, problems, go, set, chemicals, code }: Fo
         ? schema.properties?.[list]?.items
         : schema;
   if (thing === undefined || here === undefined) {
-    return <p className="quiet">Pick something on the left.</p>;
+    return (
+      <p className="quiet">
+        {say("sheets.sheet-editor.pick-something-on-the-left", "Pick something on the left.")}
+      </p>
+    );
   }
   const aside = list
     ? ["surfaces"].filter(() => list === "parts" && own.length === 3)
@@ -425,7 +465,11 @@ function Form({ sheet, schema, pointer, problems, go, set, chemicals, code }: Fo
   return (
     <>
       <div className="page-head">
-        <h2>{list ? String((thing as Tree).name || "No name yet") : "The machine"}</h2>
+        <h2>
+          {list
+            ? String((thing as Tree).name || say("sheets.sheet-editor.no-name-yet", "No name yet"))
+            : say("sheets.sheet-editor.the-machine", "The machine")}
+        </h2>
         <span className="grow" />
         {list && (
           <button
@@ -436,7 +480,7 @@ function Form({ sheet, schema, pointer, problems, go, set, chemicals, code }: Fo
               go(own[3] === "surfaces" ? `/${list}/${own[2]}` : "");
             }}
           >
-            Delete
+            {say("sheets.sheet-editor.delete", "Delete")}
           </button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 /** The sheet as a plain tree, changed by pointer; the schema of the format says what may stand where. */
 export type Json = string | number | boolean | null | Json[] | { [key: string]: Json };
 export type Tree = { [key: string]: Json };
@@ -155,14 +156,14 @@ export const EMPTY: Tree = {
   version: 1,
   room: "",
   roomTemperature: { value: 20, unit: "°C" },
-  configuration: "as delivered",
+  configuration: say("sheets.sheet.as-delivered", "as delivered"),
   temperatureControlledFood: true,
   organic: false,
   soils: [],
   parts: [
     {
       id: "body",
-      name: "Body",
+      name: say("sheets.sheet.body", "Body"),
       count: 1,
       removable: false,
       shifts: false,
@@ -176,7 +177,12 @@ export const EMPTY: Tree = {
 /** What a new thing of a list begins with; what the sheet has to say of it is left to say. */
 export const FRESH: Record<string, Tree> = {
   parts: { count: 1, removable: true, shifts: false, surfaces: [] },
-  surfaces: { zone: 1, materials: ["stainless steel"], end: "sanitized", frequency: "daily" },
+  surfaces: {
+    zone: 1,
+    materials: [say("sheets.sheet.stainless-steel", "stainless steel")],
+    end: "sanitized",
+    frequency: "daily",
+  },
   energies: { kind: "supplied", zone: [] },
   checks: { part: "body" },
   optionGroups: {

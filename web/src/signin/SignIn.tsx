@@ -1,3 +1,4 @@
+import { say } from "../shared/say";
 import "./signin.css";
 import { PasswordInput, TextInput } from "@mantine/core";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
@@ -56,7 +57,7 @@ export default function SignIn() {
     <main className="signin">
       <div className="signin-cloth" aria-hidden="true">
         <svg viewBox="0 0 300 800" preserveAspectRatio="xMidYMin slice" width="100%" height="100%">
-          <title>cloth</title>
+          <title>{say("signin.sign-in.cloth", "cloth")}</title>
           <defs>
             <pattern id="h" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
               <rect width="7" height="7" fill="#e6dccb" />
@@ -86,10 +87,15 @@ export default function SignIn() {
         </svg>
       </div>
       <form className="signin-form" onSubmit={submit}>
-        <h1>Orthopur</h1>
-        <p className="quiet">Cleaning procedures, run through before anyone picks up a wrench.</p>
+        <h1>{say("signin.sign-in.orthopur", "Orthopur")}</h1>
+        <p className="quiet">
+          {say(
+            "signin.sign-in.cleaning-procedures-run-through-before-anyone",
+            "Cleaning procedures, run through before anyone picks up a wrench.",
+          )}
+        </p>
         <TextInput
-          label="Name"
+          label={say("signin.sign-in.name", "Name")}
           autoComplete="username"
           autoFocus
           required
@@ -100,7 +106,7 @@ export default function SignIn() {
           size="md"
         />
         <PasswordInput
-          label="Password"
+          label={say("signin.sign-in.password", "Password")}
           autoComplete="current-password"
           required
           withAsterisk={false}
@@ -114,11 +120,13 @@ export default function SignIn() {
           </p>
         )}
         <button className="btn main" type="submit" disabled={busy}>
-          {busy ? "Looking…" : "Sign in"}
+          {busy ? say("signin.sign-in.looking", "Looking…") : say("signin.sign-in.sign-in", "Sign in")}
         </button>
         <p className="quiet signin-caution">
-          The program plans, checks and records. Local codes, chemical labels, machine manuals and licensed
-          trades stand above it.
+          {say(
+            "signin.sign-in.the-program-plans-checks-and-records",
+            "The program plans, checks and records. Local codes, chemical labels, machine manuals and licensed trades stand above it.",
+          )}
         </p>
       </form>
     </main>

@@ -136,7 +136,3 @@ export function show(what: ReactNode, answers: Record<string, Answer> = {}, addr
   );
   return { sent, router, user: userEvent.setup({ delay: null }) };
 }
-
-/** Says the English, with its parts filled in. */
-export const english = (text: string, ...parts: (string | number)[]) =>
-  text.replace(/\{(\d)\}/g, (_, n) => String(parts[Number(n)] ?? ""));

@@ -1,0 +1,55 @@
+import { api, unwrap } from "../api/client";
+import { heard } from "./kept";
+import { speak, type Texts } from "./say";
+import type { Degrees } from "./temperature";
+
+/*
+ * Which language the page speaks. It is kept on the device and read before the first screen is loaded;
+ * turning to another loads the page anew, which loses nothing: what is entered is kept as it is pressed.
+ */
+
+const KEY = "speaks";
+
+type Kept = { language: string; unit: Degrees };
+
+const load = async (language: string): Promise<Texts> =>
+  language === "en"
+    ? {}
+    : (
+        await heard(`language:${language}`, () =>
+          unwrap(api.GET("/api/languages/{code}", { params: { path: { code: language } } })),
+        )
+      ).texts;
+
+function kept(): Kept {
+  try {
+    return {
+      language: "en",
+      unit: "°C",
+      ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Kept>),
+    };
+  } catch {
+    return { language: "en", unit: "°C" };
+  }
+}
+
+/** Before anything is drawn; without the file of the language it is English. */
+export async function begin(): Promise<void> {
+  const { language, unit } = kept();
+  try {
+    speak(language, await load(language), unit);
+  } catch {
+    speak("en", {}, unit);
+  }
+}
+
+/** Speaks another language, or shows another unit, from the next page on; stays as it is where the file cannot be had. */
+export async function turnTo(language: string, unit: Degrees): Promise<void> {
+  try {
+    await load(language);
+  } catch {
+    return;
+  }
+  localStorage.setItem(KEY, JSON.stringify({ language, unit }));
+  location.reload();
+}

@@ -1,0 +1,64 @@
+import { IntlMessageFormat } from "intl-messageformat";
+import { type Degrees, textIn } from "./temperature";
+
+/*
+ * What the interface says. Each sentence stands where it is used, in English, with an id; a language is a
+ * file that has the sentence of each id. What a file lacks is shown in English rather than not at all.
+ * The language is known before the first module that says something is loaded, so that
+ * lists of choices can stand at the top of a module; another language loads the page anew.
+ */
+
+/** A number, a name, a figure with its unit. */
+export type Part = string | number | null | undefined;
+
+/** Sentences by their ids, and the texts of sheets and procedures by their English. */
+export type Texts = Readonly<Record<string, string>>;
+
+let language = "en";
+let texts: Texts = {};
+let unit: Degrees = "°C";
+const patterns = new Map<string, IntlMessageFormat>();
+
+/** What the page speaks; called once, before anything is said. */
+export function speak(to: string, file: Texts, degrees: Degrees = "°C") {
+  if (to !== language || file !== texts) {
+    patterns.clear();
+  }
+  language = to;
+  texts = file;
+  unit = degrees;
+}
+
+export const spoken = () => language;
+export const textsOf = () => texts;
+export const degrees = () => unit;
+
+/** A sentence in the reader's language. {0} is the first part; ICU's plural and select are understood. */
+export function say(id: string, english: string, ...parts: Part[]): string {
+  const sentence = texts[id];
+  const inEnglish = filled(`en ${english}`, english, "en", parts);
+  return sentence === undefined
+    ? textIn(unit, inEnglish, inEnglish)
+    : textIn(unit, filled(id, sentence, language, parts), inEnglish);
+}
+
+/** A sentence said before, with its parts put in. */
+export const fill = (sentence: string, ...parts: Part[]): string =>
+  filled(sentence, sentence, language, parts);
+
+/** Puts the parts into a sentence; one that is given none is left as it is, to be filled later. */
+function filled(key: string, sentence: string, locale: string, parts: Part[]): string {
+  if (parts.length === 0) {
+    return sentence;
+  }
+  let pattern = patterns.get(key);
+  if (!pattern) {
+    pattern = new IntlMessageFormat(sentence, locale, undefined, { ignoreTag: true });
+    patterns.set(key, pattern);
+  }
+  // A number stands as it is written elsewhere: with a point, without groups.
+  const given = Object.fromEntries(
+    parts.map((p, n) => [n, typeof p === "number" && !sentence.includes(`{${n},`) ? String(p) : (p ?? "")]),
+  );
+  return String(pattern.format(given));
+}
