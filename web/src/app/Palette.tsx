@@ -54,7 +54,7 @@ export function Palette() {
       group: say("app.palette.procedures", "Procedures"),
       actions: (rows.data ?? []).map((r) => ({
         id: `procedure-${r.id}-${r.version}`,
-        label: `${r.title}, version ${r.version}`,
+        label: say("app.palette.version", "{0}, version {1}", r.title, r.version),
         description: r.state.toLowerCase(),
         onClick: () => navigate(`/procedures/${r.id}/${r.version}`),
       })),

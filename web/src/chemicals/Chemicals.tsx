@@ -104,7 +104,7 @@ export default function Chemicals() {
                 <button
                   className="btn small"
                   type="button"
-                  aria-label={`Change ${c.name}`}
+                  aria-label={say("chemicals.chemicals.change-this", "Change {0}", c.name)}
                   onClick={() => set("edit", c.id)}
                 >
                   {say("chemicals.chemicals.change", "Change…")}

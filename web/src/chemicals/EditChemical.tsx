@@ -74,7 +74,7 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
   const figure = (field: keyof Form, label: string, example: string, pointer: string) => (
     <TextInput
       label={label}
-      placeholder={`for instance ${example}`}
+      placeholder={say("chemicals.edit-chemical.for-instance", "for instance {0}", example)}
       value={form[field] as string}
       onChange={(e) => set(field, e.currentTarget.value as never)}
       error={problem(pointer)}

@@ -89,7 +89,7 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
               error={problem(i, "name") ?? problem(i, "id")}
             />
             <NativeSelect
-              aria-label={`What vessel ${i + 1} is`}
+              aria-label={say("chemicals.edit-vessels.what-vessel-is", "What vessel {0} is", i + 1)}
               data={KINDS}
               value={r.kind}
               onChange={(e) => set(r.key, { kind: e.currentTarget.value })}
@@ -107,7 +107,11 @@ function Editor({ all, onClose, onSaved }: Props & { all: VesselDoc[] }) {
             <button
               className="btn small"
               type="button"
-              aria-label={`Take off ${r.name || say("chemicals.edit-vessels.this-vessel", "this vessel")}`}
+              aria-label={say(
+                "chemicals.edit-vessels.take-off-this",
+                "Take off {0}",
+                r.name || say("chemicals.edit-vessels.this-vessel", "this vessel"),
+              )}
               onClick={() => setRows((all) => all.filter((x) => x.key !== r.key))}
             >
               {say("chemicals.edit-vessels.take-off", "Take off")}

@@ -51,13 +51,13 @@ export function Asks({ step, now, still, write, onMoved, onLocks }: Props) {
 
 const TITLE: Record<string, string> = {
   UNPLUG: say("floor.asks.the-plug-is-out-and-in", "{0}: the plug is out and in sight"),
-  ISOLATE: "{0}: isolated",
+  ISOLATE: say("floor.asks.isolated", "{0}: isolated"),
   LOCK: say("floor.asks.your-own-lock-is-on", "{0}: your own lock is on"),
   TAG: say("floor.asks.tagged-and-the-second-measure-is", "{0}: tagged, and the second measure is taken"),
   RELIEVE: say("floor.asks.released-no-stored-energy-left", "{0}: released, no stored energy left"),
   PROVE: say("floor.asks.tried-does-not-start", "{0}: tried, does not start"),
   UNLOCK: say("floor.asks.every-lock-is-off", "{0}: every lock is off"),
-  RESTORE: "{0}: back on",
+  RESTORE: say("floor.asks.back-on", "{0}: back on"),
   TOOLS_OUT: say("floor.asks.no-tool-is-left-in-the", "No tool is left in the machine"),
   PEOPLE_CLEAR: say(
     "floor.asks.everybody-is-clear-of-the-machine",
@@ -68,7 +68,7 @@ const TITLE: Record<string, string> = {
   WEAR: say("floor.asks.checked-for-wear", "{0}: checked for wear"),
   FLOW: say("floor.asks.connected-for-this-direction", "{0}: connected for this direction"),
   CHASED: say("floor.asks.run-off-and-discarded", "{0} run off and discarded"),
-  REPEAT: "Rinse {0} done",
+  REPEAT: say("floor.asks.rinse-done", "Rinse {0} done"),
   PHOTO: say("floor.asks.photo-taken", "Photo taken"),
   WARM: say("floor.asks.told-to-the-person-who-starts", "Told to the person who starts it: warm up {0}"),
 };
@@ -117,9 +117,9 @@ function Do({
 }
 
 const STAGES: Record<Stage, string> = {
-  LIVE: "live",
-  CUT_OFF: "isolated",
-  LOCKED: "locked",
+  LIVE: say("floor.asks.live", "live"),
+  CUT_OFF: say("floor.asks.isolated-2", "isolated"),
+  LOCKED: say("floor.asks.locked", "locked"),
   PROVED: say("floor.asks.zero-energy-verified", "zero energy verified"),
 };
 

@@ -62,18 +62,12 @@ export default function Before() {
             <section aria-label={say("floor.before.before-you-start", "Before you start")}>
               <p className="before-verb">{say("floor.before.before-you-start", "Before you start")}</p>
               <p>
-                {v.steps === 1
-                  ? say(
-                      "floor.before.1-step-about-minutes",
-                      "1 step, about {0} minutes",
-                      Math.round(v.minutes),
-                    )
-                  : say(
-                      "floor.before.steps-about-minutes",
-                      "{0} steps, about {1} minutes",
-                      v.steps,
-                      Math.round(v.minutes),
-                    )}
+                {say(
+                  "floor.before.steps-and-minutes",
+                  "{0, plural, one {# step} other {# steps}}, about {1, plural, one {# minute} other {# minutes}}",
+                  v.steps,
+                  Math.round(v.minutes),
+                )}
               </p>
               {v.fitted && (
                 <>

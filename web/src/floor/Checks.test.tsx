@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Outcome, PackStep } from "../round/core";
 import { check } from "../round/entries";
-import { show, siteWith } from "../testing/page";
+import { speak } from "../shared/say";
+import { show } from "../testing/page";
 import { Checks } from "./Checks";
 
 const STEP = {
@@ -19,6 +20,8 @@ function checks(made: Record<string, Outcome> = {}, answers = {}) {
   const write = vi.fn(() => true);
   return { ...show(<Checks step={STEP} made={made} write={write} />, answers), write };
 }
+
+afterEach(() => speak("en", {}));
 
 describe("checks", () => {
   it("takes a measured value with its unit, by comma as well", async () => {
@@ -50,7 +53,8 @@ describe("checks", () => {
   });
 
   it("is typed in °F where the thermometers show it", async () => {
-    const { user, write } = checks({}, { "GET /api/site": siteWith({ temperatures: "°F" }) });
+    speak("en", {}, "°F");
+    const { user, write } = checks({});
     await user.type(await screen.findByRole("textbox", { name: "Belt, °F" }), "104");
     await user.click(screen.getByRole("button", { name: "Enter: Belt" }));
     expect(write).toHaveBeenCalledWith(check("measure", "warm", 40, "°C"));

@@ -11,7 +11,7 @@ import { told } from "../shared/texts";
 type Props = { step: PackStep; made: Record<string, Outcome>; write: Round["write"] };
 
 const SAID: Record<Outcome, string> = {
-  IN: "right",
+  IN: say("floor.checks.right", "right"),
   OUT: say("floor.checks.out-of-range", "out of range"),
   CANNOT_TELL: say("floor.checks.cant-tell-with-this-gauge", "can’t tell with this gauge"),
 };

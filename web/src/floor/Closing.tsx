@@ -88,7 +88,7 @@ export function Closing({ round, pack, live, mayWork }: Props) {
         <p className="floor-caution">
           {say(
             "floor.closing.handing-over-takes-a-connection-entries",
-            "Handing over takes a connection. {0} entries are kept here and sent first; go where there is signal.",
+            "Handing over takes a connection. {0, plural, one {# entry is} other {# entries are}} kept here and sent first; go where there is signal.",
             live.kept,
           )}
         </p>

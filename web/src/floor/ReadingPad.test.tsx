@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
 import type { Pack } from "../round/core";
-import { NO_SIGNAL, show, siteWith } from "../testing/page";
+import { speak } from "../shared/say";
+import { NO_SIGNAL, show } from "../testing/page";
 import { ReadingPad } from "./ReadingPad";
 
 const PROBE: Schemas["Instrument"] = {
@@ -47,6 +48,8 @@ const strength = () => screen.getByRole("textbox", { name: /Strength/ });
 const warmth = () => screen.getByRole("textbox", { name: /Temperature/ });
 const enter = () => screen.getByRole("button", { name: "Enter the reading" });
 
+afterEach(() => speak("en", {}));
+
 describe("the reading pad", () => {
   it.each([
     ["120", "20", "In range, the whole of it."],
@@ -85,7 +88,8 @@ describe("the reading pad", () => {
   });
 
   it("is typed in °F where the thermometers show it, and kept in °C", async () => {
-    const { user, onReading } = pad(undefined, { "GET /api/site": siteWith({ temperatures: "°F" }) });
+    speak("en", {}, "°F");
+    const { user, onReading } = pad();
     await screen.findByRole("textbox", { name: /°F/ });
     await user.type(strength(), "118");
     await user.type(warmth(), "68");

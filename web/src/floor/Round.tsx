@@ -93,7 +93,7 @@ function Carry({ round, view, actor }: { round: string; view: View; actor: Actor
           <output className="floor-signal">
             {live.lost ? LOST[live.lost] : say("floor.round.kept-here", "kept here")}
             {live.kept > 0 &&
-              `, ${live.kept === 1 ? say("floor.round.1-entry-kept-here", "1 entry kept here") : say("floor.round.entries-kept-here", "{0} entries kept here", live.kept)}`}
+              `, ${say("floor.round.entries-kept", "{0, plural, one {# entry} other {# entries}} kept here", live.kept)}`}
             {live.keptOfOthers.length > 0 &&
               `; ${say("floor.round.those-of-are-sent-when-they", "those of {0} are sent when they sign in", live.keptOfOthers.join(", "))}`}
           </output>

@@ -27,7 +27,7 @@ export function Correct({ round, entry, onClose }: Props) {
     },
   });
   return (
-    <Dialog title={`Correct entry ${entry.seq}`} onClose={onClose}>
+    <Dialog title={say("logbook.correct.correct-entry", "Correct entry {0}", entry.seq)} onClose={onClose}>
       <Sign
         save={correct}
         ready={text.trim() !== ""}

@@ -124,7 +124,15 @@ function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) 
           <label className="replay">
             <span>
               {now
-                ? `Entry ${at} of ${record.entries.length}: ${clock.time(now.at)}, step ${now.step}, ${now.who}`
+                ? say(
+                    "logbook.on-the-ribbon.entry-of-step",
+                    "Entry {0} of {1}: {2}, step {3}, {4}",
+                    at,
+                    record.entries.length,
+                    clock.time(now.at),
+                    now.step,
+                    now.who,
+                  )
                 : say("logbook.on-the-ribbon.nothing-entered-yet", "Nothing entered yet")}
             </span>
             <input

@@ -44,12 +44,9 @@ export default function RoundList() {
                     chain.data.all,
                   )
                 : say(
-                    "logbook.round-list.chain-whole-over",
-                    "Chain whole over {0} {1}",
+                    "logbook.round-list.chain-whole",
+                    "Chain whole over {0, plural, one {# entry} other {# entries}}",
                     chain.data.entries,
-                    chain.data.entries === 1
-                      ? say("logbook.round-list.entry", "entry")
-                      : say("logbook.round-list.entries", "entries"),
                   )
               : say(
                   "logbook.round-list.the-chain-is-broken-at-entry",

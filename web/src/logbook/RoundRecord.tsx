@@ -14,12 +14,12 @@ const WEIGHT: Record<string, string> = {
   "reading-in": say("logbook.round-record.reading-in-range", "reading in range"),
   "reading-out": say("logbook.round-record.reading-out-of-range", "reading out of range"),
   corrective: say("logbook.round-record.corrective-action", "corrective action"),
-  deviation: "deviation",
-  signature: "signature",
+  deviation: say("logbook.round-record.deviation", "deviation"),
+  signature: say("logbook.round-record.signature", "signature"),
   trouble: say("logbook.round-record.went-wrong", "went wrong"),
   difference: say("logbook.round-record.does-not-fit", "does not fit"),
-  lock: "lock",
-  correction: "correction",
+  lock: say("logbook.round-record.lock", "lock"),
+  correction: say("logbook.round-record.correction", "correction"),
 };
 
 /** Entries of one step together; taps that went well are one line. */

@@ -83,7 +83,11 @@ export default function People() {
                     ? p.trainedOn.join(", ")
                     : "–"}
               </td>
-              <td>{p.adultFrom ? `under 18 until ${p.adultFrom}` : say("people.people.of-age", "of age")}</td>
+              <td>
+                {p.adultFrom
+                  ? say("people.people.under-18-until", "under 18 until {0}", p.adultFrom)
+                  : say("people.people.of-age", "of age")}
+              </td>
               <td>
                 {p.left ? say("people.people.left", "left") : say("people.people.active", "active")}
                 {p.sameAs ? say("people.people.second-account-of", ", second account of {0}", p.sameAs) : ""}
@@ -92,7 +96,7 @@ export default function People() {
                 <button
                   className="btn small"
                   type="button"
-                  aria-label={`Change ${p.name}`}
+                  aria-label={say("people.people.change-this", "Change {0}", p.name)}
                   onClick={() => set("person", String(p.id))}
                 >
                   {say("people.people.change", "Change…")}

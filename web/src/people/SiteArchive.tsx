@@ -56,14 +56,17 @@ export function SiteArchive() {
         <p className="note done" role="status">
           {say(
             "people.site-archive.taken-in-sheets-and-procedures-as",
-            "Taken in: {0} sheets, and {1} procedures as drafts. Look at each verdict and approve what is to be used here.",
+            "Taken in: {0, plural, one {# sheet} other {# sheets}}, and {1, plural, one {# procedure as a draft} other {# procedures as drafts}}. Look at each verdict and approve what is to be used here.",
             take.data.sheets,
             take.data.procedures,
           )}
         </p>
       )}
       {chosen && (
-        <Dialog title={`Bring in ${chosen.name}`} onClose={() => setChosen(null)}>
+        <Dialog
+          title={say("people.site-archive.bring-in", "Bring in {0}", chosen.name)}
+          onClose={() => setChosen(null)}
+        >
           <Sign
             save={take}
             ready

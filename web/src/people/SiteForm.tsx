@@ -105,13 +105,21 @@ function Fields({ head }: { head: Head }) {
           onChange={(e) => setNow({ ...now, zone: e.currentTarget.value })}
         />
         <NumberInput
-          label={`City water temperature, ${mains.temperature.unit}`}
+          label={say(
+            "people.site-form.city-water-temperature",
+            "City water temperature, {0}",
+            mains.temperature.unit,
+          )}
           value={mains.temperature.value}
           error={error("/mains/temperature")}
           onChange={(v) => water("temperature", v)}
         />
         <NumberInput
-          label={`Its hardness, ${mains.hardness.unit} as CaCO₃`}
+          label={say(
+            "people.site-form.its-hardness-as-caco",
+            "Its hardness, {0} as CaCO₃",
+            mains.hardness.unit,
+          )}
           value={mains.hardness.value}
           error={error("/mains/hardness")}
           onChange={(v) => water("hardness", v)}

@@ -49,7 +49,7 @@ export function TabletList() {
             <button
               className="btn small"
               type="button"
-              aria-label={`Withdraw ${t.name}`}
+              aria-label={say("people.tablet-list.withdraw-this", "Withdraw {0}", t.name)}
               onClick={() => setOpen(t)}
             >
               {say("people.tablet-list.withdraw", "Withdraw…")}
@@ -129,7 +129,7 @@ function Withdraw({ tablet, onClose }: { tablet: Schemas["Tablet"]; onClose: () 
     },
   });
   return (
-    <Dialog title={`Withdraw ${tablet.name}`} onClose={onClose}>
+    <Dialog title={say("people.tablet-list.withdraw-this", "Withdraw {0}", tablet.name)} onClose={onClose}>
       <Sign
         save={save}
         ready

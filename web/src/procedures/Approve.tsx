@@ -48,10 +48,9 @@ export function Approve(p: Props) {
         {p.fixes > 0 && (
           <Textarea
             label={say(
-              "procedures.approve.why-it-is-approved-with-open",
-              "Why it is approved with {0} {1} open",
+              "procedures.approve.why-with-open-findings",
+              "Why it is approved with {0, plural, one {# fix} other {# fixes}} open",
               p.fixes,
-              p.fixes === 1 ? say("procedures.approve.fix", "fix") : say("procedures.approve.fixes", "fixes"),
             )}
             description={say(
               "procedures.approve.at-least-10-characters-it-stands",

@@ -21,7 +21,9 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
   const { row } = draft.saved;
   const paper = `/api/prints/procedures/${row.id}/${row.version}`;
   const state =
-    row.state === "DRAFT" ? `draft ${row.version}` : `version ${row.version}, ${row.state.toLowerCase()}`;
+    row.state === "DRAFT"
+      ? `draft ${row.version}`
+      : say("procedures.bench-head.version", "version {0}, {1}", row.version, row.state.toLowerCase());
   return (
     <div className="bench-head">
       <h1>{draft.doc.title}</h1>
@@ -89,7 +91,11 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
             title={draft.dirty ? say("procedures.bench-head.save-first", "Save first") : undefined}
           >
             {stops > 0
-              ? `Approve (${stops} ${stops === 1 ? say("procedures.bench-head.stop", "stop") : say("procedures.bench-head.stops", "stops")} left)`
+              ? say(
+                  "procedures.bench-head.approve-left",
+                  "Approve ({0, plural, one {# stop} other {# stops}} left)",
+                  stops,
+                )
               : say("procedures.bench-head.approve", "Approve…")}
           </button>
         </>
@@ -112,7 +118,13 @@ function Approval({ row }: { row: Schemas["ProcedureRow"] }) {
   return (
     <p className="quiet">
       {row.approvedBy &&
-        `approved by ${row.approvedBy}, ${clock.day(row.approvedAt ?? 0)} ${clock.time(row.approvedAt ?? 0)}`}
+        say(
+          "procedures.bench-head.approved-by",
+          "approved by {0}, {1} {2}",
+          row.approvedBy,
+          clock.day(row.approvedAt ?? 0),
+          clock.time(row.approvedAt ?? 0),
+        )}
     </p>
   );
 }

@@ -90,7 +90,10 @@ export function BringIn() {
           <NotTakenIn file={first.variables.file.name} error={first.error} />
         )}
       {toSign && (
-        <Dialog title={`Bring in ${toSign.name}`} onClose={() => setToSign(null)}>
+        <Dialog
+          title={say("procedures.bring-in.bring-in", "Bring in {0}", toSign.name)}
+          onClose={() => setToSign(null)}
+        >
           <Sign
             save={sheet}
             ready
@@ -123,12 +126,9 @@ function NotTakenIn({ file, error }: { file: string; error: Error }) {
       <strong>
         {say(
           "procedures.bring-in.was-not-taken-in-nothing-was",
-          "{0} was not taken in; nothing was changed. {1} {2}:",
+          "{0} was not taken in; nothing was changed. {1, plural, one {# error} other {# errors}}:",
           file,
           list.length,
-          list.length === 1
-            ? say("procedures.bring-in.error", "error")
-            : say("procedures.bring-in.errors", "errors"),
         )}
       </strong>
       <ul>

@@ -98,10 +98,12 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
                 <b>{KIND[s.kind]}</b>{" "}
                 {s.is !== undefined ? (
                   <button type="button" className="link" onClick={() => onShow(s.id)}>
-                    {s.was !== undefined && s.was !== s.is ? `step ${s.was}, now ${s.is}` : `step ${s.is}`}
+                    {s.was !== undefined && s.was !== s.is
+                      ? say("procedures.compare.step-now", "step {0}, now {1}", s.was, s.is)
+                      : say("procedures.compare.step", "step {0}", s.is)}
                   </button>
                 ) : (
-                  `step ${s.was}`
+                  say("procedures.compare.step", "step {0}", s.was)
                 )}
                 {s.parts.length > 0 && <span className="quiet"> ({s.parts.join(", ")})</span>}
                 {s.lineBefore && s.lineBefore !== s.lineNow && <del>{s.lineBefore}</del>}

@@ -7,7 +7,9 @@ type Totals = Schemas["Totals"];
 
 /** An amount of a product as it is measured out. */
 const amount = (litres: number) =>
-  litres < 1 ? `${(litres * 1000).toPrecision(3).replace(/\.0+$/, "")} mL` : `${litres.toFixed(2)} L`;
+  litres < 1
+    ? say("procedures.difference.ml", "{0} mL", (litres * 1000).toPrecision(3).replace(/\.0+$/, ""))
+    : `${litres.toFixed(2)} L`;
 
 const liters = (v: number | undefined) =>
   v === undefined ? say("procedures.difference.not-stated", "not stated") : `${Math.round(v)} L`;
@@ -18,30 +20,35 @@ const used = (u: Schemas["Used"] | undefined) =>
     : u.unsaid === 0
       ? amount(u.litres)
       : u.litres > 0
-        ? `more than ${amount(u.litres)}`
+        ? say("procedures.difference.more-than", "more than {0}", amount(u.litres))
         : say("procedures.difference.not-stated", "not stated");
 
 /** What the products cost; more where a step does not say how much it takes. */
 export function cost(t: Totals): string {
   const sum = t.chemicals.reduce((s, u) => s + u.cost, 0).toFixed(2);
-  return t.chemicals.some((u) => u.unsaid > 0) ? `more than ${sum}` : sum;
+  return t.chemicals.some((u) => u.unsaid > 0)
+    ? say("procedures.difference.more-than", "more than {0}", sum)
+    : sum;
 }
 
 const ROWS: [string, (s: Schemas["Sums"]) => string][] = [
   [say("procedures.difference.stops", "Stops"), (s) => String(s.stops)],
   [say("procedures.difference.fixes", "Fixes"), (s) => String(s.fixes)],
-  [say("procedures.difference.reached", "Reached"), (s) => `${s.reached} of ${s.due}`],
+  [
+    say("procedures.difference.reached", "Reached"),
+    (s) => say("procedures.difference.of", "{0} of {1}", s.reached, s.due),
+  ],
   [
     say("procedures.difference.hands-on-time", "Hands-on time"),
-    (s) => `${Math.round(s.totals.handsOnMinutes)} min`,
+    (s) => say("procedures.difference.min", "{0} min", Math.round(s.totals.handsOnMinutes)),
   ],
   [
     say("procedures.difference.done-after", "Done after"),
-    (s) => `${Math.round(s.totals.elapsedMinutes)} min`,
+    (s) => say("procedures.difference.min", "{0} min", Math.round(s.totals.elapsedMinutes)),
   ],
   [
     say("procedures.difference.waiting-time", "Waiting time"),
-    (s) => `${Math.round(s.totals.waitingMinutes)} min`,
+    (s) => say("procedures.difference.min", "{0} min", Math.round(s.totals.waitingMinutes)),
   ],
   [say("procedures.difference.people-at-once", "People at once"), (s) => String(s.totals.people)],
   [say("procedures.difference.water", "Water"), (s) => liters(s.totals.waterLitres)],

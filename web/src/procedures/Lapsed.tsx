@@ -26,16 +26,11 @@ export function Lapsed() {
   return (
     <section className="note stop" aria-label={say("procedures.lapsed.no-longer-pass", "No longer pass")}>
       <h2>
-        {rows.length === 1
-          ? say(
-              "procedures.lapsed.1-approved-procedure-does-not-pass",
-              "1 approved procedure does not pass the rules any more",
-            )
-          : say(
-              "procedures.lapsed.approved-procedures-do-not-pass-the",
-              "{0} approved procedures do not pass the rules any more",
-              rows.length,
-            )}
+        {say(
+          "procedures.lapsed.approved-procedures-do-not-pass",
+          "{0, plural, one {# approved procedure does} other {# approved procedures do}} not pass the rules any more",
+          rows.length,
+        )}
       </h2>
       <p>
         {say(
@@ -114,7 +109,10 @@ function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => 
     },
   });
   return (
-    <Dialog title={`Use ${row.title} for 14 days more`} onClose={onClose}>
+    <Dialog
+      title={say("procedures.lapsed.use-for-14-days-more", "Use {0} for 14 days more", row.title)}
+      onClose={onClose}
+    >
       <Sign
         save={use}
         ready={reason.trim().length >= 10}

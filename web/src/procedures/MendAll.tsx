@@ -14,8 +14,6 @@ type Props = {
   onTake: (next: Doc, taken: number) => void;
 };
 
-const many = (n: number, what: string) => `${n} ${n === 1 ? what : what === "fix" ? "fixes" : `${what}s`}`;
-
 /** All remedies that are proven to help, one after the other: first the difference, then one press. */
 export function MendAll(p: Props) {
   const mended = useQuery({
@@ -52,7 +50,7 @@ export function MendAll(p: Props) {
           <p>
             {say(
               "procedures.mend-all.fixes-none-of-them-invents-a",
-              "{0} fixes; none of them invents a figure. {1}",
+              "{0, plural, one {# fix; it invents no figure} other {# fixes; none of them invents a figure}}. {1}",
               m.taken.length,
               m.stops + m.fixes === 0
                 ? say(
@@ -61,9 +59,9 @@ export function MendAll(p: Props) {
                   )
                 : say(
                     "procedures.mend-all.left-for-you-to-decide-and",
-                    "Left for you to decide: {0} and {1}.",
-                    many(m.stops, "stop"),
-                    many(m.fixes, "fix"),
+                    "Left for you to decide: {0, plural, one {# stop} other {# stops}} and {1, plural, one {# fix} other {# fixes}}.",
+                    m.stops,
+                    m.fixes,
                   ),
             )}
           </p>

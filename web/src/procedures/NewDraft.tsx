@@ -83,7 +83,7 @@ export function NewDraft({ onClose, onMade }: Props) {
         <Checkbox.Group
           key={g.id}
           className="holds-for"
-          label={`Holds for ${g.name.toLowerCase()}`}
+          label={say("procedures.new-draft.holds-for", "Holds for {0}", g.name.toLowerCase())}
           error={
             g === open
               ? say("procedures.new-draft.it-has-to-hold-for-one", "It has to hold for one of them at least.")
@@ -94,7 +94,13 @@ export function NewDraft({ onClose, onMade }: Props) {
         >
           <div className="holds-options">
             {g.choices.map((c) => (
-              <Checkbox key={c.id} value={c.id} label={c.id === g.fitted ? `${c.name} (fitted)` : c.name} />
+              <Checkbox
+                key={c.id}
+                value={c.id}
+                label={
+                  c.id === g.fitted ? say("procedures.new-draft.fitted", "{0} (fitted)", c.name) : c.name
+                }
+              />
             ))}
           </div>
         </Checkbox.Group>

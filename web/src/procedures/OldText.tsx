@@ -112,14 +112,12 @@ export default function OldText() {
       {rows !== null && (
         <>
           <p role="status" className="old-count">
-            <b>{lines.length}</b>{" "}
-            {lines.length === 1
-              ? say("procedures.old-text.step", "step")
-              : say("procedures.old-text.steps", "steps")}
-            , <b>{rows.length - lines.length}</b>{" "}
-            {rows.length - lines.length === 1
-              ? say("procedures.old-text.note", "note")
-              : say("procedures.old-text.notes", "notes")}
+            {say(
+              "procedures.old-text.steps-and-notes",
+              "{0, plural, one {# step} other {# steps}}, {1, plural, one {# note} other {# notes}}",
+              lines.length,
+              rows.length - lines.length,
+            )}
           </p>
           <ol className="old-rows">
             {rows.map(({ line, reading }, i) => {
@@ -196,7 +194,11 @@ export default function OldText() {
           {make.isError && (
             <p className="note stop" role="alert">
               {wrong.length > 0
-                ? `Nothing was stored: ${wrong.length} ${wrong.length === 1 ? say("procedures.old-text.place-is", "place is") : say("procedures.old-text.places-are", "places are")} not understood.`
+                ? say(
+                    "procedures.old-text.nothing-was-stored",
+                    "Nothing was stored: {0, plural, one {# place is} other {# places are}} not understood.",
+                    wrong.length,
+                  )
                 : message(make.error)}
             </p>
           )}

@@ -20,17 +20,17 @@ function heldBack(row: Schemas["ProcedureRow"]): string {
           "approved all the same: {0}",
           row.approveReason,
         )
-      : "nothing";
+      : say("procedures.procedure-list.nothing", "nothing");
   }
   if (row.state === "RETIRED") {
     return say("procedures.procedure-list.replaced-by-a-newer-version", "replaced by a newer version");
   }
   const held = [];
   if (row.stops > 0) {
-    held.push(`${row.stops} ${row.stops === 1 ? "stop" : "stops"}`);
+    held.push(say("procedures.procedure-list.stops", "{0, plural, one {# stop} other {# stops}}", row.stops));
   }
   if (row.fixes > 0) {
-    held.push(`${row.fixes} ${row.fixes === 1 ? "fix" : "fixes"}`);
+    held.push(say("procedures.procedure-list.fixes", "{0, plural, one {# fix} other {# fixes}}", row.fixes));
   }
   return held.length
     ? held.join(", ")
@@ -148,14 +148,11 @@ export default function ProcedureList() {
           <details key={m.code} className="note fix">
             <summary>
               {say(
-                "procedures.procedure-list.that-its-sheet-asks-for-and",
-                "{0} {1}: {2} {3} that its sheet asks for and no approved procedure does (rule F2)",
+                "procedures.procedure-list.asked-for-by-its-sheet",
+                "{0} {1}: {2, plural, one {# thing} other {# things}} that its sheet asks for and no approved procedure does (rule F2)",
                 m.code,
                 m.name,
                 m.items.length,
-                m.items.length === 1
-                  ? say("procedures.procedure-list.thing", "thing")
-                  : say("procedures.procedure-list.things", "things"),
               )}
             </summary>
             <ul>

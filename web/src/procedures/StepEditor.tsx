@@ -338,7 +338,11 @@ const Field = memo(function Field(p: FieldProps) {
       ) : (
         <TextInput
           {...common}
-          placeholder={p.field.example ? `for instance ${p.field.example}` : undefined}
+          placeholder={
+            p.field.example
+              ? say("procedures.step-editor.for-instance", "for instance {0}", p.field.example)
+              : undefined
+          }
           value={(p.value as string) ?? ""}
           onChange={(e) => p.set(name, e.currentTarget.value)}
         />
@@ -361,7 +365,7 @@ function QuantityField(p: FieldProps & { label: string }) {
   return (
     <TextInput
       label={p.label}
-      placeholder={`for instance ${p.field.example}`}
+      placeholder={say("procedures.step-editor.for-instance", "for instance {0}", p.field.example)}
       value={text}
       onFocus={() => setTyping(true)}
       onBlur={() => setTyping(false)}

@@ -96,7 +96,7 @@ export function VerdictPane(p: Props) {
                 <b className={c.stops > 0 ? "loud" : ""}>
                   {c.stops + c.fixes === 0
                     ? say("procedures.verdict-pane.nothing-found", "nothing found")
-                    : `${c.stops} STOP, ${c.fixes} FIX`}
+                    : say("procedures.verdict-pane.stop-fix", "{0} STOP, {1} FIX", c.stops, c.fixes)}
                 </b>
               </li>
             ))}
@@ -166,13 +166,11 @@ export function VerdictPane(p: Props) {
             {follows.length > 0 && (
               <details>
                 <summary>
-                  {follows.length === 1
-                    ? say("procedures.verdict-pane.one-more-follows-from-this", "One more follows from this")
-                    : say(
-                        "procedures.verdict-pane.more-follow-from-this",
-                        "{0} more follow from this",
-                        follows.length,
-                      )}
+                  {say(
+                    "procedures.verdict-pane.follow-from-this",
+                    "{0, plural, one {One more follows} other {# more follow}} from this",
+                    follows.length,
+                  )}
                 </summary>
                 <ul>
                   {follows.map((f) => (

@@ -41,7 +41,7 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
   const name = (id: string) => chemicals.find((c) => c.id === id)?.name ?? id;
   const said = [
     from && to ? say("procedures.what-if.instead-of", "{0} instead of {1}", name(to), name(from)) : "",
-    fewer > 0 ? `${fewer} fewer` : "",
+    fewer > 0 ? say("procedures.what-if.fewer", "{0} fewer", fewer) : "",
     warmest === "" ? "" : say("procedures.what-if.water-at-most-c", "water at most {0} °C", warmest),
   ]
     .filter(Boolean)
@@ -80,7 +80,7 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
           onChange={(e) => touch(() => setTo(e.currentTarget.value))}
         />
         <NumberInput
-          label={`People missing, of ${doc.people}`}
+          label={say("procedures.what-if.people-missing-of", "People missing, of {0}", doc.people)}
           min={0}
           max={Math.max(0, doc.people - 1)}
           value={fewer}

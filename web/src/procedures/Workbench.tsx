@@ -502,7 +502,9 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               disabled={!step}
               onClick={() => go({ show: "step" })}
             >
-              {step ? `Step ${index + 1}` : say("procedures.workbench.step", "Step")}
+              {step
+                ? say("procedures.workbench.step-2", "Step {0}", index + 1)
+                : say("procedures.workbench.step", "Step")}
             </button>
             <button
               type="button"
@@ -625,7 +627,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
             setSaid({
               text: say(
                 "procedures.workbench.done-remedies-undo-takes-all-of",
-                "Done: {0} remedies. Undo takes all of them back.",
+                "{0, plural, one {Done: # remedy. Undo takes it back.} other {Done: # remedies. Undo takes all of them back.}}",
                 taken,
               ),
               stop: false,
@@ -679,7 +681,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
 function where(pointer: string, steps: Step[]): string {
   const [, place, number, field] = pointer.split("/");
   if (place === "steps" && steps[Number(number)]) {
-    return `Step ${Number(number) + 1}${field ? `, ${field}` : ""}: `;
+    return say("procedures.workbench.step-3", "Step {0}{1}: ", Number(number) + 1, field ? `, ${field}` : "");
   }
   return "";
 }

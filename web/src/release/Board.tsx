@@ -52,15 +52,9 @@ export default function Board({ wall = false }: { wall?: boolean }) {
       {(lapsed.data ?? []).length > 0 && (
         <p className="note stop">
           {say(
-            "release.board.the-rules-any-more",
-            "{0} the rules any more: {1}.",
-            lapsed.data?.length === 1
-              ? say("release.board.1-approved-procedure-does-not-pass", "1 approved procedure does not pass")
-              : say(
-                  "release.board.approved-procedures-do-not-pass",
-                  "{0} approved procedures do not pass",
-                  lapsed.data?.length,
-                ),
+            "release.board.approved-procedures-no-longer-pass",
+            "{0, plural, one {# approved procedure does} other {# approved procedures do}} not pass the rules any more: {1}.",
+            lapsed.data?.length,
             lapsed.data?.map((r) => r.title).join("; "),
           )}{" "}
           {!wall && <Link to="/procedures">{say("release.board.see-why", "See why")}</Link>}
@@ -100,7 +94,9 @@ function useNow(): number {
 
 function lasts(millis: number): string {
   const minutes = Math.max(0, Math.round(Math.abs(millis) / 60_000));
-  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+  return minutes < 60
+    ? say("release.board.min", "{0} min", minutes)
+    : say("release.board.h-min", "{0} h {1} min", Math.floor(minutes / 60), minutes % 60);
 }
 
 function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
@@ -112,11 +108,17 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
         <strong>{m.code}</strong> {m.name}
         <p className="board-standing">
           {STANDING[m.standing]}
-          {m.since && `, since ${clock.time(m.since)} (${lasts(now - m.since)})`}
+          {m.since &&
+            say("release.board.since", ", since {0} ({1})", clock.time(m.since), lasts(now - m.since))}
           {m.until &&
             (m.over
               ? say("release.board.over-its-time-since", ", over its time since {0}", clock.time(m.until))
-              : `, until ${clock.time(m.until)} (${lasts(m.until - now)} left)`)}
+              : say(
+                  "release.board.until-left",
+                  ", until {0} ({1} left)",
+                  clock.time(m.until),
+                  lasts(m.until - now),
+                ))}
         </p>
         {m.waits && <p className="quiet">{upper(m.waits)}.</p>}
       </div>
@@ -141,7 +143,7 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
                 {t.name}:{" "}
                 {t.ends <= now
                   ? say("release.board.time-is-up", "time is up")
-                  : `${lasts(t.ends - now)} left`}
+                  : say("release.board.left", "{0} left", lasts(t.ends - now))}
               </p>
             ))}
           </>
@@ -154,24 +156,18 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
         {m.troubles > 0 && (
           <p className="board-up">
             {say(
-              "release.board.wrong",
-              "{0} {1} wrong",
+              "release.board.things-went-wrong",
+              "{0, plural, one {# thing went} other {# things went}} wrong",
               m.troubles,
-              m.troubles === 1
-                ? say("release.board.thing-went", "thing went")
-                : say("release.board.things-went", "things went"),
             )}
           </p>
         )}
         {m.differences > 0 && (
           <p className="board-up">
             {say(
-              "release.board.not-fit",
-              "{0} {1} not fit",
+              "release.board.entries-do-not-fit",
+              "{0, plural, one {# entry does} other {# entries do}} not fit",
               m.differences,
-              m.differences === 1
-                ? say("release.board.entry-does", "entry does")
-                : say("release.board.entries-do", "entries do"),
             )}
           </p>
         )}

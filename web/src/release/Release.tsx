@@ -140,12 +140,9 @@ function Known({ v }: { v: View }) {
         {v.deviated.length > 0 && (
           <li>
             {say(
-              "release.release.a-deviation-the-record-says-why",
-              "{0} {1} a deviation; the record says why.",
+              "release.release.steps-with-a-deviation",
+              "{0, plural, one {# step had} other {# steps had}} a deviation; the record says why.",
               v.deviated.length,
-              v.deviated.length === 1
-                ? say("release.release.step-had", "step had")
-                : say("release.release.steps-had", "steps had"),
             )}
           </li>
         )}
@@ -194,7 +191,8 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
               s.unit,
               s.failAbove,
             )}
-          {s.kind === "PH" && `Passes from ${s.least} to ${s.most} – `}
+          {s.kind === "PH" &&
+            say("release.release.passes-from-to", "Passes from {0} to {1} – ", s.least, s.most)}
           {s.why}
         </p>
         {found && (

@@ -240,7 +240,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                           "{0}, {1} min",
                           r.first === r.last
                             ? `step ${r.first + 1}`
-                            : `steps ${r.first + 1} to ${r.last + 1}`,
+                            : say("ribbon.ribbon.steps-to", "steps {0} to {1}", r.first + 1, r.last + 1),
                           minutes(p.steps, r.first, r.last),
                         )}
                       </span>

@@ -35,7 +35,9 @@ const list = (ids: string[] | undefined, names: Names) => {
   const said = (ids ?? []).map((i) =>
     (names.get(i) ?? i).replace(/^([A-Z])(?=[a-z])/, (c) => c.toLowerCase()),
   );
-  return said.length > 3 ? `${said.slice(0, 2).join(", ")} and ${said.length - 2} more` : said.join(", ");
+  return said.length > 3
+    ? say("ribbon.words.and-more", "{0} and {1} more", said.slice(0, 2).join(", "), said.length - 2)
+    : said.join(", ");
 };
 
 /** The actions there are, each with its fields, as the server's table has them. */
@@ -88,7 +90,7 @@ const EVERY_STEP: Record<string, string> = {
   when: say("ribbon.words.only-with-the-option", "only with the option"),
   words: say("ribbon.words.words-for-the-cleaner", "words for the cleaner"),
   minutes: say("ribbon.words.planned-minutes", "planned minutes"),
-  mode: "what the controls do",
+  mode: say("ribbon.words.what-the-controls-do", "what the controls do"),
 };
 
 /** What a field is called, whichever action has it. */
@@ -116,24 +118,26 @@ export function verbOf(s: Step, actions: Actions): string {
 export function editLine(e: Schemas["EditDocument"], steps: Step[], names: Names, actions: Actions): string {
   const place = (id: string | undefined) => {
     const i = steps.findIndex((s) => s.id === id);
-    return i < 0 ? say("ribbon.words.at-the-end", "at the end") : `before step ${i + 1}`;
+    return i < 0
+      ? say("ribbon.words.at-the-end", "at the end")
+      : say("ribbon.words.before-step", "before step {0}", i + 1);
   };
   const number = steps.findIndex((s) => s.id === e.id) + 1;
   if (e.edit === "insert-before" && e.step) {
     return `+ ${place(e.before)}: ${verbOf(e.step, actions)} ${summary(e.step, names, actions)}`;
   }
   if (e.edit === "move") {
-    return `↕ step ${number} goes ${place(e.before)}`;
+    return say("ribbon.words.step-goes", "↕ step {0} goes {1}", number, place(e.before));
   }
   if (e.edit === "delete") {
-    return `− step ${number}`;
+    return say("ribbon.words.step", "− step {0}", number);
   }
   const old = steps[number - 1] as Record<string, unknown> | undefined;
   const next = (e.step ?? {}) as Record<string, unknown>;
   const changed = [...new Set([...Object.keys(old ?? {}), ...Object.keys(next)])]
     .filter((k) => JSON.stringify(old?.[k]) !== JSON.stringify(next[k]))
     .map((k) => `${fieldLabel(k, actions)} ${shown(old?.[k], names)} → ${shown(next[k], names)}`);
-  return `~ step ${number}: ${changed.join("; ")}`;
+  return say("ribbon.words.step-2", "~ step {0}: {1}", number, changed.join("; "));
 }
 
 function shown(v: unknown, names: Names): string {

@@ -50,7 +50,11 @@ export function PinPad({
           ref={shown}
           tabIndex={-1}
           className="pin-shown"
-          aria-label={say("round.pin-pad.digits-entered", "{0} digits entered", value.length)}
+          aria-label={say(
+            "round.pin-pad.digits-entered",
+            "{0, plural, one {# digit} other {# digits}} entered",
+            value.length,
+          )}
         >
           {hidden ? "●".repeat(value.length) : value.replace(/(\d{3})(?=\d)/, "$1 ")}
         </output>

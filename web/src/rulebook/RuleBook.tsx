@@ -143,7 +143,12 @@ export default function RuleBook() {
                       <button
                         className="figure-set"
                         type="button"
-                        aria-label={`Change ${f.title}, now ${shown(f.value, f.unit)}`}
+                        aria-label={say(
+                          "rulebook.rule-book.change-now",
+                          "Change {0}, now {1}",
+                          f.title,
+                          shown(f.value, f.unit),
+                        )}
                         onClick={() => setOpen(f)}
                       >
                         {shown(f.value, f.unit)}
@@ -172,7 +177,7 @@ export default function RuleBook() {
                     {book.data.figures.find((f) => f.id === c.figure)?.title}{" "}
                     {c.value === undefined || c.value === null
                       ? say("rulebook.rule-book.back-to-the-code", "back to the code")
-                      : `to ${c.value}`}
+                      : say("rulebook.rule-book.to", "to {0}", c.value)}
                     . <span className="quiet">{c.reason}</span>
                   </li>
                 ))}
@@ -204,7 +209,14 @@ export default function RuleBook() {
                   className="rule-run"
                   type="button"
                   aria-expanded={looked === key(r)}
-                  aria-label={`${looked === key(r) ? say("rulebook.rule-book.close-the-examples", "Close the examples") : say("rulebook.rule-book.two-examples", "Two examples")} of ${r.title}`}
+                  aria-label={say(
+                    "rulebook.rule-book.of",
+                    "{0} of {1}",
+                    looked === key(r)
+                      ? say("rulebook.rule-book.close-the-examples", "Close the examples")
+                      : say("rulebook.rule-book.two-examples", "Two examples"),
+                    r.title,
+                  )}
                   onClick={() => set("rule", looked === key(r) ? "" : key(r))}
                 >
                   {looked === key(r)

@@ -67,7 +67,7 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
           )}
         </p>
         <TextInput
-          label={`This site, in ${f.unit}`}
+          label={say("rulebook.set-figure.this-site-in", "This site, in {0}", f.unit)}
           value={text}
           onChange={(e) => setText(e.currentTarget.value)}
           error={

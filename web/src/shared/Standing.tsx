@@ -5,11 +5,11 @@ export type Standing = Schemas["Machine"]["standing"];
 
 export const STANDING: Record<Standing, string> = {
   IN_USE: say("shared.standing.in-use", "in use"),
-  DIRTY: "dirty",
+  DIRTY: say("shared.standing.dirty", "dirty"),
   CLEANING: say("shared.standing.being-cleaned", "being cleaned"),
   WAITING: say("shared.standing.waits-for-release", "waits for release"),
-  RELEASED: "released",
-  HELD: "held",
+  RELEASED: say("shared.standing.released", "released"),
+  HELD: say("shared.standing.held", "held"),
 };
 
 /** Where a machine stands, as a shape: the same hand as the ribbon's, so that nobody needs the colour. */

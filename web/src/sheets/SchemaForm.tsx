@@ -142,7 +142,7 @@ function Quantity(
         onChange={(v) => p.onPut(typeof v === "number" ? { value: v, unit } : undefined)}
       />
       <NativeSelect
-        aria-label={`Unit of: ${p.label}`}
+        aria-label={say("sheets.schema-form.unit-of", "Unit of: {0}", p.label)}
         data={units}
         value={unit}
         onChange={(e) => p.value && p.onPut({ ...p.value, unit: e.currentTarget.value })}

@@ -86,7 +86,11 @@ export default function SheetEditor() {
     <Editor
       key={`${code}-${source}-${first.version}`}
       schema={schema.data}
-      first={code === "new" && sheet.data ? { ...first, code: "", name: `${first.name}, copy` } : first}
+      first={
+        code === "new" && sheet.data
+          ? { ...first, code: "", name: say("sheets.sheet-editor.copy", "{0}, copy", String(first.name)) }
+          : first
+      }
       before={code === "new" ? 0 : Number(first.version)}
       kept={`sheet:${code}:${source ?? ""}`}
     />
@@ -253,19 +257,17 @@ function Editor({ schema, first, before, kept }: Props) {
                         "What is approved for this machine passes as before.",
                       )
                     : say(
-                        "sheets.sheet-editor.approved-would-no-longer-pass",
-                        "{0} approved {1} would no longer pass:",
+                        "sheets.sheet-editor.approved-procedures-would-no-longer-pass",
+                        "{0, plural, one {# approved procedure} other {# approved procedures}} would no longer pass:",
                         lost,
-                        lost === 1
-                          ? say("sheets.sheet-editor.procedure", "procedure")
-                          : say("sheets.sheet-editor.procedures", "procedures"),
                       )}
                 </p>
                 <ul>
                   {check.data.effect?.lost.map((l) => (
                     <li key={l.id}>
                       {l.title}: {l.because.slice(0, 2).join(" ")}
-                      {l.because.length > 2 && ` (and ${l.because.length - 2} more)`}
+                      {l.because.length > 2 &&
+                        say("sheets.sheet-editor.and-more", " (and {0} more)", l.because.length - 2)}
                     </li>
                   ))}
                 </ul>
@@ -428,7 +430,7 @@ function Add({ list, kind, one, sheet, set, go }: AddProps) {
     >
       <TextInput
         aria-label={say("sheets.sheet-editor.name-of-a-new", "Name of a new {0}", one)}
-        placeholder={`New ${one}`}
+        placeholder={say("sheets.sheet-editor.new", "New {0}", one)}
         value={name}
         maxLength={120}
         onChange={(e) => setName(e.currentTarget.value)}
