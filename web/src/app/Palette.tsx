@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "@mantine/spotlight/styles.css";
 import { Spotlight } from "@mantine/spotlight";
 import { useQuery } from "@tanstack/react-query";
@@ -46,7 +47,7 @@ export function Palette() {
       group: say("app.palette.machines", "Machines"),
       actions: (machines.data ?? []).map((m) => ({
         id: `machine-${m.code}`,
-        label: `${m.code} ${m.name}`,
+        label: `${m.code} ${told(m.name)}`,
         onClick: () => navigate(`/machines/${m.code}`),
       })),
     },

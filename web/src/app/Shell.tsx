@@ -4,8 +4,33 @@ import { Suspense } from "react";
 import { NavLink, Outlet } from "react-router";
 import { message } from "../api/client";
 import { useSession, useSignOut, useSite } from "../shared/session";
+import { set, useLanguage } from "../shared/settings";
+import { useLanguages } from "../shared/texts";
 import { Alarms } from "./Alarms";
 import { Palette } from "./Palette";
+
+/** On this device, for whoever uses it; the site says what it is until somebody chooses. */
+function Language() {
+  const others = useLanguages().data ?? [];
+  const language = useLanguage();
+  return (
+    others.length > 0 && (
+      <select
+        className="bar-language"
+        aria-label={say("app.shell.language", "Language")}
+        value={language}
+        onChange={(e) => set({ language: e.currentTarget.value })}
+      >
+        <option value="en">EN – English</option>
+        {others.map((l) => (
+          <option key={l.code} value={l.code}>
+            {l.code.toUpperCase()} – {l.name}
+          </option>
+        ))}
+      </select>
+    )
+  );
+}
 
 /** The desk: one bar of places in the order of the work, and who is here. */
 export function Shell() {
@@ -35,6 +60,7 @@ export function Shell() {
           </NavLink>
           <span className="quiet"> · {site.data?.name ?? ""}</span>
         </span>
+        <Language />
         <button className="bar-out" type="button" onClick={() => leave.mutate()}>
           {say("app.shell.sign-out", "Sign out")}
         </button>

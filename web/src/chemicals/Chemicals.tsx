@@ -113,15 +113,25 @@ export default function Chemicals() {
             </div>
             <dl>
               <Row
-                name="Use-dilution"
+                name={say("chemicals.chemicals.use-dilution", "Use-dilution")}
                 value={[c.least && `from ${c.least}`, c.most && `to ${c.most}`].filter(Boolean).join(" ")}
               />
               <Row name={c.sanitizes ? "Contact time (wet)" : "Dwell"} value={c.contact} />
-              <Row name="Concentrate" value={c.stock} />
-              <Row name="Registered" value={c.registration} />
-              <Row name="For" value={c.organisms.join(", ")} />
-              <Row name="Price" value={`${c.pricePerLitre.toFixed(2)} a litre`} />
-              <Row name="Shelf life" value={`${c.shelfLifeDays} days`} />
+              <Row name={say("chemicals.chemicals.concentrate", "Concentrate")} value={c.stock} />
+              <Row name={say("chemicals.chemicals.registered", "Registered")} value={c.registration} />
+              <Row name={say("chemicals.chemicals.for", "For")} value={c.organisms.join(", ")} />
+              <Row
+                name={say("chemicals.chemicals.price", "Price")}
+                value={say("chemicals.chemicals.per-liter", "{0} per liter", c.pricePerLitre.toFixed(2))}
+              />
+              <Row
+                name={say("chemicals.chemicals.shelf-life", "Shelf life")}
+                value={say(
+                  "chemicals.chemicals.days",
+                  "{0, plural, one {# day} other {# days}}",
+                  c.shelfLifeDays,
+                )}
+              />
             </dl>
             <div>
               {c.ppe.length > 0 && (

@@ -18,7 +18,14 @@ type VesselDoc = {
   washer?: unknown;
 };
 
-const KINDS = ["sink", "bucket", "bath", "tub", "sprayer", "washer"];
+const KINDS = [
+  { value: "sink", label: say("chemicals.edit-vessels.sink", "sink") },
+  { value: "bucket", label: say("chemicals.edit-vessels.bucket", "bucket") },
+  { value: "bath", label: say("chemicals.edit-vessels.bath", "bath") },
+  { value: "tub", label: say("chemicals.edit-vessels.tub", "tub") },
+  { value: "sprayer", label: say("chemicals.edit-vessels.sprayer", "sprayer") },
+  { value: "washer", label: say("chemicals.edit-vessels.washer", "washer") },
+];
 
 type Props = { onClose: () => void; onSaved: () => void };
 

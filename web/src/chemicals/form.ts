@@ -64,21 +64,21 @@ export type Form = Record<(typeof FIGURES)[number], string> & {
 };
 
 export const KINDS = [
-  { value: "chlorine", label: "sanitizer: chlorine" },
-  { value: "iodine", label: "sanitizer: iodophor" },
-  { value: "quat", label: "sanitizer: quat" },
-  { value: "paa", label: "sanitizer: peroxyacetic acid" },
+  { value: "chlorine", label: say("chemicals.form.sanitizer-chlorine", "sanitizer: chlorine") },
+  { value: "iodine", label: say("chemicals.form.sanitizer-iodophor", "sanitizer: iodophor") },
+  { value: "quat", label: say("chemicals.form.sanitizer-quat", "sanitizer: quat") },
+  { value: "paa", label: say("chemicals.form.sanitizer-peroxyacetic-acid", "sanitizer: peroxyacetic acid") },
   { value: "neutral-detergent", label: say("chemicals.form.neutral-detergent", "neutral detergent") },
   { value: "alkaline-detergent", label: say("chemicals.form.alkaline-detergent", "alkaline detergent") },
   {
     value: "chlorinated-alkaline",
     label: say("chemicals.form.chlorinated-alkaline-detergent", "chlorinated alkaline detergent"),
   },
-  { value: "degreaser", label: "degreaser" },
-  { value: "caustic", label: "caustic" },
+  { value: "degreaser", label: say("chemicals.form.degreaser", "degreaser") },
+  { value: "caustic", label: say("chemicals.form.caustic", "caustic") },
   { value: "acid", label: say("chemicals.form.acid-descaler", "acid descaler") },
-  { value: "oil", label: "oil" },
-  { value: "grease", label: "grease" },
+  { value: "oil", label: say("chemicals.form.oil", "oil") },
+  { value: "grease", label: say("chemicals.form.grease", "grease") },
   { value: "shield", label: say("chemicals.form.soil-shield", "soil shield") },
 ];
 

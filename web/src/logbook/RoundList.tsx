@@ -4,6 +4,7 @@ import { api, message, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
+import { told } from "../shared/texts";
 import "./logbook.css";
 import { keys } from "../shared/keys";
 
@@ -147,7 +148,7 @@ export default function RoundList() {
                 </td>
                 <td>{r.machine}</td>
                 <td>
-                  <Link to={`/logbook/${r.round}`}>{r.title}</Link>
+                  <Link to={`/logbook/${r.round}`}>{told(r.title)}</Link>
                   <div className="quiet">
                     {say("logbook.round-list.procedure-version", "procedure version {0}", r.version)}
                   </div>

@@ -87,22 +87,35 @@ export default function RoundRecord() {
       </div>
       <dl className="facts">
         <Fact
-          name="Started"
+          name={say("logbook.round-record.started", "Started")}
           value={`${clock.day(r.row.startedAt)}, ${clock.time(r.row.startedAt)}, ${r.row.startedBy}`}
         />
         <Fact
-          name="Closed and signed"
+          name={say("logbook.round-record.closed-and-signed", "Closed and signed")}
           value={r.row.closedAt ? `${clock.time(r.row.closedAt)}, ${r.row.closedBy}` : "still open"}
         />
         <Fact
-          name="Procedure"
-          value={`version ${r.row.version}, sheet ${r.sheetVersion}, rules ${r.ruleBook}`}
+          name={say("logbook.round-record.procedure", "Procedure")}
+          value={say(
+            "logbook.round-record.version-sheet-rules",
+            "version {0}, sheet {1}, rules {2}",
+            r.row.version,
+            r.sheetVersion,
+            r.ruleBook,
+          )}
         />
-        <Fact name="Readings out of range" value={String(out)} />
-        <Fact name="Deviations" value={String(deviations)} />
         <Fact
-          name="Entries"
-          value={r.chainWhole ? `${r.entries.length}, unchanged since` : "CHANGED FROM OUTSIDE"}
+          name={say("logbook.round-record.readings-out-of-range", "Readings out of range")}
+          value={String(out)}
+        />
+        <Fact name={say("logbook.round-record.deviations", "Deviations")} value={String(deviations)} />
+        <Fact
+          name={say("logbook.round-record.entries", "Entries")}
+          value={
+            r.chainWhole
+              ? say("logbook.round-record.unchanged-since", "{0}, unchanged since", r.entries.length)
+              : say("logbook.round-record.changed-from-outside", "CHANGED FROM OUTSIDE")
+          }
         />
       </dl>
       <section>

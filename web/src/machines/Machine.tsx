@@ -4,6 +4,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
+import { told } from "../shared/texts";
 import { MapView } from "./MapView";
 import "./machines.css";
 import { keys } from "../shared/keys";
@@ -67,7 +68,7 @@ export default function Machine() {
     <main className="page machine">
       <div className="page-head">
         <h1>
-          {s.code} {s.name}
+          {s.code} {told(s.name)}
         </h1>
         <span className="grow" />
         <PrintMenu
@@ -145,7 +146,7 @@ export default function Machine() {
                   aria-pressed={picked === e.id}
                   onClick={() => pick(e.id)}
                 >
-                  {e.name}
+                  {told(e.name)}
                 </button>
                 <ul>
                   {e.sentences.map((t) => (

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { api, message, unwrap } from "../api/client";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
+import { told } from "../shared/texts";
 import "./machines.css";
 import { keys } from "../shared/keys";
 
@@ -62,7 +63,7 @@ export default function MachineList() {
             <li key={m.code}>
               <Link to={`/machines/${m.code}`}>
                 <span className="machine-code">{m.code}</span>
-                <span className="machine-name">{m.name}</span>
+                <span className="machine-name">{told(m.name)}</span>
               </Link>
               <span>
                 {say("machines.machine-list.sheet-version", "{0}, sheet version {1}", m.room, m.version)}

@@ -7,6 +7,7 @@ import { useFilters } from "../shared/filters";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
+import { told } from "../shared/texts";
 import { SiteArchive } from "./SiteArchive";
 import { SiteForm } from "./SiteForm";
 import { TabletList } from "./TabletList";
@@ -23,9 +24,9 @@ export const ROLES: { value: PersonRow["role"]; label: string }[] = [
       "supervisor: writes, approves, changes the site",
     ),
   },
-  { value: "CREW", label: "crew: carries out" },
-  { value: "QA", label: "quality: releases" },
-  { value: "AUDITOR", label: "auditor: reads only" },
+  { value: "CREW", label: say("people.people.crew-carries-out", "crew: carries out") },
+  { value: "QA", label: say("people.people.quality-releases", "quality: releases") },
+  { value: "AUDITOR", label: say("people.people.auditor-reads-only", "auditor: reads only") },
 ];
 
 /** Who works here and what they may do; the site itself; what was changed by whom. */
@@ -246,7 +247,7 @@ function EditPerson({ person, onClose }: { person: PersonRow | null; onClose: ()
           >
             <div className="trained">
               {machines.data?.map((m) => (
-                <Checkbox key={m.code} value={m.code} label={`${m.code} ${m.name}`} />
+                <Checkbox key={m.code} value={m.code} label={`${m.code} ${told(m.name)}`} />
               ))}
             </div>
           </Checkbox.Group>

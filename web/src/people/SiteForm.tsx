@@ -101,9 +101,15 @@ function Fields({ head }: { head: Head }) {
             "Time zone, for instance Europe/London",
           )}
           value={zone}
+          list="zones"
           error={error("/zone")}
           onChange={(e) => setNow({ ...now, zone: e.currentTarget.value })}
         />
+        <datalist id="zones">
+          {Intl.supportedValuesOf("timeZone").map((z) => (
+            <option key={z} value={z} />
+          ))}
+        </datalist>
         <NumberInput
           label={say(
             "people.site-form.city-water-temperature",
@@ -147,7 +153,10 @@ function Fields({ head }: { head: Head }) {
           onChange={(e) => way({ temperatures: e.currentTarget.value })}
         />
         <NativeSelect
-          label={say("people.site-form.language-of-the-tablets", "Language of the tablets")}
+          label={say(
+            "people.site-form.language-of-the-site",
+            "Language of the site, until a device chooses another",
+          )}
           data={[
             { value: "en", label: say("people.site-form.english", "English") },
             ...(languages.data ?? []).map((l) => ({ value: l.code, label: l.name })),

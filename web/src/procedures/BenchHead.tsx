@@ -22,8 +22,15 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
   const paper = `/api/prints/procedures/${row.id}/${row.version}`;
   const state =
     row.state === "DRAFT"
-      ? `draft ${row.version}`
-      : say("procedures.bench-head.version", "version {0}, {1}", row.version, row.state.toLowerCase());
+      ? say("procedures.bench-head.draft", "draft {0}", row.version)
+      : say(
+          "procedures.bench-head.version",
+          "version {0}, {1}",
+          row.version,
+          row.state === "RETIRED"
+            ? say("procedures.bench-head.retired", "retired")
+            : say("procedures.bench-head.approved", "approved"),
+        );
   return (
     <div className="bench-head">
       <h1>{draft.doc.title}</h1>

@@ -16,7 +16,7 @@ const liters = (v: number | undefined) =>
 
 const used = (u: Schemas["Used"] | undefined) =>
   !u
-    ? "none"
+    ? say("procedures.difference.none", "none")
     : u.unsaid === 0
       ? amount(u.litres)
       : u.litres > 0

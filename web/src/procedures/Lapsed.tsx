@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./lapsed.css";
 import { Textarea } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
@@ -43,7 +44,7 @@ export function Lapsed() {
           <li key={r.id}>
             <div>
               <Link to={`/procedures/${r.id}/${r.version}`}>
-                {r.machine}: {r.title}
+                {r.machine}: {told(r.title)}
               </Link>
               {say("procedures.lapsed.version", ", version {0}", r.version)}
               <p>{r.because[0]}</p>
@@ -80,7 +81,7 @@ export function Lapsed() {
             {!r.until && session.data?.role === "SUPERVISOR" && (
               <button className="btn small" type="button" onClick={() => setSigning(r)}>
                 {say("procedures.lapsed.use-for-14-days", "Use for 14 days…")}
-                <span className="sr-only"> {r.title}</span>
+                <span className="sr-only"> {told(r.title)}</span>
               </button>
             )}
           </li>

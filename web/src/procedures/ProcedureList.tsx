@@ -5,11 +5,16 @@ import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
+import { told } from "../shared/texts";
 import { BringIn } from "./BringIn";
 import { Lapsed } from "./Lapsed";
 import { NewDraft } from "./NewDraft";
 
-const STATE: Record<string, string> = { DRAFT: "draft", APPROVED: "approved", RETIRED: "retired" };
+const STATE: Record<string, string> = {
+  DRAFT: say("procedures.procedure-list.draft", "draft"),
+  APPROVED: say("procedures.procedure-list.approved", "approved"),
+  RETIRED: say("procedures.procedure-list.retired", "retired"),
+};
 
 /** What keeps a draft from being approved, in words. */
 function heldBack(row: Schemas["ProcedureRow"]): string {
@@ -189,7 +194,7 @@ export default function ProcedureList() {
               <tr key={`${r.id}@${r.version}`}>
                 <td>{r.machine}</td>
                 <td>
-                  <Link to={`/procedures/${r.id}/${r.version}`}>{r.title}</Link>
+                  <Link to={`/procedures/${r.id}/${r.version}`}>{told(r.title)}</Link>
                   <div className="quiet">
                     {say(
                       "procedures.procedure-list.version",

@@ -53,19 +53,42 @@ export function VerdictPane(p: Props) {
     <section className="verdict" aria-label={say("procedures.verdict-pane.verdict", "Verdict")}>
       <h2>{say("procedures.verdict-pane.what-this-procedure-leaves", "What this procedure leaves")}</h2>
       <dl className="counts">
-        <Count name="Stops" value={v.stops} loud={v.stops > 0} />
-        <Count name="Fixes" value={v.fixes} loud={v.fixes > 0} />
-        <Count name="Reached" value={`${v.coverage.reached} of ${v.coverage.due}`} />
-        <Count name="Hands-on time" value={`${Math.round(v.totals.handsOnMinutes)} min`} />
-        <Count name="Done after" value={`${Math.round(v.totals.elapsedMinutes)} min`} />
-        <Count name="Waiting time" value={`${Math.round(v.totals.waitingMinutes)} min`} />
+        <Count name={say("procedures.verdict-pane.stops", "Stops")} value={v.stops} loud={v.stops > 0} />
+        <Count name={say("procedures.verdict-pane.fixes", "Fixes")} value={v.fixes} loud={v.fixes > 0} />
+        <Count
+          name={say("procedures.verdict-pane.reached", "Reached")}
+          value={say("procedures.verdict-pane.reached-of", "{0} of {1}", v.coverage.reached, v.coverage.due)}
+        />
+        <Count
+          name={say("procedures.verdict-pane.hands-on-time", "Hands-on time")}
+          value={`${Math.round(v.totals.handsOnMinutes)} min`}
+        />
+        <Count
+          name={say("procedures.verdict-pane.done-after", "Done after")}
+          value={`${Math.round(v.totals.elapsedMinutes)} min`}
+        />
+        <Count
+          name={say("procedures.verdict-pane.waiting-time", "Waiting time")}
+          value={`${Math.round(v.totals.waitingMinutes)} min`}
+        />
         {v.totals.waterLitres !== undefined && (
-          <Count name="Water" value={`${Math.round(v.totals.waterLitres)} L`} />
+          <Count
+            name={say("procedures.verdict-pane.water", "Water")}
+            value={`${Math.round(v.totals.waterLitres)} L`}
+          />
         )}
         {v.totals.warmLitres !== undefined && (
-          <Count name="Hot water" value={`${Math.round(v.totals.warmLitres)} L`} />
+          <Count
+            name={say("procedures.verdict-pane.hot-water", "Hot water")}
+            value={`${Math.round(v.totals.warmLitres)} L`}
+          />
         )}
-        {v.totals.chemicals.length > 0 && <Count name="Products cost" value={cost(v.totals)} />}
+        {v.totals.chemicals.length > 0 && (
+          <Count
+            name={say("procedures.verdict-pane.products-cost", "Products cost")}
+            value={cost(v.totals)}
+          />
+        )}
       </dl>
       {v.configurations.length > 1 && (
         <section

@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
@@ -105,7 +106,7 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
     <li className={m.over ? "over" : ""}>
       <Shape standing={m.standing} />
       <div>
-        <strong>{m.code}</strong> {m.name}
+        <strong>{m.code}</strong> {told(m.name)}
         <p className="board-standing">
           {STANDING[m.standing]}
           {m.since &&

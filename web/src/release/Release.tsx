@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -156,7 +157,11 @@ const METERS: Record<string, { kind: Schemas["MeterView"]["kind"]; near: number 
   PH: { kind: "PH_PEN", near: 7.6 },
 };
 
-const FOUND: Record<string, string> = { PASSED: "passed", CAUTION: "caution: not a pass", FAILED: "failed" };
+const FOUND: Record<string, string> = {
+  PASSED: say("release.release.passed", "passed"),
+  CAUTION: say("release.release.caution-not-a-pass", "caution: not a pass"),
+  FAILED: say("release.release.failed", "failed"),
+};
 
 function SiteRow({ v, s }: { v: View; s: Site }) {
   const queries = useQueryClient();
@@ -181,7 +186,7 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
   return (
     <div className={`site ${found?.toLowerCase() ?? ""}`}>
       <div>
-        <strong>{s.name}</strong>
+        <strong>{told(s.name)}</strong>
         <p className="quiet">
           {s.kind === "SWAB" &&
             say(
@@ -230,7 +235,7 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
           <label>
             {s.unit}
             <input
-              aria-label={`${s.name}, ${s.unit}`}
+              aria-label={`${told(s.name)}, ${s.unit}`}
               inputMode="decimal"
               maxLength={10}
               value={value}
@@ -324,7 +329,7 @@ function Answer({ v }: { v: View }) {
             </option>
             {v.parts.map((p) => (
               <option key={p.item} value={p.item}>
-                {p.name}
+                {told(p.name)}
               </option>
             ))}
           </select>

@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./ribbon.css";
 import {
   closestCenter,
@@ -149,7 +150,7 @@ const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
       </span>
       <svg width={total} height={HEAD} role="presentation">
         {energies.map((e, i) => (
-          <Head key={e.id} x={i * energyWidth + 10} degrees={degrees} name={e.name} story={e.story} />
+          <Head key={e.id} x={i * energyWidth + 10} degrees={degrees} name={told(e.name)} story={e.story} />
         ))}
         {threads.map((t, i) => (
           <Head
@@ -233,7 +234,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                       aria-expanded={!p.folded.has(r.phase)}
                       onClick={() => p.onFold(r.phase)}
                     >
-                      <span aria-hidden="true">{p.folded.has(r.phase) ? "+" : "–"}</span> {r.phase}{" "}
+                      <span aria-hidden="true">{p.folded.has(r.phase) ? "+" : "–"}</span> {told(r.phase)}{" "}
                       <span className="quiet">
                         {say(
                           "ribbon.ribbon.min",
@@ -280,7 +281,8 @@ export const Ribbon = memo(function Ribbon(p: Props) {
 function headName(t: Schemas["SurfaceThread"]): string {
   const more = t.surfaces.length - 1;
   const whole = more > 0 && t.name !== t.surfaces[0].name;
-  return more === 0 || whole ? t.name : `${t.name.slice(0, 15)}${t.name.length > 15 ? "…" : ""} + ${more}`;
+  const name = told(t.name);
+  return more === 0 || whole ? name : `${name.slice(0, 15)}${name.length > 15 ? "…" : ""} + ${more}`;
 }
 
 function minutes(steps: Step[], first: number, last: number): number {
@@ -539,13 +541,13 @@ export function MarkShape(p: { kind: string; granted: boolean; cx: number; cy: n
 
 const LEGEND: [string, string][] = [
   ["dry-clean", say("ribbon.ribbon.loose-soil-off", "loose soil off")],
-  ["soak", "soaked"],
-  ["wash", "washed"],
-  ["rinse", "rinsed"],
-  ["inspect", "inspected"],
-  ["sanitize", "sanitized"],
+  ["soak", say("ribbon.ribbon.soaked", "soaked")],
+  ["wash", say("ribbon.ribbon.washed", "washed")],
+  ["rinse", say("ribbon.ribbon.rinsed", "rinsed")],
+  ["inspect", say("ribbon.ribbon.inspected", "inspected")],
+  ["sanitize", say("ribbon.ribbon.sanitized", "sanitized")],
   ["refused", say("ribbon.ribbon.tried-not-granted", "tried, not granted")],
-  ["dry", "dried"],
+  ["dry", say("ribbon.ribbon.dried", "dried")],
   ["off", say("ribbon.ribbon.taken-off", "taken off")],
   ["on", say("ribbon.ribbon.put-back", "put back")],
   ["aside", say("ribbon.ribbon.moved-aside", "moved aside")],

@@ -1,5 +1,6 @@
 import type { Schemas } from "../api/client";
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import { type Step, showQuantity } from "./draft";
 
 export type Names = Map<string, string>;
@@ -11,19 +12,19 @@ export function namesOf(
 ): Names {
   const names: Names = new Map();
   for (const p of sheet?.parts ?? []) {
-    names.set(p.id, p.name);
+    names.set(p.id, told(p.name));
     for (const s of p.surfaces) {
-      names.set(s.id, s.name);
+      names.set(s.id, told(s.name));
     }
   }
   for (const e of sheet?.energies ?? []) {
-    names.set(e.id, e.name);
+    names.set(e.id, told(e.name));
   }
   for (const c of sheet?.checks ?? []) {
-    names.set(c.id, c.name);
+    names.set(c.id, told(c.name));
   }
   for (const p of [...(sheet?.passages ?? []), ...(sheet?.fittings ?? [])]) {
-    names.set(p.id, p.name);
+    names.set(p.id, told(p.name));
   }
   for (const c of chemicals) {
     names.set(c.id, c.name);
@@ -96,7 +97,7 @@ const EVERY_STEP: Record<string, string> = {
 /** What a field is called, whichever action has it. */
 export function fieldLabel(name: string, actions: Actions): string {
   const field = actions.flatMap((a) => a.fields).find((f) => f.name === name);
-  return field?.label ?? EVERY_STEP[name] ?? name;
+  return (field && told(field.label)) ?? EVERY_STEP[name] ?? name;
 }
 
 const MODES: Record<string, string> = {
@@ -111,7 +112,7 @@ const MODES: Record<string, string> = {
 /** The trade's word for what a step does; the controls are used for one thing at a time. */
 export function verbOf(s: Step, actions: Actions): string {
   const label = actions.find((a) => a.name === s.action)?.label ?? s.action;
-  return s.action === "operate" ? (MODES[s.mode ?? ""] ?? label) : label;
+  return s.action === "operate" ? (MODES[s.mode ?? ""] ?? told(label)) : told(label);
 }
 
 /** An edit as a line of a difference. */

@@ -8,7 +8,11 @@ import { say } from "../shared/say";
 import { signedIn, useSession } from "../shared/session";
 import { PinPad } from "./PinPad";
 
-const ROLES: Record<string, string> = { CREW: "crew", SUPERVISOR: "supervisor", QA: "quality" };
+const ROLES: Record<string, string> = {
+  CREW: say("round.who-goes-on.crew", "crew"),
+  SUPERVISOR: say("round.who-goes-on.supervisor", "supervisor"),
+  QA: say("round.who-goes-on.quality", "quality"),
+};
 const LONGEST_PIN = 8;
 const CODE = 6;
 

@@ -46,8 +46,12 @@ export function Examples({ rule, figures }: Props) {
   const asked = run.data.figures.flatMap((id) => figures.filter((f) => f.id === id));
   return (
     <div className="examples">
-      <Example name="With one slip" view={broken} machine={machine} />
-      <Example name="As approved" view={kept} machine={machine} />
+      <Example
+        name={say("rulebook.examples.with-one-slip", "With one slip")}
+        view={broken}
+        machine={machine}
+      />
+      <Example name={say("rulebook.examples.as-approved", "As approved")} view={kept} machine={machine} />
       {asked.length > 0 && (
         <section
           className="tries"

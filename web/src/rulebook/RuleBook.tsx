@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./rulebook.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -201,7 +202,7 @@ export default function RuleBook() {
           <ol className="rules">
             {rules.map((r) => (
               <li key={r.id + r.title} className={`rule ${r.severity.toLowerCase()}`}>
-                <b>{r.title}</b>
+                <b>{told(r.title)}</b>
                 <span className="quiet">
                   {r.id}, {r.severity}, {r.source}
                 </span>

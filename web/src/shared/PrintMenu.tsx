@@ -37,7 +37,7 @@ export function PrintMenu({ prints, languages }: Props) {
                   "Second language on the step cards",
                 )}
               </legend>
-              {[{ code: "", name: "none" }, ...known].map((l) => (
+              {[{ code: "", name: say("shared.print-menu.none", "none") }, ...known].map((l) => (
                 <label key={l.code}>
                   <input type="radio" name="with" checked={other === l.code} onChange={() => pick(l.code)} />{" "}
                   {l.name}

@@ -3,6 +3,7 @@ import { useNavigate } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
 import { heard, remember } from "./kept";
 import { keys } from "./keys";
+import { spoken } from "./say";
 
 /** Who is signed in; `name` is absent while nobody is. */
 export function useSession() {
@@ -46,14 +47,14 @@ export function useClock() {
   const zone = useSite().data?.zone ?? "UTC";
   return {
     time: (at: number) =>
-      new Intl.DateTimeFormat("en-GB", {
+      new Intl.DateTimeFormat(spoken() === "en" ? "en-GB" : spoken(), {
         timeZone: zone,
         hour: "2-digit",
         minute: "2-digit",
         hourCycle: "h23",
       }).format(at),
     day: (at: number) =>
-      new Intl.DateTimeFormat("en-GB", {
+      new Intl.DateTimeFormat(spoken() === "en" ? "en-GB" : spoken(), {
         timeZone: zone,
         weekday: "short",
         day: "numeric",

@@ -213,7 +213,14 @@ function Editor({ schema, first, before, kept }: Props) {
           aria-label={say("sheets.sheet-editor.parts-of-the-sheet", "Parts of the sheet")}
           className="sheet-tree"
         >
-          <TreeItem pointer="" at={pointer} name="The machine" problems={problems} exact onGo={go} />
+          <TreeItem
+            pointer=""
+            at={pointer}
+            name={say("sheets.sheet-editor.the-machine", "The machine")}
+            problems={problems}
+            exact
+            onGo={go}
+          />
           {LISTS.map(([key, title, one]) => (
             <List key={key} field={key} title={title} one={one} {...{ sheet, pointer, problems, go, set }} />
           ))}

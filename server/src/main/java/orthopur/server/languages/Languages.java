@@ -32,9 +32,11 @@ public class Languages {
 
     private final StoredJson json;
     private final Path folder;
+    private final Map<String, List<String>> sentences;
 
     Languages(StoredJson json, @Value("${orthopur.data}") String data) {
         this.json = json;
+        this.sentences = sentences(json);
         this.folder = Path.of(data, "languages");
     }
 
@@ -42,7 +44,8 @@ public class Languages {
      * One language.
      *
      * @param code as in BCP 47, for instance "es"
-     * @param texts each English text with its translation
+     * @param texts each sentence of the interface by its id, each text of a sheet or procedure by its
+     *     English
      */
     record Language(String code, String name, Map<String, String> texts) {}
 
@@ -63,7 +66,7 @@ public class Languages {
     }
 
     /**
-     * Each English text with its translation.
+     * The texts by id, or by their English.
      *
      * @param code as in BCP 47; none for "en" or nothing, in which the texts are
      * @throws Said when there is no such language
@@ -96,6 +99,28 @@ public class Languages {
         return all;
     }
 
+    private List<String> idsOf(String english) {
+        return sentences.getOrDefault(english, List.of());
+    }
+
+    /** The ids of each English sentence of the interface. */
+    private static Map<String, List<String>> sentences(StoredJson json) {
+        try (InputStream in =
+                Languages.class.getResourceAsStream("/languages/english/interface.json")) {
+            Map<String, List<String>> all = new TreeMap<>();
+            json.read(in, Sentences.class)
+                    .forEach((id, e) -> all.computeIfAbsent(e, k -> new ArrayList<>()).add(id));
+            return all;
+        } catch (IOException e) {
+            throw new IllegalStateException("The sentences of the interface cannot be read.", e);
+        }
+    }
+
+    /** Each sentence of the interface in English, by its id. */
+    private static final class Sentences extends TreeMap<String, String> {
+        private static final long serialVersionUID = 1;
+    }
+
     private List<Path> ownFiles() throws IOException {
         if (!Files.isDirectory(folder)) {
             return List.of();
@@ -106,7 +131,7 @@ public class Languages {
     }
 
     /** A site's own file adds to and stands above what ships. */
-    private static void add(Map<String, Language> all, Language l) {
+    private void add(Map<String, Language> all, Language l) {
         List<String> missing = new ArrayList<>();
         if (l.code() == null || l.name() == null || l.texts() == null) {
             missing.add("code, name and texts");
@@ -117,6 +142,8 @@ public class Languages {
         }
         Language shipped = all.get(l.code());
         Map<String, String> texts = new TreeMap<>(shipped == null ? Map.of() : shipped.texts());
+        // A file from before sentences had ids names those of the interface by their English.
+        l.texts().forEach((key, text) -> idsOf(key).forEach(id -> texts.put(id, text)));
         texts.putAll(l.texts());
         all.put(l.code(), new Language(l.code(), l.name(), texts));
     }

@@ -45,4 +45,17 @@ class LanguagesTest {
         assertEquals(2, maren.read("/api/languages").body().size());
         assertTrue(maren.read("/api/languages").body().toString().contains("\"xx\""));
     }
+
+    /** Files written before sentences had ids still say what they say. */
+    @Test
+    void aFileThatNamesSentencesByTheirEnglishIsRead() throws IOException {
+        Client maren = Client.maren(mvc);
+        Path folder = Files.createDirectories(Path.of(data, "languages"));
+        Files.writeString(
+                folder.resolve("zz.json"),
+                "{\"code\":\"zz\",\"name\":\"Old\",\"texts\":{\"Sign out\":\"Hinaus\",\"Hold\":\"Halt\"}}");
+        JsonNode texts = maren.read("/api/languages/zz").body().get("texts");
+        assertEquals("Hinaus", texts.get("app.shell.sign-out").asString());
+        Files.delete(folder.resolve("zz.json"));
+    }
 }
