@@ -1,5 +1,6 @@
 import type { Schemas } from "../api/client";
 import { say } from "../shared/say";
+import { sentence } from "../shared/texts";
 
 type Difference = Schemas["Difference"];
 
@@ -115,7 +116,7 @@ export function CameAndWent({ d, onShow }: FindingsProps) {
               <ul className={`differences ${key}`}>
                 {findings.map((f, i) => (
                   <li key={`${f.rule}-${f.stepId}-${i}`}>
-                    <b>{f.severity}</b> {f.message} <span className="quiet">({f.rule})</span>
+                    <b>{f.severity}</b> {sentence(f.said)} <span className="quiet">({f.rule})</span>
                     {key === "come" && f.stepId && onShow && (
                       <button type="button" className="btn small" onClick={() => onShow(f.stepId ?? "")}>
                         {say("procedures.difference.show-step", "Show step {0}", f.step)}

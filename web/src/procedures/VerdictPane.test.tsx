@@ -6,6 +6,9 @@ import type { Names } from "../ribbon/words";
 import { show } from "../testing/page";
 import { VerdictPane } from "./VerdictPane";
 
+/** A sentence that no language has. */
+const english = (words: string) => ({ id: "", english: words, args: [] });
+
 const finding = (rule: string, more: object = {}) => ({
   rule,
   severity: "STOP",
@@ -14,12 +17,14 @@ const finding = (rule: string, more: object = {}) => ({
   items: ["blade"],
   energies: [],
   message: `The blade is still wet (${rule}).`,
+  said: english(`The blade is still wet (${rule}).`),
   because: "What is put away wet grows.",
+  why: english("What is put away wet grows."),
   source: "Food Code 2022, 4-901.11",
   remedies: [],
   ...more,
 });
-const DRY = { label: "Dry it first", edits: [{ edit: "delete", id: "s3" }] };
+const DRY = { label: "Dry it first", does: english("Dry it first"), edits: [{ edit: "delete", id: "s3" }] };
 
 const verdict = (findings: object[], more: object = {}) =>
   ({

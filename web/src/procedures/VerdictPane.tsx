@@ -3,6 +3,7 @@ import type { Schemas } from "../api/client";
 import type { Edit, Step } from "../ribbon/draft";
 import { type Actions, editLine, type Names } from "../ribbon/words";
 import { say } from "../shared/say";
+import { sentence } from "../shared/texts";
 import { cost } from "./Difference";
 
 type Verdict = Schemas["VerdictDocument"];
@@ -182,10 +183,10 @@ export function VerdictPane(p: Props) {
                 onClick={() => p.onShow(root)}
               >
                 <span className="sr-only">{root.severity}: </span>
-                {root.message}
+                {sentence(root.said)}
               </button>
             </h3>
-            <p className="quiet">{root.because}</p>
+            <p className="quiet">{sentence(root.why)}</p>
             {follows.length > 0 && (
               <details>
                 <summary>
@@ -198,7 +199,7 @@ export function VerdictPane(p: Props) {
                 <ul>
                   {follows.map((f) => (
                     <li key={f.rule + f.message}>
-                      {f.message} <span className="quiet">({f.rule})</span>
+                      {sentence(f.said)} <span className="quiet">({f.rule})</span>
                     </li>
                   ))}
                 </ul>
@@ -221,9 +222,9 @@ export function VerdictPane(p: Props) {
                       type="button"
                       className="btn mend"
                       disabled={!p.proven}
-                      onClick={() => p.onApply(r.edits, r.label)}
+                      onClick={() => p.onApply(r.edits, sentence(r.does))}
                     >
-                      {r.label}
+                      {sentence(r.does)}
                     </button>
                     <ul
                       className="diff"

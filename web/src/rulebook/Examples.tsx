@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
+import { sentence } from "../shared/texts";
 
 type Props = { rule: Schemas["RuleInfo"]; figures: Schemas["FigureView"][] };
 
@@ -82,13 +83,13 @@ export function Examples({ rule, figures }: Props) {
 }
 
 function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: string }) {
-  const { message: told, what, procedure, because } = p.view;
+  const { finding, what, procedure } = p.view;
   return (
-    <section className={told ? "example breaks" : "example keeps"} aria-live="polite">
+    <section className={finding ? "example breaks" : "example keeps"} aria-live="polite">
       <h3>
         {p.name}:{" "}
         <b>
-          {told
+          {finding
             ? say("rulebook.examples.breaks-it", "breaks it")
             : say("rulebook.examples.keeps-it", "keeps it")}
         </b>
@@ -96,9 +97,9 @@ function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: stri
       <p className="quiet">
         {p.machine}, {procedure}: {what}
       </p>
-      {told && (
+      {finding && (
         <p>
-          {told} <span className="quiet">{because}</span>
+          {sentence(finding.said)} <span className="quiet">{sentence(finding.why)}</span>
         </p>
       )}
     </section>

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { api, unwrap } from "../api/client";
 import { heard } from "./kept";
 import { keys } from "./keys";
-import { degrees, say, type Texts, textsOf } from "./say";
+import { degrees, fill, say, spoken, type Texts, textsOf } from "./say";
 import { textIn } from "./temperature";
 
 /*
@@ -74,6 +74,31 @@ export function useLanguages() {
     queryKey: keys.languages(),
     queryFn: () => heard("languages", () => unwrap(api.GET("/api/languages"))),
   });
+}
+
+/** A sentence of the core: its arguments are numbers, names, figures, lists of them, and sentences. */
+export type CoreText = { id: string; english: string; args: unknown[] };
+
+/** As a piece of a sentence. */
+export function piece(text: CoreText): string {
+  const sentence = textsOf()[text.id];
+  return sentence === undefined
+    ? textIn(degrees(), text.english, text.english)
+    : textIn(degrees(), fill(sentence, ...text.args.map(part)), text.english);
+}
+
+/** As a sentence of its own. */
+export const sentence = (text: CoreText): string => UPPER(piece(text));
+
+function part(arg: unknown): string | number {
+  if (Array.isArray(arg)) {
+    const all = arg.map((a) => String(part(a)));
+    return new Intl.ListFormat(spoken(), { type: "conjunction" }).format(all);
+  }
+  if (typeof arg === "object" && arg !== null) {
+    return piece(arg as CoreText);
+  }
+  return typeof arg === "number" ? arg : translate(textsOf(), String(arg));
 }
 
 /** Why an entry was not taken, as the core names it. */

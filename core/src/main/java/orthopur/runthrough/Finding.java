@@ -3,6 +3,7 @@ package orthopur.runthrough;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Remedy;
+import orthopur.text.Text;
 
 /**
  * What a rule found.
@@ -10,9 +11,9 @@ import orthopur.procedure.Remedy;
  * @param step number from 1 of the step where it happens; 0 when it concerns the whole procedure
  * @param items ids of the parts and surfaces it concerns
  * @param energies ids of the energies it concerns
- * @param message what is wrong, as a plain sentence with the numbers in it
+ * @param said what is wrong, as a plain sentence with the numbers in it
  * @param numbers the figures that were compared
- * @param because why it matters, in one plain sentence
+ * @param why why it matters, in one plain sentence
  * @param under index of the root finding it follows from, or null for a root
  * @param remedies ways to mend it, each re-run before it is offered
  */
@@ -23,12 +24,22 @@ public record Finding(
         @Nullable String stepId,
         List<String> items,
         List<String> energies,
-        String message,
+        Text said,
         List<Measured> numbers,
-        String because,
+        Text why,
         String source,
         @Nullable Integer under,
         List<Remedy> remedies) {
+
+    /** What is wrong, in English. */
+    public String message() {
+        return said.sentence();
+    }
+
+    /** Why it matters, in English. */
+    public String because() {
+        return why.sentence();
+    }
 
     /** One figure that was compared. */
     public record Measured(String what, double value, String unit) {}
@@ -42,9 +53,9 @@ public record Finding(
                 stepId,
                 items,
                 energies,
-                message + " (With " + configuration + ".)",
+                Text.of("finding.with", "{0} (With {1}.)", said, configuration),
                 numbers,
-                because,
+                why,
                 source,
                 under,
                 remedies);
@@ -52,8 +63,8 @@ public record Finding(
 
     public Finding under(@Nullable Integer root) {
         return new Finding(
-                rule, severity, step, stepId, items, energies, message, numbers, because, source,
-                root, remedies);
+                rule, severity, step, stepId, items, energies, said, numbers, why, source, root,
+                remedies);
     }
 
     public Finding withRemedies(List<Remedy> others) {
@@ -64,9 +75,9 @@ public record Finding(
                 stepId,
                 items,
                 energies,
-                message,
+                said,
                 numbers,
-                because,
+                why,
                 source,
                 under,
                 List.copyOf(others));

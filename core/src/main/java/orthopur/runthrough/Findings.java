@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.machine.Regime;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Remedy;
+import orthopur.text.Text;
 
 /** Where rules report. Keeps what follows from what: one cause, one finding. */
 public final class Findings {
@@ -139,8 +140,8 @@ public final class Findings {
         private final List<String> energies = new ArrayList<>();
         private final List<Finding.Measured> numbers = new ArrayList<>();
         private final List<Remedy> proposals = new ArrayList<>();
-        private String message = "";
-        private String because = "";
+        private Text said = Text.plain("");
+        private Text why = Text.plain("");
         private String source;
         private Severity severity;
         private @Nullable Report root;
@@ -162,8 +163,8 @@ public final class Findings {
             this.energies.addAll(other.energies);
             this.numbers.addAll(other.numbers);
             this.proposals.addAll(other.proposals);
-            this.message = other.message;
-            this.because = other.because;
+            this.said = other.said;
+            this.why = other.why;
             this.source = other.source;
             this.severity = other.severity;
             this.cause = other.cause;
@@ -186,9 +187,9 @@ public final class Findings {
         }
 
         /** What is wrong and why it matters. */
-        public Report says(String message, String because) {
-            this.message = Character.toUpperCase(message.charAt(0)) + message.substring(1);
-            this.because = because;
+        public Report says(Text what, Text because) {
+            said = what;
+            why = because;
             return this;
         }
 
@@ -208,7 +209,7 @@ public final class Findings {
         }
 
         /** A way to mend it; offered only if a re-run shows that it helps. */
-        public Report propose(String label, List<Edit> edits) {
+        public Report propose(Text label, List<Edit> edits) {
             if (!edits.isEmpty()) {
                 proposals.add(new Remedy(label, edits));
             }
@@ -264,9 +265,9 @@ public final class Findings {
                     stepId,
                     List.copyOf(new java.util.LinkedHashSet<>(items)),
                     List.copyOf(energies),
-                    message,
+                    said,
                     List.copyOf(numbers),
-                    because,
+                    why,
                     regime.cite(source),
                     null,
                     List.copyOf(proposals));

@@ -20,6 +20,7 @@ import orthopur.runthrough.Run;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * Runs a procedure by every rule, in every configuration of its scope: as the machine is fitted
@@ -191,13 +192,13 @@ public final class Verifier {
                 null,
                 List.of(),
                 List.of(),
-                "The scope has more than "
-                        + MOST_COMBINATIONS
-                        + " combinations; choose one option in some of: "
-                        + String.join(", ", groups)
-                        + ".",
+                Text.of(
+                        "verifier.too-many",
+                        "The scope has more than {0} combinations; choose one option in some of: {1}.",
+                        MOST_COMBINATIONS,
+                        String.join(", ", groups)),
                 List.of(),
-                "What was not run through is not passed.",
+                Text.of("verifier.not-run", "What was not run through is not passed."),
                 "this program",
                 null,
                 List.of());

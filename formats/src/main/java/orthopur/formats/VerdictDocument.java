@@ -40,13 +40,15 @@ public record VerdictDocument(
             List<String> items,
             List<String> energies,
             String message,
+            TextDocument said,
             List<Finding.Measured> numbers,
             String because,
+            TextDocument why,
             String source,
             @Nullable Integer under,
             List<RemedyDocument> remedies) {}
 
-    public record RemedyDocument(String label, List<EditDocument> edits) {}
+    public record RemedyDocument(String label, TextDocument does, List<EditDocument> edits) {}
 
     /**
      * @param edit insert-before, move, change or delete
@@ -86,8 +88,10 @@ public record VerdictDocument(
                 f.items(),
                 f.energies(),
                 f.message(),
+                TextDocument.of(f.said()),
                 f.numbers(),
                 f.because(),
+                TextDocument.of(f.why()),
                 f.source(),
                 f.under(),
                 f.remedies().stream()
@@ -95,6 +99,7 @@ public record VerdictDocument(
                                 r ->
                                         new RemedyDocument(
                                                 r.label(),
+                                                TextDocument.of(r.does()),
                                                 r.edits().stream()
                                                         .map(VerdictDocument::edit)
                                                         .toList()))

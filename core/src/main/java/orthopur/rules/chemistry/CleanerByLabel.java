@@ -16,6 +16,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S15: detergent, degreaser, caustic and acid within their label: strength, heat, dwell. */
 public final class CleanerByLabel extends BookRule {
@@ -31,17 +32,21 @@ public final class CleanerByLabel extends BookRule {
             return;
         }
         Label label = c.label();
-        List<String> off = new ArrayList<>();
+        List<Object> off = new ArrayList<>();
         if (below(solution.strength(), label.least()) && label.least() != null) {
-            off.add("at least " + label.least().shown());
+            off.add(Text.of("cleaner-by-label.at-least", "at least {0}", label.least().shown()));
         }
         if (below(label.most(), solution.strength()) && label.most() != null) {
-            off.add("at most " + label.most().shown());
+            off.add(Text.of("cleaner-by-label.at-most", "at most {0}", label.most().shown()));
         }
         if (label.highestTemperature() != null
                 && solution.temperature() != null
                 && solution.temperature().compareTo(label.highestTemperature()) > 0) {
-            off.add("at most " + label.highestTemperature().shown());
+            off.add(
+                    Text.of(
+                            "cleaner-by-label.at-most",
+                            "at most {0}",
+                            label.highestTemperature().shown()));
         }
         Duration dwell = dwell(m.action());
         boolean stands =
@@ -51,23 +56,38 @@ public final class CleanerByLabel extends BookRule {
         if (stands
                 && label.contact() != null
                 && (dwell == null || dwell.compareTo(label.contact()) < 0)) {
-            off.add("at least " + Show.duration(label.contact()) + " of dwell");
+            off.add(
+                    Text.of(
+                            "cleaner-by-label.at-least-of-dwell",
+                            "at least {0} of dwell",
+                            Show.duration(label.contact())));
         }
         if (!off.isEmpty()) {
             out.report(info)
                     .items(m.surfaceIds(m.exposed()))
                     .source("label of " + c.name())
                     .says(
-                            "Step %d uses %s%s%s; its label says %s."
-                                    .formatted(
-                                            m.number(),
-                                            c.name(),
-                                            solution.strength() == null
-                                                    ? ""
-                                                    : " at " + solution.strength().shown(),
-                                            dwell == null ? "" : " for " + Show.duration(dwell),
-                                            String.join(", ", off)),
-                            "Weaker, it does not clean; stronger, it attacks the surface and does not rinse off.");
+                            Text.of(
+                                    "cleaner-by-label.uses-its-label-says",
+                                    "Step {0} uses {1}{2}{3}; its label says {4}.",
+                                    m.number(),
+                                    c.name(),
+                                    solution.strength() == null
+                                            ? ""
+                                            : Text.of(
+                                                    "cleaner-by-label.at",
+                                                    " at {0}",
+                                                    solution.strength().shown()),
+                                    dwell == null
+                                            ? ""
+                                            : Text.of(
+                                                    "cleaner-by-label.for",
+                                                    " for {0}",
+                                                    Show.duration(dwell)),
+                                    off),
+                            Text.of(
+                                    "cleaner-by-label.weaker-it-does-not-clean",
+                                    "Weaker, it does not clean; stronger, it attacks the surface and does not rinse off."));
         }
     }
 

@@ -11,6 +11,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Heats;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S6: no cold water on hot glass or a hot pan. */
 public final class ColdOnHot extends BookRule {
@@ -49,16 +50,21 @@ public final class ColdOnHot extends BookRule {
                 .number("surface", hottest.celsius(), "°C")
                 .number("greatest difference", bears, "K")
                 .says(
-                        "Step %d brings water at %s onto %s, still at up to %s; it bears a difference of %s K."
-                                .formatted(
-                                        m.number(),
-                                        liquid.temperature() == null
-                                                ? "a temperature it does not state"
-                                                : liquid.temperature().shown(),
-                                        m.sheet().names(ids),
-                                        hottest.shown(),
-                                        bears),
-                        "Hot glass bursts and a hot pan warps when cold water meets it.");
+                        Text.of(
+                                "cold-on-hot.brings-water-at-onto-still",
+                                "Step {0} brings water at {1} onto {2}, still at up to {3}; it bears a difference of {4} K.",
+                                m.number(),
+                                liquid.temperature() == null
+                                        ? Text.of(
+                                                "cold-on-hot.a-temperature-it-does-not",
+                                                "a temperature it does not state")
+                                        : liquid.temperature().shown(),
+                                m.sheet().names(ids),
+                                hottest.shown(),
+                                bears),
+                        Text.of(
+                                "cold-on-hot.hot-glass-bursts-and-a",
+                                "Hot glass bursts and a hot pan warps when cold water meets it."));
     }
 
     private static @Nullable Double bears(Moment m, int surface) {

@@ -10,6 +10,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S3: the surface stays wet as long as code and label ask; the longer of the two counts. */
 public final class ContactTime implements Rule {
@@ -36,30 +37,40 @@ public final class ContactTime implements Rule {
         if (stated != null && stated.compareTo(needed) >= 0) {
             return;
         }
-        String message =
+        Text message =
                 stated == null
-                        ? "Step %d does not state how long the surface stays wet; %s asks for %s."
-                                .formatted(m.number(), u.chemical().name(), Show.duration(needed))
-                        : "Step %d keeps the surface wet for %s; %s asks for %s."
-                                .formatted(
-                                        m.number(),
-                                        Show.duration(stated),
-                                        u.chemical().name(),
-                                        Show.duration(needed));
+                        ? Text.of(
+                                "contact-time.not-stated",
+                                "Step {0} does not state how long the surface stays wet; {1} asks for {2}.",
+                                m.number(),
+                                u.chemical().name(),
+                                Show.duration(needed))
+                        : Text.of(
+                                "contact-time.too-short",
+                                "Step {0} keeps the surface wet for {1}; {2} asks for {3}.",
+                                m.number(),
+                                Show.duration(stated),
+                                u.chemical().name(),
+                                Show.duration(needed));
         Findings.Report r =
                 out.report(INFO)
                         .items(m.surfaceIds(m.exposed()))
                         .number("needed", needed.getSeconds(), "s")
                         .says(
                                 message,
-                                "A sanitizer needs its time; a surface that dries early is not sanitized.")
+                                Text.of(
+                                        "contact-time.a-sanitizer-needs-its-time",
+                                        "A sanitizer needs its time; a surface that dries early is not sanitized."))
                         .source(
                                 fromLabel(u, needed)
                                         ? "label of " + u.chemical().name()
                                         : INFO.source())
                         .deny(m.exposed())
                         .propose(
-                                "Contact time " + Show.duration(needed),
+                                Text.of(
+                                        "contact-time.contact-time",
+                                        "Contact time {0}",
+                                        Show.duration(needed)),
                                 List.of(
                                         new Edit.Change(
                                                 m.step().id(),

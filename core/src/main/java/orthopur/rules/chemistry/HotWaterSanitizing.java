@@ -9,6 +9,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S8: hot water instead of a chemical: hot and long enough. */
 public final class HotWaterSanitizing extends BookRule {
@@ -38,17 +39,23 @@ public final class HotWaterSanitizing extends BookRule {
             out.report(info)
                     .items(m.surfaceIds(m.exposed()))
                     .says(
-                            "Step %d sanitizes with hot water %s; only what lies in it, is filled with it or runs through a washer stays hot for its time."
-                                    .formatted(
-                                            m.number(),
-                                            a.method() == null
-                                                    ? "and does not say how"
-                                                    : "by "
-                                                            + a.method()
-                                                                    .name()
-                                                                    .toLowerCase(
-                                                                            java.util.Locale.ROOT)),
-                            "A hot cloth or a spray is lukewarm a second after it left the bucket.")
+                            Text.of(
+                                    "hot-water-sanitizing.sanitizes-with-hot-water-only",
+                                    "Step {0} sanitizes with hot water {1}; only what lies in it, is filled with it or runs through a washer stays hot for its time.",
+                                    m.number(),
+                                    a.method() == null
+                                            ? Text.of(
+                                                    "hot-water-sanitizing.and-does-not-say-how",
+                                                    "and does not say how")
+                                            : Text.of(
+                                                    "hot-water-sanitizing.by",
+                                                    "by {0}",
+                                                    a.method()
+                                                            .name()
+                                                            .toLowerCase(java.util.Locale.ROOT))),
+                            Text.of(
+                                    "hot-water-sanitizing.a-hot-cloth-or-a",
+                                    "A hot cloth or a spray is lukewarm a second after it left the bucket."))
                     .deny(m.exposed());
         }
         boolean enough = a.contact() != null && a.contact().compareTo(time) >= 0;
@@ -61,19 +68,28 @@ public final class HotWaterSanitizing extends BookRule {
                 .number("least temperature", least.celsius(), "°C")
                 .number("least time", time.getSeconds(), "s")
                 .says(
-                        "Step %d sanitizes with water at %s for %s; at least %s for %s."
-                                .formatted(
-                                        m.number(),
-                                        stated.shown(),
-                                        a.contact() == null
-                                                ? "a time it does not state"
-                                                : Show.duration(a.contact()),
-                                        least.shown(),
-                                        Show.duration(time)),
-                        "Heat kills by degrees and seconds together.")
+                        Text.of(
+                                "hot-water-sanitizing.sanitizes-with-water-at-for",
+                                "Step {0} sanitizes with water at {1} for {2}; at least {3} for {4}.",
+                                m.number(),
+                                stated.shown(),
+                                a.contact() == null
+                                        ? Text.of(
+                                                "hot-water-sanitizing.a-time-it-does-not",
+                                                "a time it does not state")
+                                        : Show.duration(a.contact()),
+                                least.shown(),
+                                Show.duration(time)),
+                        Text.of(
+                                "hot-water-sanitizing.heat-kills-by-degrees-and",
+                                "Heat kills by degrees and seconds together."))
                 .deny(m.exposed())
                 .propose(
-                        least.shown() + " for " + Show.duration(time),
+                        Text.of(
+                                "hot-water-sanitizing.for",
+                                "{0} for {1}",
+                                least.shown(),
+                                Show.duration(time)),
                         change(
                                 m,
                                 m.step()

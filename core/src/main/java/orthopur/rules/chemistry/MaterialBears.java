@@ -11,6 +11,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S5: what the material bears. */
 public final class MaterialBears extends BookRule {
@@ -41,14 +42,15 @@ public final class MaterialBears extends BookRule {
                 out.report(info)
                         .items(ids)
                         .says(
-                                "Step %d brings %s (%s) onto %s of %s."
-                                        .formatted(
-                                                m.number(),
-                                                c.name(),
-                                                c.kind().shown(),
-                                                m.sheet().names(ids),
-                                                row.material()),
-                                capital(row.why()) + ".");
+                                Text.of(
+                                        "material-bears.brings-onto-of",
+                                        "Step {0} brings {1} ({2}) onto {3} of {4}.",
+                                        m.number(),
+                                        c.name(),
+                                        c.kind().shown(),
+                                        m.sheet().names(ids),
+                                        row.material()),
+                                Text.of("material-bears.text", "{0}.", capital(row.why())));
             }
         }
         chlorineOnSteel(m, c, solution, out);
@@ -70,9 +72,15 @@ public final class MaterialBears extends BookRule {
                     .number("strength", s.mgPerL(), "mg/L")
                     .number("at most", most.mgPerL(), "mg/L")
                     .says(
-                            "Step %d brings chlorine at %s onto stainless steel; at most %s."
-                                    .formatted(m.number(), s.shown(), most.shown()),
-                            "Strong chlorine pits stainless steel, and the pits cannot be cleaned any more.");
+                            Text.of(
+                                    "material-bears.brings-chlorine-at-onto-stainless",
+                                    "Step {0} brings chlorine at {1} onto stainless steel; at most {2}.",
+                                    m.number(),
+                                    s.shown(),
+                                    most.shown()),
+                            Text.of(
+                                    "material-bears.strong-chlorine-pits-stainless-steel",
+                                    "Strong chlorine pits stainless steel, and the pits cannot be cleaned any more."));
         }
     }
 

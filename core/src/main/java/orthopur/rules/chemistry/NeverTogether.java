@@ -17,6 +17,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S4: two chemicals that must not meet, on a surface or in a vessel. */
 public final class NeverTogether extends BookRule {
@@ -39,18 +40,29 @@ public final class NeverTogether extends BookRule {
         if (clash != null && held != null) {
             out.report(info)
                     .says(
-                            "Step %d brings %s into %s, which %s: %s."
-                                    .formatted(
-                                            m.number(),
-                                            c.name(),
-                                            solution.vessel(),
-                                            v != null && v.full()
-                                                    ? "still holds " + held.name()
-                                                    : "was not washed out after " + held.name(),
-                                            clash),
-                            "The gas can kill the person at that sink.")
+                            Text.of(
+                                    "never-together.brings-into-which",
+                                    "Step {0} brings {1} into {2}, which {3}: {4}.",
+                                    m.number(),
+                                    c.name(),
+                                    solution.vessel(),
+                                    v != null && v.full()
+                                            ? Text.of(
+                                                    "never-together.still-holds",
+                                                    "still holds {0}",
+                                                    held.name())
+                                            : Text.of(
+                                                    "never-together.was-not-washed-out-after",
+                                                    "was not washed out after {0}",
+                                                    held.name()),
+                                    clash),
+                            Text.of(
+                                    "never-together.the-gas-can-kill-the",
+                                    "The gas can kill the person at that sink."))
                     .propose(
-                            "Drain and rinse the vessel first",
+                            Text.of(
+                                    "never-together.drain-and-rinse-the-vessel",
+                                    "Drain and rinse the vessel first"),
                             insert(
                                     m,
                                     StepEdits.fresh(
@@ -79,11 +91,18 @@ public final class NeverTogether extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            "Step %d brings %s onto %s, which was not rinsed: %s."
-                                    .formatted(m.number(), c.name(), m.sheet().names(ids), why),
-                            "It happens close to the face.")
+                            Text.of(
+                                    "never-together.brings-onto-which-was-not",
+                                    "Step {0} brings {1} onto {2}, which was not rinsed: {3}.",
+                                    m.number(),
+                                    c.name(),
+                                    m.sheet().names(ids),
+                                    why),
+                            Text.of(
+                                    "never-together.it-happens-close-to-the",
+                                    "It happens close to the face."))
                     .deny(met)
-                    .propose("Rinse first", rinse(m, ids));
+                    .propose(Text.of("never-together.rinse-first", "Rinse first"), rinse(m, ids));
         }
     }
 
@@ -117,10 +136,16 @@ public final class NeverTogether extends BookRule {
                     .items(ids)
                     .under(out.onItem(ids.getFirst(), "C3", "C2"))
                     .says(
-                            "Step %d brings %s onto %s, which still carries detergent."
-                                    .formatted(m.number(), c.name(), m.sheet().names(ids)),
-                            "Detergent binds quat; both are spent.")
-                    .propose("Rinse first", rinse(m, ids));
+                            Text.of(
+                                    "never-together.brings-onto-which-still-carries",
+                                    "Step {0} brings {1} onto {2}, which still carries detergent.",
+                                    m.number(),
+                                    c.name(),
+                                    m.sheet().names(ids)),
+                            Text.of(
+                                    "never-together.detergent-binds-quat-both-are",
+                                    "Detergent binds quat; both are spent."))
+                    .propose(Text.of("never-together.rinse-first", "Rinse first"), rinse(m, ids));
         }
     }
 

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S11: on an organic line only what its list permits; quat needs a rinse. */
 public final class OrganicList extends BookRule {
@@ -34,9 +35,15 @@ public final class OrganicList extends BookRule {
             out.report(info)
                     .items(m.surfaceIds(m.exposed()))
                     .says(
-                            "Step %d leaves %s (%s) on an organic line without a rinse."
-                                    .formatted(m.number(), c.name(), c.kind().shown()),
-                            "It is not on the list for organic contact surfaces.");
+                            Text.of(
+                                    "organic-list.leaves-on-an-organic-line",
+                                    "Step {0} leaves {1} ({2}) on an organic line without a rinse.",
+                                    m.number(),
+                                    c.name(),
+                                    c.kind().shown()),
+                            Text.of(
+                                    "organic-list.it-is-not-on-the",
+                                    "It is not on the list for organic contact surfaces."));
         }
     }
 }

@@ -12,6 +12,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S9: a strength and a temperature reading is planned wherever something is sanitized. */
 public final class PlannedReadings implements Rule {
@@ -38,12 +39,12 @@ public final class PlannedReadings implements Rule {
         if (u == null) {
             return;
         }
-        List<String> missing = new ArrayList<>();
+        List<Object> missing = new ArrayList<>();
         if (!u.step().readings().contains(Action.Reading.STRENGTH)) {
-            missing.add("strength");
+            missing.add(Text.of("planned-readings.strength", "strength"));
         }
         if (!u.step().readings().contains(Action.Reading.TEMPERATURE)) {
-            missing.add("temperature");
+            missing.add(Text.of("planned-readings.temperature", "temperature"));
         }
         if (missing.isEmpty()) {
             return;
@@ -52,11 +53,18 @@ public final class PlannedReadings implements Rule {
         all.addAll(u.step().readings());
         out.report(INFO)
                 .says(
-                        "Step %d sanitizes and plans no reading of the %s."
-                                .formatted(m.number(), String.join(" and the ", missing)),
-                        "Strength fades and water cools; only a reading shows it.")
+                        Text.of(
+                                "planned-readings.sanitizes-and-plans-no-reading",
+                                "Step {0} sanitizes and plans no reading of the {1}.",
+                                m.number(),
+                                missing),
+                        Text.of(
+                                "planned-readings.strength-fades-and-water-cools",
+                                "Strength fades and water cools; only a reading shows it."))
                 .propose(
-                        "Read strength and temperature",
+                        Text.of(
+                                "planned-readings.read-strength-and-temperature",
+                                "Read strength and temperature"),
                         List.of(
                                 new Edit.Change(
                                         m.step().id(),
@@ -79,11 +87,15 @@ public final class PlannedReadings implements Rule {
                         hot.items(), hot.solution(), hot.method(), hot.contact(), Set.copyOf(all));
         out.report(INFO)
                 .says(
-                        "Step %d sanitizes with hot water and plans no reading of its temperature."
-                                .formatted(m.number()),
-                        "Water cools on its way from the tap; nobody feels the difference from 77 to 70 °C.")
+                        Text.of(
+                                "planned-readings.sanitizes-with-hot-water-and",
+                                "Step {0} sanitizes with hot water and plans no reading of its temperature.",
+                                m.number()),
+                        Text.of(
+                                "planned-readings.water-cools-on-its-way",
+                                "Water cools on its way from the tap; nobody feels the difference from 77 to 70 °C."))
                 .propose(
-                        "Read the temperature",
+                        Text.of("planned-readings.read-the-temperature", "Read the temperature"),
                         List.of(new Edit.Change(m.step().id(), m.step().with(read))));
     }
 }

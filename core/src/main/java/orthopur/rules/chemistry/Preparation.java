@@ -11,6 +11,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S12: how strong and how much of it is made is said. */
 public final class Preparation extends BookRule {
@@ -39,15 +40,15 @@ public final class Preparation extends BookRule {
             // The sheet says what is poured, how much of it and in which order.
             return;
         }
-        List<String> missing = new ArrayList<>();
+        List<Object> missing = new ArrayList<>();
         // A sanitizer's strength is S1, which denies the claim as well.
         if (solution.strength() == null && !c.kind().sanitizes()) {
-            missing.add("how strong");
+            missing.add(Text.of("preparation.how-strong", "how strong"));
         }
         Night.Vessel v = m.night().vessel(solution.vessel());
         boolean already = v != null && v.full() && c.id().equals(v.chemical());
         if (solution.volume() == null && !already) {
-            missing.add("how much is made");
+            missing.add(Text.of("preparation.how-much-is-made", "how much is made"));
         }
         Vessel vessel = m.context().vessel(solution.vessel());
         if (vessel != null
@@ -57,20 +58,29 @@ public final class Preparation extends BookRule {
                     .number("made", solution.volume().litres(), "L")
                     .number("brim", vessel.brim().litres(), "L")
                     .says(
-                            "Step %d makes %s in %s, which holds %s to the brim."
-                                    .formatted(
-                                            m.number(),
-                                            solution.volume().shown(),
-                                            vessel.name(),
-                                            vessel.brim().shown()),
-                            "It runs over, and the strength is not the one that is written.");
+                            Text.of(
+                                    "preparation.makes-in-which-holds-to",
+                                    "Step {0} makes {1} in {2}, which holds {3} to the brim.",
+                                    m.number(),
+                                    solution.volume().shown(),
+                                    vessel.name(),
+                                    vessel.brim().shown()),
+                            Text.of(
+                                    "preparation.it-runs-over-and-the",
+                                    "It runs over, and the strength is not the one that is written."));
         }
         if (!missing.isEmpty()) {
             out.report(info)
                     .says(
-                            "Step %d uses %s and does not say %s."
-                                    .formatted(m.number(), c.name(), String.join(" and ", missing)),
-                            "A splash from the container is too much on one night and too little on the next.");
+                            Text.of(
+                                    "preparation.uses-and-does-not-say",
+                                    "Step {0} uses {1} and does not say {2}.",
+                                    m.number(),
+                                    c.name(),
+                                    missing),
+                            Text.of(
+                                    "preparation.a-splash-from-the-container",
+                                    "A splash from the container is too much on one night and too little on the next."));
         }
     }
 }

@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S16: a sanitizer that is registered for food contact, with the organisms it is for. */
 public final class Registered extends BookRule {
@@ -32,22 +33,34 @@ public final class Registered extends BookRule {
                     .cause(c.id())
                     .items(m.surfaceIds(m.exposed()))
                     .says(
-                            "Step %d uses %s, which %s."
-                                    .formatted(
-                                            m.number(),
-                                            c.name(),
-                                            c.registration() == null
-                                                    ? "has no registration on this site"
-                                                    : "has no directions for food-contact surfaces"),
-                            "What is not registered for it has not been shown to work or to be safe there.")
+                            Text.of(
+                                    "registered.uses-which",
+                                    "Step {0} uses {1}, which {2}.",
+                                    m.number(),
+                                    c.name(),
+                                    c.registration() == null
+                                            ? Text.of(
+                                                    "registered.has-no-registration-on-this",
+                                                    "has no registration on this site")
+                                            : Text.of(
+                                                    "registered.has-no-directions-for-food",
+                                                    "has no directions for food-contact surfaces")),
+                            Text.of(
+                                    "registered.what-is-not-registered-for",
+                                    "What is not registered for it has not been shown to work or to be safe there."))
                     .deny(m.exposed());
         } else if (c.organisms().isEmpty()) {
             out.report(info)
                     .cause(c.id())
                     .severity(Severity.FIX)
                     .says(
-                            "The sheet of %s names no organism that it is for.".formatted(c.name()),
-                            "A sanitizer that does not work on the target organism leaves it alive.");
+                            Text.of(
+                                    "registered.the-sheet-of-names-no",
+                                    "The sheet of {0} names no organism that it is for.",
+                                    c.name()),
+                            Text.of(
+                                    "registered.a-sanitizer-that-does-not",
+                                    "A sanitizer that does not work on the target organism leaves it alive."));
         }
     }
 }

@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S14: the final rinse of a washer neither drips nor atomizes. */
 public final class RinsePressure extends BookRule {
@@ -35,12 +36,19 @@ public final class RinsePressure extends BookRule {
                 .number("least", least.kilopascals(), "kPa")
                 .number("most", most.kilopascals(), "kPa")
                 .says(
-                        "Step %d rinses last at %s; %s to %s is allowed."
-                                .formatted(
-                                        m.number(),
-                                        p == null ? "a pressure it does not state" : p.shown(),
-                                        least.shown(),
-                                        most.shown()),
-                        "Too weak it does not reach, too strong it turns to mist and cools.");
+                        Text.of(
+                                "rinse-pressure.rinses-last-at-to-is",
+                                "Step {0} rinses last at {1}; {2} to {3} is allowed.",
+                                m.number(),
+                                p == null
+                                        ? Text.of(
+                                                "rinse-pressure.a-pressure-it-does-not",
+                                                "a pressure it does not state")
+                                        : p.shown(),
+                                least.shown(),
+                                most.shown()),
+                        Text.of(
+                                "rinse-pressure.too-weak-it-does-not",
+                                "Too weak it does not reach, too strong it turns to mist and cools."));
     }
 }

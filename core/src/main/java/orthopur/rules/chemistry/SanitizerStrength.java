@@ -17,6 +17,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * S1: the sanitizer is strong enough for its kind, temperature and pH. What is not stated cannot be
@@ -58,15 +59,27 @@ public final class SanitizerStrength implements Rule {
 
     private static void notASanitizer(Moment m, Action.Sanitize step, Findings out) {
         Chemical c = m.context().chemical(step.solution().chemical());
-        String why =
+        Object why =
                 c == null
-                        ? "does not say with what"
-                        : "uses " + c.name() + ", a " + c.kind().shown();
+                        ? Text.of(
+                                "sanitizer-strength.does-not-say-with-what",
+                                "does not say with what")
+                        : Text.of(
+                                "sanitizer-strength.uses-a",
+                                "uses {0}, a {1}",
+                                c.name(),
+                                c.kind().shown());
         out.report(INFO)
                 .items(m.surfaceIds(m.exposed()))
                 .says(
-                        "Step %d is to sanitize and %s.".formatted(m.number(), why),
-                        "Not stated is not passed: only a sanitizer at its strength sanitizes.")
+                        Text.of(
+                                "sanitizer-strength.is-to-sanitize-and",
+                                "Step {0} is to sanitize and {1}.",
+                                m.number(),
+                                why),
+                        Text.of(
+                                "sanitizer-strength.not-stated-is-not-passed",
+                                "Not stated is not passed: only a sanitizer at its strength sanitizes."))
                 .deny(m.exposed());
     }
 
@@ -74,45 +87,66 @@ public final class SanitizerStrength implements Rule {
         out.report(INFO)
                 .items(m.surfaceIds(m.exposed()))
                 .says(
-                        "Step %d uses %s and does not state %s."
-                                .formatted(
-                                        m.number(),
-                                        u.shown(),
-                                        String.join(" or ", u.answer().missing())),
-                        "The strength that is enough depends on it; not stated is not passed.")
+                        Text.of(
+                                "sanitizer-strength.uses-and-does-not-state",
+                                "Step {0} uses {1} and does not state {2}.",
+                                m.number(),
+                                u.shown(),
+                                String.join(" or ", u.answer().missing())),
+                        Text.of(
+                                "sanitizer-strength.the-strength-that-is-enough",
+                                "The strength that is enough depends on it; not stated is not passed."))
                 .source(u.answer().source())
                 .deny(m.exposed());
     }
 
     private static void tooWeak(Moment m, SanitizerUse u, Findings out) {
         SanitizerLimit.Answer a = u.answer();
-        List<String> needs = new ArrayList<>();
+        List<Object> needs = new ArrayList<>();
         if (a.refusal() != null) {
             needs.add(a.refusal());
         }
         if (a.leastTemperature() != null) {
-            needs.add("this strength needs at least " + a.leastTemperature().shown());
+            needs.add(
+                    Text.of(
+                            "sanitizer-strength.this-strength-needs-at-least",
+                            "this strength needs at least {0}",
+                            a.leastTemperature().shown()));
         }
         if (a.least() != null) {
-            needs.add("this temperature takes at least " + a.least().shown());
+            needs.add(
+                    Text.of(
+                            "sanitizer-strength.this-temperature-takes-at-least",
+                            "this temperature takes at least {0}",
+                            a.least().shown()));
         }
         if (a.leastTemperatureAtLowPh() != null) {
             needs.add(
-                    "at pH %s or less it needs at least %s"
-                            .formatted(
-                                    Show.number(m.context().book().number("chlorine.ph.narrow")),
-                                    a.leastTemperatureAtLowPh().shown()));
+                    Text.of(
+                            "sanitizer-strength.at-ph-or-less-it",
+                            "at pH {0} or less it needs at least {1}",
+                            Show.number(m.context().book().number("chlorine.ph.narrow")),
+                            a.leastTemperatureAtLowPh().shown()));
         }
         if (needs.isEmpty()) {
-            needs.add("neither this strength nor this temperature is in the permitted table");
+            needs.add(
+                    Text.of(
+                            "sanitizer-strength.neither-this-strength-nor-this",
+                            "neither this strength nor this temperature is in the permitted table"));
         }
         Findings.Report r =
                 out.report(INFO)
                         .items(m.surfaceIds(m.exposed()))
                         .says(
-                                "Step %d: %s is too weak; %s."
-                                        .formatted(m.number(), u.shown(), String.join("; ", needs)),
-                                "Below this it does not kill in the time a surface stays wet.")
+                                Text.of(
+                                        "sanitizer-strength.is-too-weak",
+                                        "Step {0}: {1} is too weak; {2}.",
+                                        m.number(),
+                                        u.shown(),
+                                        needs),
+                                Text.of(
+                                        "sanitizer-strength.below-this-it-does-not",
+                                        "Below this it does not kill in the time a surface stays wet."))
                         .source(a.source())
                         .deny(m.exposed());
         number(r, "strength", u.use().strength());
@@ -123,11 +157,16 @@ public final class SanitizerStrength implements Rule {
             r.number("pH", u.use().ph().value(), "pH");
         }
         if (a.least() != null) {
-            r.propose("Raise to " + a.least().shown(), List.of(changed(m, u.step(), a.least())));
+            r.propose(
+                    Text.of("sanitizer-strength.raise-to", "Raise to {0}", a.least().shown()),
+                    List.of(changed(m, u.step(), a.least())));
         }
         if (a.leastTemperature() != null) {
             r.propose(
-                    "Warm to " + a.leastTemperature().shown(),
+                    Text.of(
+                            "sanitizer-strength.warm-to",
+                            "Warm to {0}",
+                            a.leastTemperature().shown()),
                     List.of(warmed(m, u.step(), a.leastTemperature())));
         }
     }

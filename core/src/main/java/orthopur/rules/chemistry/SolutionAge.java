@@ -12,6 +12,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S10: a solution is not used beyond its life. */
 public final class SolutionAge extends BookRule {
@@ -41,16 +42,19 @@ public final class SolutionAge extends BookRule {
                     .number("age", age, "min")
                     .number("life", life.toMinutes(), "min")
                     .says(
-                            "Step %d uses %s in %s that is %s min old by plan; it lives %s."
-                                    .formatted(
-                                            m.number(),
-                                            c.name(),
-                                            solution.vessel(),
-                                            Show.number(age),
-                                            Show.duration(life)),
-                            "It fades with time, warmth and soil.")
+                            Text.of(
+                                    "solution-age.uses-in-that-is-min",
+                                    "Step {0} uses {1} in {2} that is {3} min old by plan; it lives {4}.",
+                                    m.number(),
+                                    c.name(),
+                                    solution.vessel(),
+                                    Show.number(age),
+                                    Show.duration(life)),
+                            Text.of(
+                                    "solution-age.it-fades-with-time-warmth",
+                                    "It fades with time, warmth and soil."))
                     .propose(
-                            "Make it fresh first",
+                            Text.of("solution-age.make-it-fresh-first", "Make it fresh first"),
                             insert(
                                     m,
                                     StepEdits.fresh(

@@ -10,6 +10,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S2: not above the no-rinse ceiling, nor above the label whatever follows. */
 public final class StrengthCeiling implements Rule {
@@ -41,11 +42,17 @@ public final class StrengthCeiling implements Rule {
                 .number("strength", stated.mgPerL(), "mg/L")
                 .number("ceiling", ceiling.mgPerL(), "mg/L")
                 .says(
-                        "Step %d: %s is above %s, the most that may stay on without a rinse its label directs."
-                                .formatted(m.number(), u.shown(), ceiling.shown()),
-                        "What stays on the surface goes into the food.")
+                        Text.of(
+                                "strength-ceiling.is-above-the-most-that",
+                                "Step {0}: {1} is above {2}, the most that may stay on without a rinse its label directs.",
+                                m.number(),
+                                u.shown(),
+                                ceiling.shown()),
+                        Text.of(
+                                "strength-ceiling.what-stays-on-the-surface",
+                                "What stays on the surface goes into the food."))
                 .propose(
-                        "Weaken to " + ceiling.shown(),
+                        Text.of("strength-ceiling.weaken-to", "Weaken to {0}", ceiling.shown()),
                         List.of(
                                 new Edit.Change(
                                         m.step().id(),

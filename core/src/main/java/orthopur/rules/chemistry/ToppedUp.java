@@ -11,6 +11,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S13: one product is not poured onto another. */
 public final class ToppedUp extends BookRule {
@@ -35,12 +36,19 @@ public final class ToppedUp extends BookRule {
         out.report(info)
                 .items(m.surfaceIds(m.exposed()))
                 .says(
-                        "Step %d brings %s into %s, which still holds %s."
-                                .formatted(m.number(), c.name(), solution.vessel(), held.name()),
-                        "The strength of a mixture is not known, and one product uses up the other.")
+                        Text.of(
+                                "topped-up.brings-into-which-still-holds",
+                                "Step {0} brings {1} into {2}, which still holds {3}.",
+                                m.number(),
+                                c.name(),
+                                solution.vessel(),
+                                held.name()),
+                        Text.of(
+                                "topped-up.the-strength-of-a-mixture",
+                                "The strength of a mixture is not known, and one product uses up the other."))
                 .deny(m.action() instanceof Action.Sanitize ? m.exposed() : List.of())
                 .propose(
-                        "Drain and wash out first",
+                        Text.of("topped-up.drain-and-wash-out-first", "Drain and wash out first"),
                         insert(
                                 m,
                                 StepEdits.fresh(

@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S7: warm enough to wash by hand, not hotter than the surface bears. */
 public final class WashTemperature extends BookRule {
@@ -50,14 +51,22 @@ public final class WashTemperature extends BookRule {
                         .source(label == null ? info.source() : "label of " + c.name())
                         .says(
                                 stated == null
-                                        ? "Step %d does not say how warm the wash is; at least %s."
-                                                .formatted(m.number(), least.shown())
-                                        : "Step %d washes at %s; at least %s."
-                                                .formatted(
-                                                        m.number(), stated.shown(), least.shown()),
-                                "Cold water does not remove fat.")
+                                        ? Text.of(
+                                                "wash-temperature.does-not-say-how-warm",
+                                                "Step {0} does not say how warm the wash is; at least {1}.",
+                                                m.number(),
+                                                least.shown())
+                                        : Text.of(
+                                                "wash-temperature.washes-at-at-least",
+                                                "Step {0} washes at {1}; at least {2}.",
+                                                m.number(),
+                                                stated.shown(),
+                                                least.shown()),
+                                Text.of(
+                                        "wash-temperature.cold-water-does-not-remove",
+                                        "Cold water does not remove fat."))
                         .propose(
-                                "Wash at " + least.shown(),
+                                Text.of("wash-temperature.wash-at", "Wash at {0}", least.shown()),
                                 change(
                                         m,
                                         m.step()
@@ -86,13 +95,16 @@ public final class WashTemperature extends BookRule {
                         .number("at most", highest.celsius(), "°C")
                         .source("machine manual")
                         .says(
-                                "Step %d brings %s onto %s, which bears %s."
-                                        .formatted(
-                                                m.number(),
-                                                stated.shown(),
-                                                m.sheet().names(List.of(id)),
-                                                highest.shown()),
-                                "It warps, crazes or comes unglued.");
+                                Text.of(
+                                        "wash-temperature.brings-onto-which-bears",
+                                        "Step {0} brings {1} onto {2}, which bears {3}.",
+                                        m.number(),
+                                        stated.shown(),
+                                        m.sheet().names(List.of(id)),
+                                        highest.shown()),
+                                Text.of(
+                                        "wash-temperature.it-warps-crazes-or-comes",
+                                        "It warps, crazes or comes unglued."));
                 return;
             }
         }

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S8 for washers: the final rinse sanitizes, the tank washes, each by its temperature. */
 public final class WasherTemperatures extends BookRule {
@@ -29,9 +30,13 @@ public final class WasherTemperatures extends BookRule {
             out.report(info)
                     .items(m.surfaceIds(m.named()))
                     .says(
-                            "Step %d washes in a machine that sanitizes by a chemical, whose strength no step reads."
-                                    .formatted(m.number()),
-                            "Washed is not sanitized: sanitize in a step of its own, with its reading.")
+                            Text.of(
+                                    "washer-temperatures.washes-in-a-machine-that",
+                                    "Step {0} washes in a machine that sanitizes by a chemical, whose strength no step reads.",
+                                    m.number()),
+                            Text.of(
+                                    "washer-temperatures.washed-is-not-sanitized-sanitize",
+                                    "Washed is not sanitized: sanitize in a step of its own, with its reading."))
                     .denySanitizing(m.named());
         } else {
             finalRinse(m, a, type, out);
@@ -44,9 +49,15 @@ public final class WasherTemperatures extends BookRule {
                     .items(m.surfaceIds(m.named()))
                     .number("least in the tank", tankLeast.celsius(), "°C")
                     .says(
-                            "Step %d washes with the tank at %s; this washer needs at least %s."
-                                    .formatted(m.number(), shown(tank), tankLeast.shown()),
-                            "A cool tank leaves fat on the ware and cools the last rinse.");
+                            Text.of(
+                                    "washer-temperatures.washes-with-the-tank-at",
+                                    "Step {0} washes with the tank at {1}; this washer needs at least {2}.",
+                                    m.number(),
+                                    shown(tank),
+                                    tankLeast.shown()),
+                            Text.of(
+                                    "washer-temperatures.a-cool-tank-leaves-fat",
+                                    "A cool tank leaves fat on the ware and cools the last rinse."));
         }
     }
 
@@ -61,20 +72,35 @@ public final class WasherTemperatures extends BookRule {
                     .number("least", least.celsius(), "°C")
                     .number("most", most.celsius(), "°C")
                     .says(
-                            "Step %d rinses at %s in the end; %s to %s sanitizes."
-                                    .formatted(
-                                            m.number(), shown(rinse), least.shown(), most.shown()),
-                            "Below it the last rinse only wets; above it the water turns to mist before it wets.")
+                            Text.of(
+                                    "washer-temperatures.rinses-at-in-the-end",
+                                    "Step {0} rinses at {1} in the end; {2} to {3} sanitizes.",
+                                    m.number(),
+                                    shown(rinse),
+                                    least.shown(),
+                                    most.shown()),
+                            Text.of(
+                                    "washer-temperatures.below-it-the-last-rinse",
+                                    "Below it the last rinse only wets; above it the water turns to mist before it wets."))
                     .denySanitizing(m.named());
         } else if (!a.readings().contains(Action.Reading.TEMPERATURE)) {
             out.report(info)
                     .severity(Severity.FIX)
                     .items(m.surfaceIds(m.named()))
                     .says(
-                            "Step %d plans no reading of the final rinse.".formatted(m.number()),
-                            "Washed in a machine counts as sanitized only with its readings in.")
+                            Text.of(
+                                    "washer-temperatures.plans-no-reading-of-the",
+                                    "Step {0} plans no reading of the final rinse.",
+                                    m.number()),
+                            Text.of(
+                                    "washer-temperatures.washed-in-a-machine-counts",
+                                    "Washed in a machine counts as sanitized only with its readings in."))
                     .denySanitizing(m.named())
-                    .propose("Read its temperature", change(m, m.step().with(a.reading())));
+                    .propose(
+                            Text.of(
+                                    "washer-temperatures.read-its-temperature",
+                                    "Read its temperature"),
+                            change(m, m.step().with(a.reading())));
         }
     }
 

@@ -11,6 +11,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** S6: what the sheet forbids: hose, immersion, caustic, chlorine, single products. */
 public final class WithinLimits extends BookRule {
@@ -28,9 +29,15 @@ public final class WithinLimits extends BookRule {
                 out.report(info)
                         .items(ids)
                         .says(
-                                "Step %d: %s %s."
-                                        .formatted(m.number(), m.sheet().names(ids), limit.shown()),
-                                "Water and chemicals get where no rinse reaches, or attack what they touch.");
+                                Text.of(
+                                        "within-limits.text",
+                                        "Step {0}: {1} {2}.",
+                                        m.number(),
+                                        m.sheet().names(ids),
+                                        limit.shown()),
+                                Text.of(
+                                        "within-limits.water-and-chemicals-get-where",
+                                        "Water and chemicals get where no rinse reaches, or attack what they touch."));
             }
         }
         notStated(m, out);
@@ -58,12 +65,19 @@ public final class WithinLimits extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            "Step %d does not say how water comes onto %s, which %s."
-                                    .formatted(
-                                            m.number(),
-                                            m.sheet().names(ids),
-                                            ids.size() == 1 ? "bears no hose" : "bear no hose"),
-                            "Without a stated method somebody takes the hose, and water gets where no rinse reaches.");
+                            Text.of(
+                                    "within-limits.does-not-say-how-water",
+                                    "Step {0} does not say how water comes onto {1}, which {2}.",
+                                    m.number(),
+                                    m.sheet().names(ids),
+                                    ids.size() == 1
+                                            ? Text.of(
+                                                    "within-limits.bears-no-hose", "bears no hose")
+                                            : Text.of(
+                                                    "within-limits.bear-no-hose", "bear no hose")),
+                            Text.of(
+                                    "within-limits.without-a-stated-method-somebody",
+                                    "Without a stated method somebody takes the hose, and water gets where no rinse reaches."));
         }
     }
 
@@ -107,9 +121,15 @@ public final class WithinLimits extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            "Step %d brings %s onto %s, where the sheet forbids it."
-                                    .formatted(m.number(), c.name(), m.sheet().names(ids)),
-                            "The manufacturer knows what it does there.");
+                            Text.of(
+                                    "within-limits.brings-onto-where-the-sheet",
+                                    "Step {0} brings {1} onto {2}, where the sheet forbids it.",
+                                    m.number(),
+                                    c.name(),
+                                    m.sheet().names(ids)),
+                            Text.of(
+                                    "within-limits.the-manufacturer-knows-what-it",
+                                    "The manufacturer knows what it does there."));
         }
     }
 

@@ -11,6 +11,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C12: under school A parts are sanitized before they go on. */
 public final class AssembledBeforeSanitized extends BookRule {
@@ -52,12 +53,21 @@ public final class AssembledBeforeSanitized extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d sanitizes %s, which step %d has already put together."
-                                .formatted(m.number(), m.sheet().names(ids), on),
-                        "Where parts meet no sanitizer comes between them; dip, dry, then assemble.")
+                        Text.of(
+                                "assembled-before-sanitized.sanitizes-which-step-has-already",
+                                "Step {0} sanitizes {1}, which step {2} has already put together.",
+                                m.number(),
+                                m.sheet().names(ids),
+                                on),
+                        Text.of(
+                                "assembled-before-sanitized.where-parts-meet-no-sanitizer",
+                                "Where parts meet no sanitizer comes between them; dip, dry, then assemble."))
                 .deny(late)
                 .propose(
-                        "Sanitize before step " + on,
+                        Text.of(
+                                "assembled-before-sanitized.sanitize-before-step",
+                                "Sanitize before step {0}",
+                                on),
                         List.of(
                                 new orthopur.procedure.Edit.Move(
                                         m.step().id(), m.procedure().steps().get(on - 1).id())));

@@ -10,6 +10,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C10: food-contact surfaces are dry before they are assembled, covered or put away (school A). */
 public final class AssembledWet extends BookRule {
@@ -45,16 +46,22 @@ public final class AssembledWet extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d %s wet %s."
-                                .formatted(
-                                        m.number(),
-                                        m.action() instanceof Action.Store
-                                                ? "puts away still"
-                                                : "assembles or covers still",
-                                        m.sheet().names(ids)),
-                        "What stays wet in the dark grows over night.")
+                        Text.of(
+                                "assembled-wet.wet",
+                                "Step {0} {1} wet {2}.",
+                                m.number(),
+                                m.action() instanceof Action.Store
+                                        ? Text.of(
+                                                "assembled-wet.puts-away-still", "puts away still")
+                                        : Text.of(
+                                                "assembled-wet.assembles-or-covers-still",
+                                                "assembles or covers still"),
+                                m.sheet().names(ids)),
+                        Text.of(
+                                "assembled-wet.what-stays-wet-in-the",
+                                "What stays wet in the dark grows over night."))
                 .propose(
-                        "Air-dry first",
+                        Text.of("assembled-wet.air-dry-first", "Air-dry first"),
                         List.of(
                                 new Edit.InsertBefore(
                                         m.step().id(),

@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C18: the brush of the floor or drain never touches a food-contact surface. */
 public final class BrushesApart extends BookRule {
@@ -33,14 +34,22 @@ public final class BrushesApart extends BookRule {
                                             .filter(s -> m.sheet().surface(s).zone() == 1)
                                             .toList()))
                     .says(
-                            "Step %d takes the %s to food-contact surfaces; %s it is on floor or drain."
-                                    .formatted(
-                                            m.number(),
-                                            wash.tool(),
-                                            floorAt == null
-                                                    ? "in the same step"
-                                                    : "at step " + (floorAt + 1)),
-                            "The brush carries what lives in a drain to food-contact surfaces.");
+                            Text.of(
+                                    "brushes-apart.takes-the-to-food-contact",
+                                    "Step {0} takes the {1} to food-contact surfaces; {2} it is on floor or drain.",
+                                    m.number(),
+                                    wash.tool(),
+                                    floorAt == null
+                                            ? Text.of(
+                                                    "brushes-apart.in-the-same-step",
+                                                    "in the same step")
+                                            : Text.of(
+                                                    "brushes-apart.at-step",
+                                                    "at step {0}",
+                                                    (floorAt + 1))),
+                            Text.of(
+                                    "brushes-apart.the-brush-carries-what-lives",
+                                    "The brush carries what lives in a drain to food-contact surfaces."));
         }
     }
 

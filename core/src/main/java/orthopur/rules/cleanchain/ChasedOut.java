@@ -12,6 +12,7 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * C15 and C17: sanitizer left in a passage is chased out with enough of that side's own product.
@@ -47,23 +48,31 @@ public final class ChasedOut extends BookRule {
                                 .cause(passage.id())
                                 .number("needed", needed, "L")
                                 .says(
-                                        "Step %d discards %s from %s; it holds %s, so at least %s L (× %s)."
-                                                .formatted(
-                                                        m.number(),
-                                                        a.volume() == null
-                                                                ? "an amount that is not stated"
-                                                                : Volume.ofLitres(
-                                                                                before
-                                                                                        + a.volume()
-                                                                                                .litres())
-                                                                        .shown(),
-                                                        m.sheet().names(List.of(passage.id())),
-                                                        passage.volume().shown(),
-                                                        Show.number(needed),
-                                                        Show.number(factor)),
-                                        "The first portions are sanitizer with a little product.")
+                                        Text.of(
+                                                "chased-out.discards-from-it-holds-so",
+                                                "Step {0} discards {1} from {2}; it holds {3}, so at least {4} L (× {5}).",
+                                                m.number(),
+                                                a.volume() == null
+                                                        ? Text.of(
+                                                                "chased-out.an-amount-that-is-not",
+                                                                "an amount that is not stated")
+                                                        : Volume.ofLitres(
+                                                                        before
+                                                                                + a.volume()
+                                                                                        .litres())
+                                                                .shown(),
+                                                m.sheet().names(List.of(passage.id())),
+                                                passage.volume().shown(),
+                                                Show.number(needed),
+                                                Show.number(factor)),
+                                        Text.of(
+                                                "chased-out.the-first-portions-are-sanitizer",
+                                                "The first portions are sanitizer with a little product."))
                                 .propose(
-                                        "Discard " + Show.number(needed - before) + " L",
+                                        Text.of(
+                                                "chased-out.discard-l",
+                                                "Discard {0} L",
+                                                Show.number(needed - before)),
                                         change(
                                                 m,
                                                 m.step()
@@ -95,13 +104,19 @@ public final class ChasedOut extends BookRule {
                     .cause(passage.id())
                     .number("needed", needed.litres(), "L")
                     .says(
-                            "Sanitizer stays in %s and no product flush follows; discard %s of product."
-                                    .formatted(
-                                            end.sheet().names(List.of(passage.id())),
-                                            needed.shown()),
-                            "The first portions are sanitizer.")
+                            Text.of(
+                                    "chased-out.sanitizer-stays-in-and-no",
+                                    "Sanitizer stays in {0} and no product flush follows; discard {1} of product.",
+                                    end.sheet().names(List.of(passage.id())),
+                                    needed.shown()),
+                            Text.of(
+                                    "chased-out.the-first-portions-are-sanitizer-2",
+                                    "The first portions are sanitizer."))
                     .propose(
-                            "Flush with " + needed.shown() + " of product",
+                            Text.of(
+                                    "chased-out.flush-with-of-product",
+                                    "Flush with {0} of product",
+                                    needed.shown()),
                             List.of(
                                     new Edit.InsertBefore(
                                             end.firstFrom(

@@ -7,6 +7,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C4: what is clean is laid where it is clean. */
 public final class CleanPlace extends BookRule {
@@ -39,8 +40,14 @@ public final class CleanPlace extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d lays %s into %s, which is not clean or still holds a solution."
-                                .formatted(m.number(), m.sheet().names(ids), a.destination()),
-                        "It takes up again what was just taken off it.");
+                        Text.of(
+                                "clean-place.lays-into-which-is-not",
+                                "Step {0} lays {1} into {2}, which is not clean or still holds a solution.",
+                                m.number(),
+                                m.sheet().names(ids),
+                                a.destination()),
+                        Text.of(
+                                "clean-place.it-takes-up-again-what",
+                                "It takes up again what was just taken off it."));
     }
 }

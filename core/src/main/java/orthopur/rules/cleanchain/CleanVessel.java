@@ -9,6 +9,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C23: the sink or bath is clean before parts go into it, and again before the sanitizer does. */
 public final class CleanVessel extends BookRule {
@@ -38,20 +39,30 @@ public final class CleanVessel extends BookRule {
                 .items(m.surfaceIds(m.exposed()))
                 .says(
                         v == null
-                                ? "Step %d uses %s and no step has washed it out before."
-                                        .formatted(m.number(), name)
-                                : "Step %d sanitizes in %s, which still holds what was washed off."
-                                        .formatted(m.number(), name),
+                                ? Text.of(
+                                        "clean-vessel.uses-and-no-step-has",
+                                        "Step {0} uses {1} and no step has washed it out before.",
+                                        m.number(),
+                                        name)
+                                : Text.of(
+                                        "clean-vessel.sanitizes-in-which-still-holds",
+                                        "Step {0} sanitizes in {1}, which still holds what was washed off.",
+                                        m.number(),
+                                        name),
                         v == null
-                                ? "The soil left in it goes onto the parts."
-                                : "The soil uses up the sanitizer, and the part takes up the rest again.")
+                                ? Text.of(
+                                        "clean-vessel.the-soil-left-in-it",
+                                        "The soil left in it goes onto the parts.")
+                                : Text.of(
+                                        "clean-vessel.the-soil-uses-up-the",
+                                        "The soil uses up the sanitizer, and the part takes up the rest again."))
                 .under(
                         m.exposed().isEmpty()
                                 ? null
                                 : out.onItem(m.surfaceIds(m.exposed()).getFirst(), "S13"))
                 .deny(sanitizes ? m.exposed() : List.of())
                 .propose(
-                        "Wash it out first",
+                        Text.of("clean-vessel.wash-it-out-first", "Wash it out first"),
                         insert(
                                 m,
                                 StepEdits.fresh(

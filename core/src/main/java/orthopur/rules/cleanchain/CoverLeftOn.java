@@ -18,6 +18,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * C6: a part stays on and covers a zone-1 surface that is counted as cleaned. Known only at the
@@ -78,13 +79,16 @@ public final class CoverLeftOn implements Rule {
                         .items(ids)
                         .items(List.of(part.id()))
                         .says(
-                                "%s is not %s when step %d works there, so %s is not reached."
-                                        .formatted(
-                                                SheetIndex.spoken(part.name()),
-                                                how,
-                                                place + 1,
-                                                end.sheet().names(ids)),
-                                "What lives under a cover is spread by the first movement after assembly.")
+                                Text.of(
+                                        "cover-left-on.is-not-when-step-works",
+                                        "{0} is not {1} when step {2} works there, so {3} is not reached.",
+                                        SheetIndex.spoken(part.name()),
+                                        how,
+                                        place + 1,
+                                        end.sheet().names(ids)),
+                                Text.of(
+                                        "cover-left-on.what-lives-under-a-cover",
+                                        "What lives under a cover is spread by the first movement after assembly."))
                         .deny(hidden);
         Procedure p = end.procedure();
         int first = firstTreatment(end, hidden);
@@ -92,7 +96,11 @@ public final class CoverLeftOn implements Rule {
         String back = StepEdits.firstFrom(p, place, CoverLeftOn::putsTogether);
         if (part.shifts()) {
             r.propose(
-                    "Move " + SheetIndex.spoken(part.name()) + " aside before step " + (first + 1),
+                    Text.of(
+                            "cover-left-on.move-aside-before-step",
+                            "Move {0} aside before step {1}",
+                            SheetIndex.spoken(part.name()),
+                            (first + 1)),
                     List.of(
                             insert(
                                     p,
@@ -111,7 +119,11 @@ public final class CoverLeftOn implements Rule {
         }
         if (part.removable()) {
             r.propose(
-                    "Take off " + SheetIndex.spoken(part.name()) + " before step " + (first + 1),
+                    Text.of(
+                            "cover-left-on.take-off-before-step",
+                            "Take off {0} before step {1}",
+                            SheetIndex.spoken(part.name()),
+                            (first + 1)),
                     List.of(
                             insert(
                                     p,

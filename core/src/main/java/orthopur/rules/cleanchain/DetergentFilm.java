@@ -12,6 +12,7 @@ import orthopur.runthrough.Residue;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C3: no sanitizer on a surface that is still soapy. Root before C2. */
 public final class DetergentFilm implements Rule {
@@ -47,12 +48,20 @@ public final class DetergentFilm implements Rule {
         out.report(INFO)
                 .items(ids)
                 .says(
-                        "Step %d sanitizes %s, still soapy from the wash."
-                                .formatted(m.number(), m.sheet().names(ids)),
-                        "Detergent uses up the sanitizer before it works, and both end in the food.")
+                        Text.of(
+                                "detergent-film.sanitizes-still-soapy-from-the",
+                                "Step {0} sanitizes {1}, still soapy from the wash.",
+                                m.number(),
+                                m.sheet().names(ids)),
+                        Text.of(
+                                "detergent-film.detergent-uses-up-the-sanitizer",
+                                "Detergent uses up the sanitizer before it works, and both end in the food."))
                 .deny(soapy)
                 .propose(
-                        "Rinse before step " + m.number(),
+                        Text.of(
+                                "detergent-film.rinse-before-step",
+                                "Rinse before step {0}",
+                                m.number()),
                         List.of(
                                 new Edit.InsertBefore(
                                         m.step().id(),

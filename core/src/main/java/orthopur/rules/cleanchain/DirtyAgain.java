@@ -9,6 +9,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * C5: nothing is scraped, and nothing above it is sprayed, once a surface is inspected or
@@ -45,15 +46,20 @@ public final class DirtyAgain extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d %s %s after it was %s."
-                                .formatted(
-                                        m.number(),
-                                        scrapes ? "scrapes onto" : "splashes onto",
-                                        m.sheet().names(ids),
-                                        m.night().facts(hit.getFirst()).sanitized() != Facts.NEVER
-                                                ? "sanitized"
-                                                : "inspected"),
-                        "What is loosened above lands below; it is dirty again and nobody looks any more.")
+                        Text.of(
+                                "dirty-again.after-it-was",
+                                "Step {0} {1} {2} after it was {3}.",
+                                m.number(),
+                                scrapes
+                                        ? Text.of("dirty-again.scrapes-onto", "scrapes onto")
+                                        : Text.of("dirty-again.splashes-onto", "splashes onto"),
+                                m.sheet().names(ids),
+                                m.night().facts(hit.getFirst()).sanitized() != Facts.NEVER
+                                        ? Text.of("dirty-again.sanitized", "sanitized")
+                                        : Text.of("dirty-again.inspected", "inspected")),
+                        Text.of(
+                                "dirty-again.what-is-loosened-above-lands",
+                                "What is loosened above lands below; it is dirty again and nobody looks any more."))
                 .deny(hit);
     }
 

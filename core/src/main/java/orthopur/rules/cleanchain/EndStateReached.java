@@ -20,6 +20,7 @@ import orthopur.runthrough.Residue;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * C1: every surface that is due ends as its sheet asks. Zone 1 is a STOP, zones 2 and 3 a FIX.
@@ -61,16 +62,30 @@ public final class EndStateReached implements Rule {
                 .source(g.contact() ? INFO.source() : "Food Code 2022, 4-602.13")
                 .items(ids)
                 .says(
-                        "%s %s the clean %s."
-                                .formatted(end.sheet().names(ids), one ? "ends" : "end", g.lack()),
+                        Text.of(
+                                "end-state-reached.the-clean",
+                                "{0} {1} the clean {2}.",
+                                end.sheet().names(ids),
+                                one
+                                        ? Text.of("end-state-reached.ends", "ends")
+                                        : Text.of("end-state-reached.end", "end"),
+                                g.lack()),
                         g.contact()
-                                ? "Food touches it next."
-                                : "What grows next to the food gets into it sooner or later.")
+                                ? Text.of(
+                                        "end-state-reached.food-touches-it-next",
+                                        "Food touches it next.")
+                                : Text.of(
+                                        "end-state-reached.what-grows-next-to-the",
+                                        "What grows next to the food gets into it sooner or later."))
                 .under(g.cause())
                 .propose(
                         one
-                                ? "Add it to the steps that treat the others"
-                                : "Add them to the steps that treat the others",
+                                ? Text.of(
+                                        "end-state-reached.add-it-to-the-steps",
+                                        "Add it to the steps that treat the others")
+                                : Text.of(
+                                        "end-state-reached.add-them-to-the-steps",
+                                        "Add them to the steps that treat the others"),
                         treat(end, surfaces, ids));
     }
 

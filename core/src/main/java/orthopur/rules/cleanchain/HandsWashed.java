@@ -6,6 +6,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C22: washed hands and fresh gloves before a hand goes into sanitizer. */
 public final class HandsWashed extends BookRule {
@@ -24,11 +25,19 @@ public final class HandsWashed extends BookRule {
                 && m.night().glovesSoiled()) {
             out.report(info)
                     .says(
-                            "Step %d goes into the sanitizer with gloves that were on soil at step %d."
-                                    .formatted(m.number(), m.night().glovesSoiledAt() + 1),
-                            "Soil on the gloves uses up the sanitizer before it works.")
+                            Text.of(
+                                    "hands-washed.goes-into-the-sanitizer-with",
+                                    "Step {0} goes into the sanitizer with gloves that were on soil at step {1}.",
+                                    m.number(),
+                                    m.night().glovesSoiledAt() + 1),
+                            Text.of(
+                                    "hands-washed.soil-on-the-gloves-uses",
+                                    "Soil on the gloves uses up the sanitizer before it works."))
                     .propose(
-                            "Wash hands before step " + m.number(),
+                            Text.of(
+                                    "hands-washed.wash-hands-before-step",
+                                    "Wash hands before step {0}",
+                                    m.number()),
                             insert(
                                     m,
                                     StepEdits.fresh(

@@ -14,6 +14,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C8: the first water on protein or starch, where food is or next to it, is not hot. */
 public final class HotFirstWater extends BookRule {
@@ -63,17 +64,26 @@ public final class HotFirstWater extends BookRule {
                 .number("first water", water.temperature().celsius(), "°C")
                 .number("at most", (cooks ? most : warm).celsius(), "°C")
                 .says(
-                        (cooks
-                                        ? "Step %d brings %s as the first water onto %s; at most %s."
-                                        : "Step %d brings %s as the first water onto %s; below %s is better.")
-                                .formatted(
+                        cooks
+                                ? Text.of(
+                                        "hot-first-water.brings-as-the-first-water",
+                                        "Step {0} brings {1} as the first water onto {2}; at most {3}.",
+                                        m.number(),
+                                        water.temperature().shown(),
+                                        m.sheet().names(ids),
+                                        (cooks ? most : warm).shown())
+                                : Text.of(
+                                        "hot-first-water.brings-as-the-first-water-2",
+                                        "Step {0} brings {1} as the first water onto {2}; below {3} is better.",
                                         m.number(),
                                         water.temperature().shown(),
                                         m.sheet().names(ids),
                                         (cooks ? most : warm).shown()),
-                        "Hot water cooks protein and starch on; what is cooked on needs scrubbing.")
+                        Text.of(
+                                "hot-first-water.hot-water-cooks-protein-and",
+                                "Hot water cooks protein and starch on; what is cooked on needs scrubbing."))
                 .propose(
-                        "Rinse lukewarm first",
+                        Text.of("hot-first-water.rinse-lukewarm-first", "Rinse lukewarm first"),
                         List.of(
                                 new Edit.InsertBefore(
                                         m.step().id(),

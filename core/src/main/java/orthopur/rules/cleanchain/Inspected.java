@@ -12,6 +12,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C13: somebody looks between rinse and sanitizer. */
 public final class Inspected extends BookRule {
@@ -46,14 +47,22 @@ public final class Inspected extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d sanitizes %s and nobody has inspected %s since the rinse."
-                                .formatted(
-                                        m.number(),
-                                        m.sheet().names(ids),
-                                        unseen.size() == 1 ? "it" : "them"),
-                        "What was missed in the wash is sanitized on the outside only.")
+                        Text.of(
+                                "inspected.sanitizes-and-nobody-has-inspected",
+                                "Step {0} sanitizes {1} and nobody has inspected {2} since the rinse.",
+                                m.number(),
+                                m.sheet().names(ids),
+                                unseen.size() == 1
+                                        ? Text.of("inspected.it", "it")
+                                        : Text.of("inspected.them", "them")),
+                        Text.of(
+                                "inspected.what-was-missed-in-the",
+                                "What was missed in the wash is sanitized on the outside only."))
                 .propose(
-                        "Inspect before step " + m.number(),
+                        Text.of(
+                                "inspected.inspect-before-step",
+                                "Inspect before step {0}",
+                                m.number()),
                         List.of(
                                 new Edit.InsertBefore(
                                         m.step().id(),

@@ -5,6 +5,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C16: circulated fast enough to scour. */
 public final class LineFlow extends BookRule {
@@ -28,14 +29,22 @@ public final class LineFlow extends BookRule {
                     out.report(info)
                             .number("least", least, "m/s")
                             .says(
-                                    "Step %d circulates %s; from %s m/s on the flow scours, below it plan longer contact."
-                                            .formatted(
-                                                    m.number(),
-                                                    a.velocity() == null
-                                                            ? "at a speed it does not state"
-                                                            : "at " + a.velocity() + " m/s",
-                                                    least),
-                                    "Slow flow slides over the film on the wall.");
+                                    Text.of(
+                                            "line-flow.circulates-from-m-s-on",
+                                            "Step {0} circulates {1}; from {2} m/s on the flow scours, below it plan longer contact.",
+                                            m.number(),
+                                            a.velocity() == null
+                                                    ? Text.of(
+                                                            "line-flow.at-a-speed-it-does",
+                                                            "at a speed it does not state")
+                                                    : Text.of(
+                                                            "line-flow.at-m-s",
+                                                            "at {0} m/s",
+                                                            a.velocity()),
+                                            least),
+                                    Text.of(
+                                            "line-flow.slow-flow-slides-over-the",
+                                            "Slow flow slides over the film on the wall."));
             if (a.velocity() != null) {
                 r.number("stated", a.velocity(), "m/s");
             }
@@ -49,9 +58,13 @@ public final class LineFlow extends BookRule {
         if (a.flow() == null) {
             out.report(info)
                     .says(
-                            "Step %d does not say which way it flows; the trade turns it round at each service."
-                                    .formatted(m.number()),
-                            "What lies behind a ledge is only met from its other side.");
+                            Text.of(
+                                    "line-flow.does-not-say-which-way",
+                                    "Step {0} does not say which way it flows; the trade turns it round at each service.",
+                                    m.number()),
+                            Text.of(
+                                    "line-flow.what-lies-behind-a-ledge",
+                                    "What lies behind a ledge is only met from its other side."));
             return;
         }
         for (int p : m.passages()) {
@@ -59,12 +72,15 @@ public final class LineFlow extends BookRule {
             if (a.flow() == last) {
                 out.report(info)
                         .says(
-                                "Step %d flows %s through %s, as at the last service."
-                                        .formatted(
-                                                m.number(),
-                                                a.flow().shown(),
-                                                m.sheet().passage(p).name()),
-                                "What lies behind a ledge is only met from its other side.");
+                                Text.of(
+                                        "line-flow.flows-through-as-at-the",
+                                        "Step {0} flows {1} through {2}, as at the last service.",
+                                        m.number(),
+                                        a.flow().shown(),
+                                        m.sheet().passage(p).name()),
+                                Text.of(
+                                        "line-flow.what-lies-behind-a-ledge",
+                                        "What lies behind a ledge is only met from its other side."));
             }
         }
     }

@@ -9,6 +9,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C7: no water on what is mounted and still carries crumbs; parts in a sink may be soaked. */
 public final class LooseSoilWetted extends BookRule {
@@ -39,11 +40,16 @@ public final class LooseSoilWetted extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d wets %s while loose soil is still on."
-                                .formatted(m.number(), m.sheet().names(ids)),
-                        "Water on crumbs makes paste and carries it where nobody cleans.")
+                        Text.of(
+                                "loose-soil-wetted.wets-while-loose-soil-is",
+                                "Step {0} wets {1} while loose soil is still on.",
+                                m.number(),
+                                m.sheet().names(ids)),
+                        Text.of(
+                                "loose-soil-wetted.water-on-crumbs-makes-paste",
+                                "Water on crumbs makes paste and carries it where nobody cleans."))
                 .propose(
-                        "Dry-clean first",
+                        Text.of("loose-soil-wetted.dry-clean-first", "Dry-clean first"),
                         List.of(
                                 new Edit.InsertBefore(
                                         m.step().id(),

@@ -8,6 +8,7 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C14: every wetted part of a closed passage meets cleaner. */
 public final class PassageCleaned extends BookRule {
@@ -39,11 +40,16 @@ public final class PassageCleaned extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            "In %s no cleaner reaches %s."
-                                    .formatted(
-                                            passage.name().toLowerCase(java.util.Locale.ROOT),
-                                            some ? end.sheet().names(ids) : "anything"),
-                            "Nobody sees into it; what grows there goes into every portion.")
+                            Text.of(
+                                    "passage-cleaned.in-no-cleaner-reaches",
+                                    "In {0} no cleaner reaches {1}.",
+                                    passage.name().toLowerCase(java.util.Locale.ROOT),
+                                    some
+                                            ? end.sheet().names(ids)
+                                            : Text.of("passage-cleaned.anything", "anything")),
+                            Text.of(
+                                    "passage-cleaned.nobody-sees-into-it-what",
+                                    "Nobody sees into it; what grows there goes into every portion."))
                     .deny(missed);
         }
     }

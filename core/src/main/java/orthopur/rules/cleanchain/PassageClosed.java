@@ -10,6 +10,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C14: what is filled is closed by all that closes it, and holds no air. */
 public final class PassageClosed extends BookRule {
@@ -45,12 +46,15 @@ public final class PassageClosed extends BookRule {
                 out.report(info)
                         .severity(Severity.FIX)
                         .says(
-                                "Step %d fills %s and does not bleed it at %s until a steady stream comes."
-                                        .formatted(
-                                                m.number(),
-                                                passage.name(),
-                                                String.join(", ", passage.vents())),
-                                "Where air stays no cleaner comes.");
+                                Text.of(
+                                        "passage-closed.fills-and-does-not-bleed",
+                                        "Step {0} fills {1} and does not bleed it at {2} until a steady stream comes.",
+                                        m.number(),
+                                        passage.name(),
+                                        String.join(", ", passage.vents())),
+                                Text.of(
+                                        "passage-closed.where-air-stays-no-cleaner",
+                                        "Where air stays no cleaner comes."));
             }
         }
         if (!off.isEmpty()) {
@@ -58,13 +62,18 @@ public final class PassageClosed extends BookRule {
             out.report(info)
                     .items(missing)
                     .says(
-                            "Step %d fills %s while %s %s off."
-                                    .formatted(
-                                            m.number(),
-                                            m.sheet().names(open.stream().distinct().toList()),
-                                            m.sheet().names(missing),
-                                            missing.size() == 1 ? "is" : "are"),
-                            "It runs out where the part is missing, and nothing behind it stays wet.")
+                            Text.of(
+                                    "passage-closed.fills-while-off",
+                                    "Step {0} fills {1} while {2} {3} off.",
+                                    m.number(),
+                                    m.sheet().names(open.stream().distinct().toList()),
+                                    m.sheet().names(missing),
+                                    missing.size() == 1
+                                            ? Text.of("passage-closed.is", "is")
+                                            : Text.of("passage-closed.are", "are")),
+                            Text.of(
+                                    "passage-closed.it-runs-out-where-the",
+                                    "It runs out where the part is missing, and nothing behind it stays wet."))
                     .deny(m.exposed());
         }
     }

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C14: a passage that is to be sanitized by filling it is filled. */
 public final class PassageFilled extends BookRule {
@@ -38,19 +39,28 @@ public final class PassageFilled extends BookRule {
                 out.report(info)
                         .number("holds", holds, "L")
                         .says(
-                                "Step %d fills %s with %s; %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(names),
-                                                stated == null
-                                                        ? "an amount that it does not state"
-                                                        : stated.shown(),
-                                                names.size() == 1
-                                                        ? "it holds "
-                                                                + Volume.ofLitres(holds).shown()
-                                                        : "together they hold "
-                                                                + Volume.ofLitres(holds).shown()),
-                                "What the sanitizer does not reach is not sanitized, and nobody sees how far it came.")
+                                Text.of(
+                                        "passage-filled.fills-with",
+                                        "Step {0} fills {1} with {2}; {3}.",
+                                        m.number(),
+                                        m.sheet().names(names),
+                                        stated == null
+                                                ? Text.of(
+                                                        "passage-filled.an-amount-that-it-does",
+                                                        "an amount that it does not state")
+                                                : stated.shown(),
+                                        names.size() == 1
+                                                ? Text.of(
+                                                        "passage-filled.it-holds",
+                                                        "it holds {0}",
+                                                        Volume.ofLitres(holds).shown())
+                                                : Text.of(
+                                                        "passage-filled.together-they-hold",
+                                                        "together they hold {0}",
+                                                        Volume.ofLitres(holds).shown())),
+                                Text.of(
+                                        "passage-filled.what-the-sanitizer-does-not",
+                                        "What the sanitizer does not reach is not sanitized, and nobody sees how far it came."))
                         .deny(m.exposed());
         if (stated != null) {
             r.number("stated", stated.litres(), "L");

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C21: a program of the machine runs to its end; stopped early it has cleaned nothing. */
 public final class ProgramRun extends BookRule {
@@ -29,18 +30,26 @@ public final class ProgramRun extends BookRule {
                 .items(m.surfaceIds(m.named()))
                 .number("earliest end", least.getSeconds(), "s")
                 .says(
-                        "Step %d runs %s for %s; it ends after %s at the earliest."
-                                .formatted(
-                                        m.number(),
-                                        program.name(),
-                                        a.lasting() == null
-                                                ? "a time it does not state"
-                                                : Show.duration(a.lasting()),
-                                        Show.duration(least)),
-                        "What it loosened is still there when it is stopped before its last rinse.")
+                        Text.of(
+                                "program-run.runs-for-it-ends-after",
+                                "Step {0} runs {1} for {2}; it ends after {3} at the earliest.",
+                                m.number(),
+                                program.name(),
+                                a.lasting() == null
+                                        ? Text.of(
+                                                "program-run.a-time-it-does-not",
+                                                "a time it does not state")
+                                        : Show.duration(a.lasting()),
+                                Show.duration(least)),
+                        Text.of(
+                                "program-run.what-it-loosened-is-still",
+                                "What it loosened is still there when it is stopped before its last rinse."))
                 .deny(m.named())
                 .propose(
-                        "Let it run for " + Show.duration(least),
+                        Text.of(
+                                "program-run.let-it-run-for",
+                                "Let it run for {0}",
+                                Show.duration(least)),
                         change(m, m.step().with(a.withLasting(least))));
     }
 }

@@ -11,6 +11,7 @@ import orthopur.runthrough.Residue;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C4: a sanitized surface is never towelled, nor handled with soiled gloves. */
 public final class RecontaminatedByHand implements Rule {
@@ -38,12 +39,17 @@ public final class RecontaminatedByHand implements Rule {
             out.report(INFO)
                     .items(ids)
                     .says(
-                            "Step %d towels %s after sanitizing."
-                                    .formatted(m.number(), m.sheet().names(ids)),
-                            "The towel brings back what the sanitizer took off.")
+                            Text.of(
+                                    "recontaminated-by-hand.towels-after-sanitizing",
+                                    "Step {0} towels {1} after sanitizing.",
+                                    m.number(),
+                                    m.sheet().names(ids)),
+                            Text.of(
+                                    "recontaminated-by-hand.the-towel-brings-back-what",
+                                    "The towel brings back what the sanitizer took off."))
                     .deny(sanitized)
                     .propose(
-                            "Air-dry instead",
+                            Text.of("recontaminated-by-hand.air-dry-instead", "Air-dry instead"),
                             List.of(
                                     new Edit.Change(
                                             m.step().id(),
@@ -68,15 +74,21 @@ public final class RecontaminatedByHand implements Rule {
                     .under(earlier)
                     .items(ids)
                     .says(
-                            "Step %d handles %s with gloves that were on soil at step %d."
-                                    .formatted(
-                                            m.number(),
-                                            m.sheet().names(ids),
-                                            m.night().glovesSoiledAt() + 1),
-                            "What the gloves touched before goes onto the sanitized surface.")
+                            Text.of(
+                                    "recontaminated-by-hand.handles-with-gloves-that-were",
+                                    "Step {0} handles {1} with gloves that were on soil at step {2}.",
+                                    m.number(),
+                                    m.sheet().names(ids),
+                                    m.night().glovesSoiledAt() + 1),
+                            Text.of(
+                                    "recontaminated-by-hand.what-the-gloves-touched-before",
+                                    "What the gloves touched before goes onto the sanitized surface."))
                     .deny(sanitized)
                     .propose(
-                            "Wash hands before step " + m.number(),
+                            Text.of(
+                                    "recontaminated-by-hand.wash-hands-before-step",
+                                    "Wash hands before step {0}",
+                                    m.number()),
                             List.of(
                                     new Edit.InsertBefore(
                                             m.step().id(),

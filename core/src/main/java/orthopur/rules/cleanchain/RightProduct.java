@@ -8,6 +8,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
+import orthopur.text.Text;
 
 /** C17: each side gets its own product again. */
 public final class RightProduct extends BookRule {
@@ -29,17 +30,22 @@ public final class RightProduct extends BookRule {
             if (passage.product() != null && !Words.same(passage.product(), a.product())) {
                 out.report(info)
                         .says(
-                                "Step %d flushes %s with %s; its product is %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(List.of(passage.id())),
-                                                a.product() == null
-                                                        ? "a product that is not named"
-                                                        : a.product(),
-                                                passage.product()),
-                                "A guest with an allergy trusts the label on the faucet.")
+                                Text.of(
+                                        "right-product.flushes-with-its-product-is",
+                                        "Step {0} flushes {1} with {2}; its product is {3}.",
+                                        m.number(),
+                                        m.sheet().names(List.of(passage.id())),
+                                        a.product() == null
+                                                ? Text.of(
+                                                        "right-product.a-product-that-is-not",
+                                                        "a product that is not named")
+                                                : a.product(),
+                                        passage.product()),
+                                Text.of(
+                                        "right-product.a-guest-with-an-allergy",
+                                        "A guest with an allergy trusts the label on the faucet."))
                         .propose(
-                                "With " + passage.product(),
+                                Text.of("right-product.with", "With {0}", passage.product()),
                                 change(
                                         m,
                                         m.step()

@@ -6,6 +6,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C19: a rinse says when it is over; after caustic or acid the eye does not see it. */
 public final class RinseEndPoint extends BookRule {
@@ -24,21 +25,38 @@ public final class RinseEndPoint extends BookRule {
         if (!ends(a)) {
             out.report(info)
                     .says(
-                            "Step %d does not say when the rinse is over.".formatted(m.number()),
-                            "\"Rinse well\" means something else to everybody.")
+                            Text.of(
+                                    "rinse-end-point.does-not-say-when-the",
+                                    "Step {0} does not say when the rinse is over.",
+                                    m.number()),
+                            Text.of(
+                                    "rinse-end-point.rinse-well-means-something-else",
+                                    "\"Rinse well\" means something else to everybody."))
                     .propose(
                             better == Action.EndPoint.TAP_PH
-                                    ? "Until the pH is that of the tap"
-                                    : "Until there are no suds",
+                                    ? Text.of(
+                                            "rinse-end-point.until-the-ph-is-that",
+                                            "Until the pH is that of the tap")
+                                    : Text.of(
+                                            "rinse-end-point.until-there-are-no-suds",
+                                            "Until there are no suds"),
                             change(m, m.step().with(mended)));
         } else if (harsh(m) && a.endPoint() == Action.EndPoint.CLEAR) {
             out.report(info)
                     .severity(Severity.ADVISE)
                     .says(
-                            "Step %d ends a rinse after caustic or acid by sight alone."
-                                    .formatted(m.number()),
-                            "Clear water can still be caustic; pH paper shows it.")
-                    .propose("Until the pH is that of the tap", change(m, m.step().with(mended)));
+                            Text.of(
+                                    "rinse-end-point.ends-a-rinse-after-caustic",
+                                    "Step {0} ends a rinse after caustic or acid by sight alone.",
+                                    m.number()),
+                            Text.of(
+                                    "rinse-end-point.clear-water-can-still-be",
+                                    "Clear water can still be caustic; pH paper shows it."))
+                    .propose(
+                            Text.of(
+                                    "rinse-end-point.until-the-ph-is-that",
+                                    "Until the pH is that of the tap"),
+                            change(m, m.step().with(mended)));
         }
     }
 

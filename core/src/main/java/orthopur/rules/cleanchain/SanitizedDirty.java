@@ -14,6 +14,7 @@ import orthopur.runthrough.Residue;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C2: sanitizer goes only on a surface that was washed and rinsed in this round. */
 public final class SanitizedDirty implements Rule {
@@ -56,11 +57,19 @@ public final class SanitizedDirty implements Rule {
         out.report(INFO)
                 .items(ids)
                 .says(
-                        "Step %d sanitizes %s, %s."
-                                .formatted(m.number(), m.sheet().names(ids), how),
-                        "Soil uses up the sanitizer before it works.")
+                        Text.of(
+                                "sanitized-dirty.sanitizes",
+                                "Step {0} sanitizes {1}, {2}.",
+                                m.number(),
+                                m.sheet().names(ids),
+                                how),
+                        Text.of(
+                                "sanitized-dirty.soil-uses-up-the-sanitizer",
+                                "Soil uses up the sanitizer before it works."))
                 .deny(dirty)
-                .propose("Wash and rinse it too", washAndRinse(m, ids));
+                .propose(
+                        Text.of("sanitized-dirty.wash-and-rinse-it-too", "Wash and rinse it too"),
+                        washAndRinse(m, ids));
     }
 
     /** Adds the surfaces to the last wash and the last rinse before this step. */

@@ -14,6 +14,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C11: clean and dry before sharpening, cleaned after it: the debris is metal. */
 public final class SharpenedBetweenCleans extends BookRule {
@@ -41,12 +42,21 @@ public final class SharpenedBetweenCleans extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            "Step %d sharpens %s, which is %s."
-                                    .formatted(
-                                            m.number(),
-                                            m.sheet().names(ids),
-                                            wet ? "still wet" : "not clean"),
-                            "Soil clogs the stone and is ground into the edge.")
+                            Text.of(
+                                    "sharpened-between-cleans.sharpens-which-is",
+                                    "Step {0} sharpens {1}, which is {2}.",
+                                    m.number(),
+                                    m.sheet().names(ids),
+                                    wet
+                                            ? Text.of(
+                                                    "sharpened-between-cleans.still-wet",
+                                                    "still wet")
+                                            : Text.of(
+                                                    "sharpened-between-cleans.not-clean",
+                                                    "not clean")),
+                            Text.of(
+                                    "sharpened-between-cleans.soil-clogs-the-stone-and",
+                                    "Soil clogs the stone and is ground into the edge."))
                     .deny(unfit);
         }
     }
@@ -75,12 +85,15 @@ public final class SharpenedBetweenCleans extends BookRule {
                         .severity(Severity.FIX)
                         .items(ids)
                         .says(
-                                "Step %d sharpens %s; %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(ids),
-                                                String.join("; ", off)),
-                                "Ground too long, the edge is gone and the metal is in the product.");
+                                Text.of(
+                                        "sharpened-between-cleans.sharpens",
+                                        "Step {0} sharpens {1}; {2}.",
+                                        m.number(),
+                                        m.sheet().names(ids),
+                                        String.join("; ", off)),
+                                Text.of(
+                                        "sharpened-between-cleans.ground-too-long-the-edge",
+                                        "Ground too long, the edge is gone and the metal is in the product."));
             }
         }
     }
@@ -112,9 +125,13 @@ public final class SharpenedBetweenCleans extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            "%s was sharpened and never cleaned after it."
-                                    .formatted(end.sheet().names(ids)),
-                            "The debris is metal, and the next slice carries it away.")
+                            Text.of(
+                                    "sharpened-between-cleans.was-sharpened-and-never-cleaned",
+                                    "{0} was sharpened and never cleaned after it.",
+                                    end.sheet().names(ids)),
+                            Text.of(
+                                    "sharpened-between-cleans.the-debris-is-metal-and",
+                                    "The debris is metal, and the next slice carries it away."))
                     .deny(metal);
         }
     }

@@ -11,6 +11,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C21: what soaks is collected once its time is up. */
 public final class SoakCollected extends BookRule {
@@ -34,11 +35,17 @@ public final class SoakCollected extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d takes %s, which has been soaking since step %d and that nobody has collected."
-                                .formatted(m.number(), m.sheet().names(ids), since),
-                        "Taken out early, the dwell is cut short; the time counts until it is collected.")
+                        Text.of(
+                                "soak-collected.takes-which-has-been-soaking",
+                                "Step {0} takes {1}, which has been soaking since step {2} and that nobody has collected.",
+                                m.number(),
+                                m.sheet().names(ids),
+                                since),
+                        Text.of(
+                                "soak-collected.taken-out-early-the-dwell",
+                                "Taken out early, the dwell is cut short; the time counts until it is collected."))
                 .propose(
-                        "Collect first",
+                        Text.of("soak-collected.collect-first", "Collect first"),
                         List.of(
                                 new Edit.InsertBefore(
                                         m.step().id(),
@@ -67,10 +74,14 @@ public final class SoakCollected extends BookRule {
             out.report(info)
                     .items(left)
                     .says(
-                            "%s still soak%s at the end of the clean."
-                                    .formatted(
-                                            end.sheet().names(left), left.size() == 1 ? "s" : ""),
-                            "A part that is forgotten in a sink is missing in the morning.");
+                            Text.of(
+                                    "soak-collected.still-soak-at-the-end",
+                                    "{1, plural, one {{0} still soaks} other {{0} still soak}} at the end of the clean.",
+                                    end.sheet().names(left),
+                                    left.size()),
+                            Text.of(
+                                    "soak-collected.a-part-that-is-forgotten",
+                                    "A part that is forgotten in a sink is missing in the morning."));
         }
     }
 

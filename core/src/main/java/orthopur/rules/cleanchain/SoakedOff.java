@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C14: what is to lie in a sink or bath is off the machine, all of it. */
 public final class SoakedOff extends BookRule {
@@ -32,15 +33,24 @@ public final class SoakedOff extends BookRule {
         out.report(info)
                 .items(ids)
                 .says(
-                        "Step %d soaks %s in %s while %s still on the machine."
-                                .formatted(
-                                        m.number(),
-                                        m.sheet().names(ids),
-                                        a.solution().vessel(),
-                                        on.size() > 1
-                                                ? "they are"
-                                                : all > 1 ? left + " of " + all + " are" : "it is"),
-                        "What is not in the water is not soaked.")
+                        Text.of(
+                                "soaked-off.soaks-in-while-still-on",
+                                "Step {0} soaks {1} in {2} while {3} still on the machine.",
+                                m.number(),
+                                m.sheet().names(ids),
+                                a.solution().vessel(),
+                                on.size() > 1
+                                        ? Text.of("soaked-off.they-are", "they are")
+                                        : all > 1
+                                                ? Text.of(
+                                                        "soaked-off.of-are",
+                                                        "{0} of {1} are",
+                                                        left,
+                                                        all)
+                                                : Text.of("soaked-off.it-is", "it is")),
+                        Text.of(
+                                "soaked-off.what-is-not-in-the",
+                                "What is not in the water is not soaked."))
                 .deny(m.exposed());
     }
 }

@@ -11,6 +11,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C9: what is above is washed before what is below. */
 public final class TopToBottom extends BookRule {
@@ -40,12 +41,19 @@ public final class TopToBottom extends BookRule {
                 out.report(info)
                         .items(ids)
                         .says(
-                                "Step %d washes what is above %s, which is washed already."
-                                        .formatted(m.number(), m.sheet().names(ids)),
-                                "The dirty water runs down over what was clean.");
+                                Text.of(
+                                        "top-to-bottom.washes-what-is-above-which",
+                                        "Step {0} washes what is above {1}, which is washed already.",
+                                        m.number(),
+                                        m.sheet().names(ids)),
+                                Text.of(
+                                        "top-to-bottom.the-dirty-water-runs-down",
+                                        "The dirty water runs down over what was clean."));
         for (Step s : m.procedure().steps().subList(0, m.place())) {
             if (s.action() instanceof Action.Wash o && o.items().stream().anyMatch(ids::contains)) {
-                r.propose("Wash from the top", List.of(new Edit.Move(m.step().id(), s.id())));
+                r.propose(
+                        Text.of("top-to-bottom.wash-from-the-top", "Wash from the top"),
+                        List.of(new Edit.Move(m.step().id(), s.id())));
                 return;
             }
         }

@@ -10,6 +10,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C20: floor, drain and the space below are not hosed or sprayed once something is sanitized. */
 public final class UnderTheMachine extends BookRule {
@@ -40,16 +41,21 @@ public final class UnderTheMachine extends BookRule {
                 out.report(info)
                         .items(m.surfaceIds(m.named()))
                         .says(
-                                "Step %d brings spray to %s after %s was sanitized."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(m.surfaceIds(m.named())),
-                                                m.sheet().names(m.surfaceIds(sanitized))),
-                                "Mist from a drain rises higher than a table.");
+                                Text.of(
+                                        "under-the-machine.brings-spray-to-after-was",
+                                        "Step {0} brings spray to {1} after {2} was sanitized.",
+                                        m.number(),
+                                        m.sheet().names(m.surfaceIds(m.named())),
+                                        m.sheet().names(m.surfaceIds(sanitized))),
+                                Text.of(
+                                        "under-the-machine.mist-from-a-drain-rises",
+                                        "Mist from a drain rises higher than a table."));
         for (Step s : m.procedure().steps()) {
             if (s.action() instanceof Action.Sanitize) {
                 r.propose(
-                        "Do it before the sanitizer",
+                        Text.of(
+                                "under-the-machine.do-it-before-the-sanitizer",
+                                "Do it before the sanitizer"),
                         List.of(new Edit.Move(m.step().id(), s.id())));
                 return;
             }

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C23 for washers: strainers, arms and curtains are in place before it is relied on. */
 public final class WasherComplete extends BookRule {
@@ -34,22 +35,28 @@ public final class WasherComplete extends BookRule {
                         .items(m.surfaceIds(m.named()))
                         .says(
                                 program == null
-                                        ? "Step %d washes in %s and does not say that these are in place: %s."
-                                                .formatted(
-                                                        m.number(),
-                                                        a.solution().vessel(),
-                                                        String.join(", ", missing))
-                                        : "Step %d runs %s without %s."
-                                                .formatted(
-                                                        m.number(),
-                                                        program.name(),
-                                                        m.sheet().names(missing)),
-                                "Without its strainers, arms and curtains the soil goes round instead of out.")
+                                        ? Text.of(
+                                                "washer-complete.washes-in-and-does-not",
+                                                "Step {0} washes in {1} and does not say that these are in place: {2}.",
+                                                m.number(),
+                                                a.solution().vessel(),
+                                                String.join(", ", missing))
+                                        : Text.of(
+                                                "washer-complete.runs-without",
+                                                "Step {0} runs {1} without {2}.",
+                                                m.number(),
+                                                program.name(),
+                                                m.sheet().names(missing)),
+                                Text.of(
+                                        "washer-complete.without-its-strainers-arms-and",
+                                        "Without its strainers, arms and curtains the soil goes round instead of out."))
                         .deny(m.named());
         Washer washer = m.washer();
         if (program == null && washer != null) {
             r.propose(
-                    "Check that they are in place",
+                    Text.of(
+                            "washer-complete.check-that-they-are-in",
+                            "Check that they are in place"),
                     change(m, m.step().with(a.withComplete(washer.insides()))));
         }
     }

@@ -7,6 +7,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** C24: circulation counts from when what returns is as strong as what is sent. */
 public final class WhatReturns extends BookRule {
@@ -28,11 +29,15 @@ public final class WhatReturns extends BookRule {
             more.add(Action.Reading.STRENGTH);
             out.report(info)
                     .says(
-                            "Step %d circulates and nobody reads the strength of what comes back."
-                                    .formatted(m.number()),
-                            "The water that stood in the line thins the first of it; the time counts once both ends read alike.")
+                            Text.of(
+                                    "what-returns.circulates-and-nobody-reads-the",
+                                    "Step {0} circulates and nobody reads the strength of what comes back.",
+                                    m.number()),
+                            Text.of(
+                                    "what-returns.the-water-that-stood-in",
+                                    "The water that stood in the line thins the first of it; the time counts once both ends read alike."))
                     .propose(
-                            "Read what returns",
+                            Text.of("what-returns.read-what-returns", "Read what returns"),
                             change(m, m.step().with(a.with(more, a.purged()))));
         }
         for (int p : m.passages()) {
@@ -45,14 +50,19 @@ public final class WhatReturns extends BookRule {
                 all.addAll(dead);
                 out.report(info)
                         .says(
-                                "Step %d circulates through %s and does not purge %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().passage(p).name(),
-                                                String.join(", ", dead)),
-                                "A dead end beside the flow keeps what stood in it.")
+                                Text.of(
+                                        "what-returns.circulates-through-and-does-not",
+                                        "Step {0} circulates through {1} and does not purge {2}.",
+                                        m.number(),
+                                        m.sheet().passage(p).name(),
+                                        String.join(", ", dead)),
+                                Text.of(
+                                        "what-returns.a-dead-end-beside-the",
+                                        "A dead end beside the flow keeps what stood in it."))
                         .propose(
-                                "Purge the side chambers",
+                                Text.of(
+                                        "what-returns.purge-the-side-chambers",
+                                        "Purge the side chambers"),
                                 change(m, m.step().with(a.with(a.readings(), all))));
             }
         }

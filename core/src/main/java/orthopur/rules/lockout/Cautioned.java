@@ -10,6 +10,7 @@ import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** L13: what crushes, pinches or snags is moved with the caution in the step. */
 public final class Cautioned extends BookRule {
@@ -49,16 +50,22 @@ public final class Cautioned extends BookRule {
                     out.report(info)
                             .items(List.of(part.id()))
                             .says(
-                                    "Step %d moves %s, which %s, and says no caution."
-                                            .formatted(
-                                                    m.number(),
-                                                    m.sheet().names(List.of(part.id())),
-                                                    what),
-                                    "A person who does it for the first time can lose a finger.");
+                                    Text.of(
+                                            "cautioned.moves-which-and-says-no",
+                                            "Step {0} moves {1}, which {2}, and says no caution.",
+                                            m.number(),
+                                            m.sheet().names(List.of(part.id())),
+                                            what),
+                                    Text.of(
+                                            "cautioned.a-person-who-does-it",
+                                            "A person who does it for the first time can lose a finger."));
             if (part.caution() != null) {
                 Step s = m.step();
                 r.propose(
-                        "Take the caution of the sheet", change(m, s.withCaution(part.caution())));
+                        Text.of(
+                                "cautioned.take-the-caution-of-the",
+                                "Take the caution of the sheet"),
+                        change(m, s.withCaution(part.caution())));
             }
             return;
         }

@@ -14,6 +14,7 @@ import orthopur.runthrough.Night;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * L5: before an energy is given back for production all parts are back, tools are out, people are
@@ -38,7 +39,7 @@ public final class ClearBeforeLive implements Rule {
             return;
         }
         Night night = m.night();
-        List<String> reasons = new ArrayList<>();
+        List<Object> reasons = new ArrayList<>();
         List<Edit> edits = new ArrayList<>();
         List<Integer> off = new ArrayList<>();
         for (int p = 0; p < m.sheet().partCount(); p++) {
@@ -48,11 +49,17 @@ public final class ClearBeforeLive implements Rule {
         }
         List<String> missing = m.partIds(off);
         if (!missing.isEmpty()) {
-            reasons.add("still off: " + m.sheet().names(missing));
+            reasons.add(
+                    Text.of(
+                            "clear-before-live.still-off",
+                            "still off: {0}",
+                            m.sheet().names(missing)));
         }
         if (!night.toolsOut() || !night.peopleClear()) {
             reasons.add(
-                    "nobody has said that tools are out and people are clear since hands were last in");
+                    Text.of(
+                            "clear-before-live.nobody-has-said-that-tools",
+                            "nobody has said that tools are out and people are clear since hands were last in"));
             edits.add(
                     new Edit.InsertBefore(
                             m.step().id(),
@@ -68,7 +75,11 @@ public final class ClearBeforeLive implements Rule {
                         .map(e -> m.sheet().energy(e).id())
                         .toList();
         if (!locked.isEmpty()) {
-            reasons.add("a lock is still on " + m.sheet().names(locked));
+            reasons.add(
+                    Text.of(
+                            "clear-before-live.a-lock-is-still-on",
+                            "a lock is still on {0}",
+                            m.sheet().names(locked)));
             edits.add(
                     new Edit.InsertBefore(
                             m.step().id(),
@@ -86,27 +97,43 @@ public final class ClearBeforeLive implements Rule {
                 out.report(INFO)
                         .items(missing)
                         .says(
-                                "Step %d makes the machine live too early: %s."
-                                        .formatted(m.number(), String.join("; ", reasons)),
-                                "A machine that starts with a tool, a hand or a loose part in it hurts somebody.")
-                        .propose("Clear before step " + m.number(), edits);
+                                Text.of(
+                                        "clear-before-live.makes-the-machine-live-too",
+                                        "Step {0} makes the machine live too early: {1}.",
+                                        m.number(),
+                                        reasons),
+                                Text.of(
+                                        "clear-before-live.a-machine-that-starts-with",
+                                        "A machine that starts with a tool, a hand or a loose part in it hurts somebody."))
+                        .propose(
+                                Text.of(
+                                        "clear-before-live.clear-before-step",
+                                        "Clear before step {0}",
+                                        m.number()),
+                                edits);
         m.action().energies().forEach(r::energy);
     }
 
     /** Gas that hangs in the chamber has to leave before anything is lit. */
-    private static void waitedTooShort(Moment m, List<String> reasons) {
+    private static void waitedTooShort(Moment m, List<Object> reasons) {
         Duration stated = m.action() instanceof Action.Restore a ? a.waited() : null;
         for (int e : m.energies()) {
             Duration least = m.sheet().energy(e).restartWait();
             if (least != null && (stated == null || stated.compareTo(least) < 0)) {
                 reasons.add(
-                        "%s needs %s of waiting before the start%s"
-                                .formatted(
-                                        m.sheet().energy(e).name(),
-                                        Show.duration(least),
-                                        stated == null
-                                                ? ", and no wait is stated"
-                                                : ", and " + Show.duration(stated) + " is stated"));
+                        Text.of(
+                                "clear-before-live.needs-of-waiting-before-the",
+                                "{0} needs {1} of waiting before the start{2}",
+                                m.sheet().energy(e).name(),
+                                Show.duration(least),
+                                stated == null
+                                        ? Text.of(
+                                                "clear-before-live.and-no-wait-is-stated",
+                                                ", and no wait is stated")
+                                        : Text.of(
+                                                "clear-before-live.and-is-stated",
+                                                ", and {0} is stated",
+                                                Show.duration(stated))));
             }
         }
     }

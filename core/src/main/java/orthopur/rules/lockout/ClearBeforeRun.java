@@ -7,6 +7,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** L5 for a run in between: people clear and tools out before anything moves. */
 public final class ClearBeforeRun extends BookRule {
@@ -26,11 +27,18 @@ public final class ClearBeforeRun extends BookRule {
                 && m.earlier(Action::handsIn)) {
             out.report(info)
                     .says(
-                            "Step %d moves the machine and nobody has said that people are clear and tools are out since hands were last in."
-                                    .formatted(m.number()),
-                            "A machine that moves with a hand or a tool in it hurts somebody.")
+                            Text.of(
+                                    "clear-before-run.moves-the-machine-and-nobody",
+                                    "Step {0} moves the machine and nobody has said that people are clear and tools are out since hands were last in.",
+                                    m.number()),
+                            Text.of(
+                                    "clear-before-run.a-machine-that-moves-with",
+                                    "A machine that moves with a hand or a tool in it hurts somebody."))
                     .propose(
-                            "Clear before step " + m.number(),
+                            Text.of(
+                                    "clear-before-run.clear-before-step",
+                                    "Clear before step {0}",
+                                    m.number()),
                             insert(
                                     m,
                                     StepEdits.fresh(

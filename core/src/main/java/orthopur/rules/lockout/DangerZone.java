@@ -7,6 +7,7 @@ import orthopur.machine.EnergyStage;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /** What L1, L6 and L8 share: hands in the reach of an energy that is not at the end of its path. */
 final class DangerZone {
@@ -30,15 +31,16 @@ final class DangerZone {
     }
 
     /** "Step 4 has hands on blade and guard while motor is live, not yet proved harmless." */
-    static String sentence(Moment m, int e) {
+    static Text sentence(Moment m, int e) {
         Energy energy = m.sheet().energy(e);
         List<EnergyStage> path = m.night().path(e);
-        return "Step %d has hands on %s while %s is %s, not yet %s."
-                .formatted(
-                        m.number(),
-                        m.sheet().names(m.partIds(m.parts())),
-                        SheetIndex.spoken(energy.name()),
-                        m.night().stage(e).shown(),
-                        path.getLast().shown());
+        return Text.of(
+                "hands-in-danger-zone.has-hands-on-while-is",
+                "Step {0} has hands on {1} while {2} is {3}, not yet {4}.",
+                m.number(),
+                m.sheet().names(m.partIds(m.parts())),
+                SheetIndex.spoken(energy.name()),
+                m.night().stage(e).shown(),
+                path.getLast().shown());
     }
 }

@@ -10,6 +10,7 @@ import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * L6: under power only with guards on or in the keyed clean mode of the sheet; never hands in after
@@ -42,12 +43,19 @@ public final class HandsInAfterRun extends BookRule {
                 out.report(info)
                         .items(java.util.List.of(part.id()))
                         .says(
-                                "Step %d runs the machine while %s is %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(java.util.List.of(part.id())),
-                                                off ? "off" : "moved aside"),
-                                "Without the guard the moving part is in reach; only a keyed clean mode allows that.");
+                                Text.of(
+                                        "hands-in-after-run.runs-the-machine-while-is",
+                                        "Step {0} runs the machine while {1} is {2}.",
+                                        m.number(),
+                                        m.sheet().names(java.util.List.of(part.id())),
+                                        off
+                                                ? Text.of("hands-in-after-run.off", "off")
+                                                : Text.of(
+                                                        "hands-in-after-run.moved-aside",
+                                                        "moved aside")),
+                                Text.of(
+                                        "hands-in-after-run.without-the-guard-the-moving",
+                                        "Without the guard the moving part is in reach; only a keyed clean mode allows that."));
             }
         }
     }
@@ -56,9 +64,13 @@ public final class HandsInAfterRun extends BookRule {
         if (!m.sheet().sheet().cleanMode()) {
             out.report(info)
                     .says(
-                            "Step %d runs the machine in a clean mode that its sheet does not have."
-                                    .formatted(m.number()),
-                            "Cleaning in motion needs a mode with a key, provided for it by the manufacturer.");
+                            Text.of(
+                                    "hands-in-after-run.runs-the-machine-in-a",
+                                    "Step {0} runs the machine in a clean mode that its sheet does not have.",
+                                    m.number()),
+                            Text.of(
+                                    "hands-in-after-run.cleaning-in-motion-needs-a",
+                                    "Cleaning in motion needs a mode with a key, provided for it by the manufacturer."));
         }
     }
 
@@ -69,11 +81,14 @@ public final class HandsInAfterRun extends BookRule {
                 out.report(info)
                         .items(java.util.List.of(part.id()))
                         .says(
-                                "Step %d indexes %s under power; its sheet asks for the hand wheel under lock."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(java.util.List.of(part.id()))),
-                                "Nobody may stand at a part that moves by itself.");
+                                Text.of(
+                                        "hands-in-after-run.indexes-under-power-its-sheet",
+                                        "Step {0} indexes {1} under power; its sheet asks for the hand wheel under lock.",
+                                        m.number(),
+                                        m.sheet().names(java.util.List.of(part.id()))),
+                                Text.of(
+                                        "hands-in-after-run.nobody-may-stand-at-a",
+                                        "Nobody may stand at a part that moves by itself."));
             }
         }
     }
@@ -91,11 +106,19 @@ public final class HandsInAfterRun extends BookRule {
                     .energy(energy.id())
                     .items(DangerZone.partsInReach(m, e))
                     .says(
-                            DangerZone.sentence(m, e)
-                                    + " Step %d had run it.".formatted(m.night().ranAt(e) + 1),
-                            "A run brings every energy back; the whole sequence is needed once more.")
+                            Text.of(
+                                    "hands-in-after-run.had-run-it",
+                                    "{0} Step {1} had run it.",
+                                    DangerZone.sentence(m, e),
+                                    m.night().ranAt(e) + 1),
+                            Text.of(
+                                    "hands-in-after-run.a-run-brings-every-energy",
+                                    "A run brings every energy back; the whole sequence is needed once more."))
                     .propose(
-                            "Make it safe again before step " + m.number(),
+                            Text.of(
+                                    "hands-in-after-run.make-it-safe-again-before",
+                                    "Make it safe again before step {0}",
+                                    m.number()),
                             MakeSafe.before(
                                     m.procedure(),
                                     m.place(),

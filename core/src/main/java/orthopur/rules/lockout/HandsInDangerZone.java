@@ -10,7 +10,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
-import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * L1: no hands in the danger zone of an energy that has not reached the end of its path. Reports
@@ -43,11 +43,14 @@ public final class HandsInDangerZone implements Rule {
             int energyPlace = e;
             List<EnergyStage> path = m.night().path(e);
             boolean sharedCord = energy.kind() == EnergyKind.CORD && m.night().crew() > 1;
-            String because =
+            Text because =
                     sharedCord
-                            ? "With a second person at the machine the plug is in nobody's sole control; it takes"
-                                    + " a lock as well."
-                            : "Whatever can start, fall or spring back reaches the hands in its way.";
+                            ? Text.of(
+                                    "hands-in-danger-zone.with-a-second-person",
+                                    "With a second person at the machine the plug is in nobody's sole control; it takes a lock as well.")
+                            : Text.of(
+                                    "hands-in-danger-zone.whatever-can-start",
+                                    "Whatever can start, fall or spring back reaches the hands in its way.");
             out.report(INFO)
                     .energy(energy.id())
                     .items(
@@ -55,17 +58,12 @@ public final class HandsInDangerZone implements Rule {
                                     m.parts().stream()
                                             .filter(p -> m.sheet().inReach(energyPlace, p))
                                             .toList()))
-                    .says(
-                            "Step %d has hands on %s while %s is %s, not yet %s."
-                                    .formatted(
-                                            m.number(),
-                                            m.sheet().names(m.partIds(m.parts())),
-                                            SheetIndex.spoken(energy.name()),
-                                            m.night().stage(e).shown(),
-                                            path.getLast().shown()),
-                            because)
+                    .says(DangerZone.sentence(m, e), because)
                     .propose(
-                            "Make it safe before step " + m.number(),
+                            Text.of(
+                                    "hands-in-danger-zone.make-it-safe-before-step",
+                                    "Make it safe before step {0}",
+                                    m.number()),
                             MakeSafe.before(
                                     m.procedure(),
                                     m.place(),

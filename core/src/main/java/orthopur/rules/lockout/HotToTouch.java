@@ -11,6 +11,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Heats;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * L8: nothing above its touch limit is handled. Cool counts when it is measured; a wait that was
@@ -37,10 +38,15 @@ public final class HotToTouch extends BookRule {
     private void report(Moment m, int e, Energy energy, Findings out) {
         Temperature limit = m.context().book().temperature("touch.limit");
         Double needed = Heats.minutesTo(m.sheet(), e, limit);
-        String after =
+        Object after =
                 needed == null
-                        ? "its sheet gives no cooling curve, so it has to be measured"
-                        : "from the stop it takes " + Show.number(Math.ceil(needed)) + " min";
+                        ? Text.of(
+                                "hot-to-touch.its-sheet-gives-no-cooling",
+                                "its sheet gives no cooling curve, so it has to be measured")
+                        : Text.of(
+                                "hot-to-touch.from-the-stop-it-takes",
+                                "from the stop it takes {0} min",
+                                Show.number(Math.ceil(needed)));
         boolean gloves = names(m.procedure().ppe(), "heat gloves");
         Findings.Report r =
                 out.report(info)
@@ -49,15 +55,21 @@ public final class HotToTouch extends BookRule {
                         .items(DangerZone.partsInReach(m, e))
                         .number("touch limit", limit.celsius(), "°C")
                         .says(
-                                "Step %d has hands on %s, which no step has shown to be at or below %s; %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(m.partIds(m.parts())),
-                                                limit.shown(),
-                                                after),
-                                "Metal above this burns within the time it takes to let go.")
+                                Text.of(
+                                        "hot-to-touch.has-hands-on-which-no",
+                                        "Step {0} has hands on {1}, which no step has shown to be at or below {2}; {3}.",
+                                        m.number(),
+                                        m.sheet().names(m.partIds(m.parts())),
+                                        limit.shown(),
+                                        after),
+                                Text.of(
+                                        "hot-to-touch.metal-above-this-burns-within",
+                                        "Metal above this burns within the time it takes to let go."))
                         .propose(
-                                "Measure it below " + limit.shown() + " first",
+                                Text.of(
+                                        "hot-to-touch.measure-it-below-first",
+                                        "Measure it below {0} first",
+                                        limit.shown()),
                                 insert(
                                         m,
                                         StepEdits.fresh(

@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** L10: no more than one person can lift, and two where the sheet says two. */
 public final class LiftAndCarry extends BookRule {
@@ -46,22 +47,29 @@ public final class LiftAndCarry extends BookRule {
                             .items(List.of(part.id()))
                             .number("people", s.people(), "people")
                             .says(
-                                    "Step %d moves %s with %d person%s; it takes %d%s."
-                                            .formatted(
-                                                    m.number(),
-                                                    m.sheet().names(List.of(part.id())),
-                                                    s.people(),
-                                                    s.people() == 1 ? "" : "s",
-                                                    needed,
-                                                    mass != null && heavy
-                                                            ? ": %s, at most %s each"
-                                                                    .formatted(
-                                                                            mass.shown(),
-                                                                            most.shown())
-                                                            : " by its sheet"),
-                                    "One person alone hurts their back or drops it.");
+                                    Text.of(
+                                            "lift-and-carry.moves-with-person-it-takes",
+                                            "Step {0} moves {1} with {2, plural, one {# person} other {# persons}}; it takes {3}{4}.",
+                                            m.number(),
+                                            m.sheet().names(List.of(part.id())),
+                                            s.people(),
+                                            needed,
+                                            mass != null && heavy
+                                                    ? Text.of(
+                                                            "lift-and-carry.at-most-each",
+                                                            ": {0}, at most {1} each",
+                                                            mass.shown(),
+                                                            most.shown())
+                                                    : Text.of(
+                                                            "lift-and-carry.by-its-sheet",
+                                                            " by its sheet")),
+                                    Text.of(
+                                            "lift-and-carry.one-person-alone-hurts-their",
+                                            "One person alone hurts their back or drops it."));
             if (needed <= m.procedure().people()) {
-                r.propose(needed + " people", change(m, s.withPeople(needed)));
+                r.propose(
+                        Text.of("lift-and-carry.people", "{0} people", needed),
+                        change(m, s.withPeople(needed)));
             }
         }
     }

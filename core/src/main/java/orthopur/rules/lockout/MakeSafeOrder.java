@@ -9,6 +9,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /** L2: the stages of making safe come in order. Reports at the step that comes too early. */
 public final class MakeSafeOrder implements Rule {
@@ -44,17 +45,21 @@ public final class MakeSafeOrder implements Rule {
             out.report(INFO)
                     .energy(m.sheet().energy(e).id())
                     .says(
-                            "Step %d brings %s to \"%s\" while it is still %s; \"%s\" has to come first."
-                                    .formatted(
-                                            m.number(),
-                                            name,
-                                            target.shown(),
-                                            m.night().stage(e).shown(),
-                                            skipped.getFirst().shown()),
-                            "A step taken out of order gives a false feeling of safety: a lock on a closed"
-                                    + " switch holds nothing, and a try proves nothing while energy can return.")
+                            Text.of(
+                                    "make-safe-order.brings-to-while-it-is",
+                                    "Step {0} brings {1} to \"{2}\" while it is still {3}; \"{4}\" has to come first.",
+                                    m.number(),
+                                    name,
+                                    target.shown(),
+                                    m.night().stage(e).shown(),
+                                    skipped.getFirst().shown()),
+                            Text.of(
+                                    "make-safe-order.a-step-taken-out-of",
+                                    "A step taken out of order gives a false feeling of safety: a lock on a closed switch holds nothing, and a try proves nothing while energy can return."))
                     .propose(
-                            "Do first what is missing",
+                            Text.of(
+                                    "make-safe-order.do-first-what-is-missing",
+                                    "Do first what is missing"),
                             MakeSafe.before(m.procedure(), m.place(), m.sheet(), e, skipped))
                     .under(earlier);
         }
@@ -67,10 +72,16 @@ public final class MakeSafeOrder implements Rule {
         out.report(INFO)
                 .energy(m.sheet().energy(e).id())
                 .says(
-                        "Step %d deals with %s while %s, which feeds it, is still %s."
-                                .formatted(m.number(), name, from, m.night().stage(source).shown()),
-                        "Released pressure or heat comes back as long as its source"
-                                + " runs or is open.")
+                        Text.of(
+                                "make-safe-order.deals-with-while-which-feeds",
+                                "Step {0} deals with {1} while {2}, which feeds it, is still {3}.",
+                                m.number(),
+                                name,
+                                from,
+                                m.night().stage(source).shown()),
+                        Text.of(
+                                "make-safe-order.released-pressure-or-heat-comes",
+                                "Released pressure or heat comes back as long as its source runs or is open."))
                 .under(out.onEnergy(m.sheet().energy(e).id(), "L2"));
     }
 }

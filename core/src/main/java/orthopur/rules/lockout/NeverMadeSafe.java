@@ -13,6 +13,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * L3: an energy that work needs dead and that no step ever takes off LIVE. Known only at the end;
@@ -48,11 +49,19 @@ public final class NeverMadeSafe implements Rule {
                             .at(first, step.id())
                             .energy(energy.id())
                             .says(
-                                    "No step ever makes %s safe, and from step %d on there are hands in its reach."
-                                            .formatted(SheetIndex.spoken(energy.name()), first + 1),
-                                    "The sheet lists this energy because it can hurt someone during this work.")
+                                    Text.of(
+                                            "never-made-safe.no-step-ever-makes-safe",
+                                            "No step ever makes {0} safe, and from step {1} on there are hands in its reach.",
+                                            SheetIndex.spoken(energy.name()),
+                                            first + 1),
+                                    Text.of(
+                                            "never-made-safe.the-sheet-lists-this-energy",
+                                            "The sheet lists this energy because it can hurt someone during this work."))
                             .propose(
-                                    "Make it safe before step " + (first + 1),
+                                    Text.of(
+                                            "never-made-safe.make-it-safe-before-step",
+                                            "Make it safe before step {0}",
+                                            (first + 1)),
                                     MakeSafe.before(
                                             end.procedure(),
                                             place,

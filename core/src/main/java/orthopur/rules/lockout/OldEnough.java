@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** L11: nobody under the age takes a power-driven slicer, saw, grinder or mixer, nor its parts. */
 public final class OldEnough extends BookRule {
@@ -33,8 +34,14 @@ public final class OldEnough extends BookRule {
                 .number("age", youngest, "years")
                 .number("least", least, "years")
                 .says(
-                        "Somebody aged %d is on the crew; a %s and its detached parts are for people aged %d or older."
-                                .formatted(youngest, family, (int) least),
-                        "Federal law keeps people under 18 away from these machines.");
+                        Text.of(
+                                "old-enough.somebody-aged-is-on-the",
+                                "Somebody aged {0} is on the crew; a {1} and its detached parts are for people aged {2} or older.",
+                                youngest,
+                                family,
+                                (int) least),
+                        Text.of(
+                                "old-enough.federal-law-keeps-people-under",
+                                "Federal law keeps people under 18 away from these machines."));
     }
 }

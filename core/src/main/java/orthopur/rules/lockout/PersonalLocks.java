@@ -6,6 +6,7 @@ import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** L7: as many personal locks as people. */
 public final class PersonalLocks extends BookRule {
@@ -29,13 +30,25 @@ public final class PersonalLocks extends BookRule {
                         .number("people", people, "people")
                         .says(
                                 a.locks() == null
-                                        ? "Step %d does not say how many locks go on; %d people work."
-                                                .formatted(m.number(), people)
-                                        : "Step %d puts on %d of %d personal locks."
-                                                .formatted(m.number(), a.locks(), people),
-                                "A person without a lock of their own is not protected when somebody else takes theirs off.")
+                                        ? Text.of(
+                                                "personal-locks.does-not-say-how-many",
+                                                "Step {0} does not say how many locks go on; {1} people work.",
+                                                m.number(),
+                                                people)
+                                        : Text.of(
+                                                "personal-locks.puts-on-of-personal-locks",
+                                                "Step {0} puts on {1} of {2} personal locks.",
+                                                m.number(),
+                                                a.locks(),
+                                                people),
+                                Text.of(
+                                        "personal-locks.a-person-without-a-lock",
+                                        "A person without a lock of their own is not protected when somebody else takes theirs off."))
                         .propose(
-                                "One lock for each of " + people,
+                                Text.of(
+                                        "personal-locks.one-lock-for-each-of",
+                                        "One lock for each of {0}",
+                                        people),
                                 change(
                                         m,
                                         m.step()

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** L12: the protective equipment of the safety data is on the list. */
 public final class ProtectiveEquipment extends BookRule {
@@ -43,8 +44,14 @@ public final class ProtectiveEquipment extends BookRule {
                 .cause(c.id())
                 .severity(burns ? Severity.STOP : Severity.FIX)
                 .says(
-                        "Step %d is the first with %s, and the procedure lists no %s."
-                                .formatted(m.number(), c.name(), String.join(" and no ", missing)),
-                        "The concentrate in an eye or on skin does its harm before water is at hand.");
+                        Text.of(
+                                "protective-equipment.is-the-first-with-and",
+                                "Step {0} is the first with {1}, and the procedure lists no {2}.",
+                                m.number(),
+                                c.name(),
+                                String.join(" and no ", missing)),
+                        Text.of(
+                                "protective-equipment.the-concentrate-in-an-eye",
+                                "The concentrate in an eye or on skin does its harm before water is at hand."));
     }
 }

@@ -9,6 +9,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
+import orthopur.text.Text;
 
 /** L9: cut-resistant gloves at every edge, and a disc wiped in its one direction. */
 public final class SharpParts extends BookRule {
@@ -38,10 +39,15 @@ public final class SharpParts extends BookRule {
                     .cause("gloves")
                     .items(m.partIds(sharp))
                     .says(
-                            "Step %d handles %s, which is sharp, and the procedure lists no %s."
-                                    .formatted(
-                                            m.number(), m.sheet().names(m.partIds(sharp)), GLOVES),
-                            "An edge that slips goes through a bare or a single-use glove.");
+                            Text.of(
+                                    "sharp-parts.handles-which-is-sharp-and",
+                                    "Step {0} handles {1}, which is sharp, and the procedure lists no {2}.",
+                                    m.number(),
+                                    m.sheet().names(m.partIds(sharp)),
+                                    GLOVES),
+                            Text.of(
+                                    "sharp-parts.an-edge-that-slips-goes",
+                                    "An edge that slips goes through a bare or a single-use glove."));
         }
         if (m.action() instanceof Action.Wash wash) {
             direction(m, wash, out);
@@ -55,17 +61,22 @@ public final class SharpParts extends BookRule {
                 out.report(info)
                         .items(List.of(surface.id()))
                         .says(
-                                "Step %d washes %s %s; its sheet says %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(List.of(surface.id())),
-                                                wash.direction() == null
-                                                        ? "without a direction"
-                                                        : wash.direction(),
-                                                surface.wipe()),
-                                "Any other way the hand runs onto the edge.")
+                                Text.of(
+                                        "sharp-parts.washes-its-sheet-says",
+                                        "Step {0} washes {1} {2}; its sheet says {3}.",
+                                        m.number(),
+                                        m.sheet().names(List.of(surface.id())),
+                                        wash.direction() == null
+                                                ? Text.of(
+                                                        "sharp-parts.without-a-direction",
+                                                        "without a direction")
+                                                : wash.direction(),
+                                        surface.wipe()),
+                                Text.of(
+                                        "sharp-parts.any-other-way-the-hand",
+                                        "Any other way the hand runs onto the edge."))
                         .propose(
-                                "Wipe " + surface.wipe(),
+                                Text.of("sharp-parts.wipe", "Wipe {0}", surface.wipe()),
                                 change(
                                         m,
                                         m.step()

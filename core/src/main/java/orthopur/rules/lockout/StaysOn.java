@@ -7,6 +7,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /** L15: what the sheet leaves on for the people at work is not cut off under them. */
 public final class StaysOn extends BookRule {
@@ -30,9 +31,14 @@ public final class StaysOn extends BookRule {
                     .cause(energy.id())
                     .energy(energy.id())
                     .says(
-                            "Step %d isolates %s, which its sheet keeps on during cleaning."
-                                    .formatted(m.number(), SheetIndex.spoken(energy.name())),
-                            "It removes fumes and heat as long as people work there.");
+                            Text.of(
+                                    "stays-on.isolates-which-its-sheet-keeps",
+                                    "Step {0} isolates {1}, which its sheet keeps on during cleaning.",
+                                    m.number(),
+                                    SheetIndex.spoken(energy.name())),
+                            Text.of(
+                                    "stays-on.it-removes-fumes-and-heat",
+                                    "It removes fumes and heat as long as people work there."));
         }
     }
 }

@@ -12,6 +12,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * L4: what is stored in a part (spring, tension, pressure, raised or turning mass, heat) is let off
@@ -51,17 +52,27 @@ public final class StoredEnergyInPart implements Rule {
                             .energy(energy.id())
                             .items(List.of(energy.holder()))
                             .says(
-                                    "Step %d loosens %s while %s is still %s."
-                                            .formatted(
-                                                    m.number(),
-                                                    m.sheet().names(List.of(energy.holder())),
-                                                    SheetIndex.spoken(energy.name()),
-                                                    m.night().stage(e) == EnergyStage.LIVE
-                                                            ? "not released"
-                                                            : "not verified"),
-                                    "The stored energy is released the moment the part comes loose.")
+                                    Text.of(
+                                            "stored-energy-in-part.loosens-while-is-still",
+                                            "Step {0} loosens {1} while {2} is still {3}.",
+                                            m.number(),
+                                            m.sheet().names(List.of(energy.holder())),
+                                            SheetIndex.spoken(energy.name()),
+                                            m.night().stage(e) == EnergyStage.LIVE
+                                                    ? Text.of(
+                                                            "stored-energy-in-part.not-released",
+                                                            "not released")
+                                                    : Text.of(
+                                                            "stored-energy-in-part.not-verified",
+                                                            "not verified")),
+                                    Text.of(
+                                            "stored-energy-in-part.the-stored-energy-is-released",
+                                            "The stored energy is released the moment the part comes loose."))
                             .propose(
-                                    "Release it before step " + m.number(),
+                                    Text.of(
+                                            "stored-energy-in-part.release-it-before-step",
+                                            "Release it before step {0}",
+                                            m.number()),
                                     MakeSafe.before(
                                             m.procedure(),
                                             m.place(),

@@ -8,6 +8,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /** L2 for a point that takes no lock: the tag alone holds nothing. */
 public final class TagWithSecondMeasure extends BookRule {
@@ -30,9 +31,14 @@ public final class TagWithSecondMeasure extends BookRule {
                 out.report(info)
                         .energy(energy.id())
                         .says(
-                                "Step %d only tags %s; its point takes no lock and the step names no second measure."
-                                        .formatted(m.number(), SheetIndex.spoken(energy.name())),
-                                "A tag is a message, not a barrier: take out a fuse, block the valve, remove the handle.");
+                                Text.of(
+                                        "tag-with-second-measure.only-tags-its-point-takes",
+                                        "Step {0} only tags {1}; its point takes no lock and the step names no second measure.",
+                                        m.number(),
+                                        SheetIndex.spoken(energy.name())),
+                                Text.of(
+                                        "tag-with-second-measure.a-tag-is-a-message",
+                                        "A tag is a message, not a barrier: take out a fuse, block the valve, remove the handle."));
             }
         }
     }

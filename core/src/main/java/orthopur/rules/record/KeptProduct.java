@@ -10,11 +10,14 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** F5: product that is kept over the clean has a clean, covered, cold place. */
 public final class KeptProduct extends BookRule {
-    private static final String WHY =
-            "Product that stands open or warm while the machine is cleaned is no longer safe.";
+    private static final Text WHY =
+            Text.of(
+                    "kept-product.why",
+                    "Product that stands open or warm while the machine is cleaned is no longer safe.");
     // Procedures of before these were fields say it in the sentence.
     private static final Pattern COVERED = Pattern.compile("lid|cover|closed");
     private static final Pattern LABELED = Pattern.compile("label|date|marked");
@@ -42,8 +45,12 @@ public final class KeptProduct extends BookRule {
                     .number("stated", a.cold().celsius(), "°C")
                     .number("most", warmest.celsius(), "°C")
                     .says(
-                            "Step %d keeps product at %s; at most %s."
-                                    .formatted(m.number(), a.cold().shown(), warmest.shown()),
+                            Text.of(
+                                    "kept-product.keeps-product-at-at-most",
+                                    "Step {0} keeps product at {1}; at most {2}.",
+                                    m.number(),
+                                    a.cold().shown(),
+                                    warmest.shown()),
                             WHY);
         }
         String words = (m.step().words() + " " + a.destination()).toLowerCase(Locale.ROOT);
@@ -65,8 +72,11 @@ public final class KeptProduct extends BookRule {
         if (!missing.isEmpty()) {
             out.report(info)
                     .says(
-                            "Step %d keeps product and does not say %s."
-                                    .formatted(m.number(), String.join(", ", missing)),
+                            Text.of(
+                                    "kept-product.keeps-product-and-does-not",
+                                    "Step {0} keeps product and does not say {1}.",
+                                    m.number(),
+                                    String.join(", ", missing)),
                             WHY);
         }
     }

@@ -6,6 +6,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** R1: a critical reading ends in a record with a person. */
 public final class RecordedReadings extends BookRule {
@@ -25,11 +26,15 @@ public final class RecordedReadings extends BookRule {
             out.report(info)
                     .cause("record")
                     .says(
-                            "Step %d has a critical limit and no later step records it and signs."
-                                    .formatted(m.number()),
-                            "Without a signed record there is no proof.")
+                            Text.of(
+                                    "recorded-readings.has-a-critical-limit-and",
+                                    "Step {0} has a critical limit and no later step records it and signs.",
+                                    m.number()),
+                            Text.of(
+                                    "recorded-readings.without-a-signed-record-there",
+                                    "Without a signed record there is no proof."))
                     .propose(
-                            "Record at the end",
+                            Text.of("recorded-readings.record-at-the-end", "Record at the end"),
                             java.util.List.of(
                                     new orthopur.procedure.Edit.InsertBefore(
                                             null,

@@ -5,6 +5,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** R2: whoever answers a hold is named, and is somebody else than the one who cleaned. */
 public final class ReleasedBy extends BookRule {
@@ -31,11 +32,17 @@ public final class ReleasedBy extends BookRule {
             out.report(info)
                     .says(
                             own
-                                    ? "Step %d lets the one who cleaned answer the hold."
-                                            .formatted(m.number())
-                                    : "Step %d holds and does not say who may answer."
-                                            .formatted(m.number()),
-                            "Nobody sees their own mistake; name somebody else who answers.");
+                                    ? Text.of(
+                                            "released-by.lets-the-one-who-cleaned",
+                                            "Step {0} lets the one who cleaned answer the hold.",
+                                            m.number())
+                                    : Text.of(
+                                            "released-by.holds-and-does-not-say",
+                                            "Step {0} holds and does not say who may answer.",
+                                            m.number()),
+                            Text.of(
+                                    "released-by.nobody-sees-their-own-mistake",
+                                    "Nobody sees their own mistake; name somebody else who answers."));
         }
     }
 }

@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** R6: written against the sheet and the rule book that hold now. */
 public final class WrittenAgainst extends BookRule {
@@ -19,23 +20,35 @@ public final class WrittenAgainst extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        List<String> old = new ArrayList<>();
+        List<Object> old = new ArrayList<>();
         int now = end.sheet().sheet().version();
         if (end.procedure().sheetVersion() != now) {
             old.add(
-                    "version %d of the sheet; it is version %d now"
-                            .formatted(end.procedure().sheetVersion(), now));
+                    Text.of(
+                            "written-against.version-of-the-sheet-it",
+                            "version {0} of the sheet; it is version {1} now",
+                            end.procedure().sheetVersion(),
+                            now));
         }
         String book = end.context().book().version();
         if (!book.equals(end.procedure().ruleBook())) {
-            old.add("rule book %s; it is %s now".formatted(end.procedure().ruleBook(), book));
+            old.add(
+                    Text.of(
+                            "written-against.rule-book-it-is-now",
+                            "rule book {0}; it is {1} now",
+                            end.procedure().ruleBook(),
+                            book));
         }
         if (!old.isEmpty()) {
             out.report(info)
                     .says(
-                            "The procedure was written against %s."
-                                    .formatted(String.join(" and ", old)),
-                            "What has changed since then was not checked.");
+                            Text.of(
+                                    "written-against.the-procedure-was-written-against",
+                                    "The procedure was written against {0}.",
+                                    old),
+                            Text.of(
+                                    "written-against.what-has-changed-since-then",
+                                    "What has changed since then was not checked."));
         }
     }
 }

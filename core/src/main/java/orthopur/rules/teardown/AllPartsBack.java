@@ -16,6 +16,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * T2: as many back as came off. Reports at once where a count is impossible (three off of two), and
@@ -57,23 +58,29 @@ public final class AllPartsBack implements Rule {
             if (wanted <= there && there > 0) {
                 continue;
             }
-            String verb = takes ? "takes off" : "puts back";
+            Object verb =
+                    takes
+                            ? Text.of("all-parts-back.takes-off", "takes off")
+                            : Text.of("all-parts-back.puts-back", "puts back");
             String has = takes ? "on the machine" : "off the machine";
             out.report(INFO)
                     .items(List.of(part.id()))
                     .number("stated", stated == null ? part.count() : stated, "pieces")
                     .number(has, there, "pieces")
                     .says(
-                            "Step %d %s %d × %s, but only %d of %d is %s."
-                                    .formatted(
-                                            m.number(),
-                                            verb,
-                                            stated == null ? part.count() : stated,
-                                            SheetIndex.spoken(part.name()),
-                                            there,
-                                            part.count(),
-                                            has),
-                            "A count that cannot be right hides the piece that is missing.");
+                            Text.of(
+                                    "all-parts-back.but-only-of-is",
+                                    "Step {0} {1} {2} × {3}, but only {4} of {5} is {6}.",
+                                    m.number(),
+                                    verb,
+                                    stated == null ? part.count() : stated,
+                                    SheetIndex.spoken(part.name()),
+                                    there,
+                                    part.count(),
+                                    has),
+                            Text.of(
+                                    "all-parts-back.a-count-that-cannot-be",
+                                    "A count that cannot be right hides the piece that is missing."));
         }
     }
 
@@ -109,10 +116,12 @@ public final class AllPartsBack implements Rule {
         int off = parts.stream().mapToInt(p -> end.night().off(p)).sum();
         boolean one = parts.size() == 1;
         String name = one ? SheetIndex.spoken(first.name()) : end.sheet().names(ids);
-        String back =
+        Object back =
                 off < count
-                        ? "%d of %d go".formatted(count - off, count)
-                        : one ? "never goes" : "never go";
+                        ? Text.of("all-parts-back.of-go", "{0} of {1} go", count - off, count)
+                        : one
+                                ? Text.of("all-parts-back.never-goes", "never goes")
+                                : Text.of("all-parts-back.never-go", "never go");
         Findings.Report r =
                 out.report(INFO)
                         .at(taken, end.procedure().steps().get(taken).id())
@@ -120,11 +129,25 @@ public final class AllPartsBack implements Rule {
                         .number("came off", count, "pieces")
                         .number("still off", off, "pieces")
                         .says(
-                                "%s %s off at step %d and %s back on."
-                                        .formatted(name, one ? "comes" : "come", taken + 1, back),
-                                "What is not put back is left in the sink, or in the food.")
+                                Text.of(
+                                        "all-parts-back.off-at-step-and-back",
+                                        "{0} {1} off at step {2} and {3} back on.",
+                                        name,
+                                        one
+                                                ? Text.of("all-parts-back.comes", "comes")
+                                                : Text.of("all-parts-back.come", "come"),
+                                        taken + 1,
+                                        back),
+                                Text.of(
+                                        "all-parts-back.what-is-not-put-back",
+                                        "What is not put back is left in the sink, or in the food."))
                         .propose(
-                                "Put back " + (one ? name : "all " + count),
+                                Text.of(
+                                        "all-parts-back.put-back",
+                                        "Put back {0}",
+                                        one
+                                                ? name
+                                                : Text.of("all-parts-back.all", "all {0}", count)),
                                 putBack(end, taken, parts))
                         .under(out.onItem(first.id(), "T11"));
         for (String id : ids) {

@@ -7,6 +7,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T4: every part that comes off goes somewhere, small ones where they cannot get lost. */
 public final class Destination extends BookRule {
@@ -26,30 +27,43 @@ public final class Destination extends BookRule {
                 out.report(info)
                         .items(List.of(part.id()))
                         .says(
-                                "Step %d takes off %s and does not say where it goes."
-                                        .formatted(m.number(), m.sheet().names(List.of(part.id()))),
-                                "What has no place lies on the floor or on a soiled table.");
+                                Text.of(
+                                        "destination.takes-off-and-does-not",
+                                        "Step {0} takes off {1} and does not say where it goes.",
+                                        m.number(),
+                                        m.sheet().names(List.of(part.id()))),
+                                Text.of(
+                                        "destination.what-has-no-place-lies",
+                                        "What has no place lies on the floor or on a soiled table."));
             } else if (!m.night().fitForClean(place) && names(List.of(place), "floor")) {
                 out.report(info)
                         .items(List.of(part.id()))
                         .says(
-                                "Step %d lays %s on the floor."
-                                        .formatted(m.number(), m.sheet().names(List.of(part.id()))),
-                                "What lay on the floor brings the floor to the sink and back to the machine.");
+                                Text.of(
+                                        "destination.lays-on-the-floor",
+                                        "Step {0} lays {1} on the floor.",
+                                        m.number(),
+                                        m.sheet().names(List.of(part.id()))),
+                                Text.of(
+                                        "destination.what-lay-on-the-floor",
+                                        "What lay on the floor brings the floor to the sink and back to the machine."));
             } else if (part.moving().small() && !keeps(place)) {
                 Findings.Report r =
                         out.report(info)
                                 .items(List.of(part.id()))
                                 .says(
-                                        "Step %d puts %s into \"%s\"; small parts go into a bath, tray or bag."
-                                                .formatted(
-                                                        m.number(),
-                                                        m.sheet().names(List.of(part.id())),
-                                                        place),
-                                        "A ring that goes down the drain is missed when the machine is put together.");
+                                        Text.of(
+                                                "destination.puts-into-small-parts-go",
+                                                "Step {0} puts {1} into \"{2}\"; small parts go into a bath, tray or bag.",
+                                                m.number(),
+                                                m.sheet().names(List.of(part.id())),
+                                                place),
+                                        Text.of(
+                                                "destination.a-ring-that-goes-down",
+                                                "A ring that goes down the drain is missed when the machine is put together."));
                 if (part.destination() != null && keeps(part.destination())) {
                     r.propose(
-                            "Into the " + part.destination(),
+                            Text.of("destination.into-the", "Into the {0}", part.destination()),
                             change(
                                     m,
                                     m.step()

@@ -9,6 +9,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
+import orthopur.text.Text;
 
 /** T10: how it is fastened is said where it is fastened. */
 public final class FasteningPattern extends BookRule {
@@ -42,13 +43,26 @@ public final class FasteningPattern extends BookRule {
             out.report(info)
                     .items(ids)
                     .says(
-                            (a.pattern() == null
-                                            ? "Step %d puts %s on and does not say how: %s."
-                                            : "Step %d puts %s on in another way than its sheet says: %s.")
-                                    .formatted(m.number(), m.sheet().names(ids), pattern),
-                            "A pin that is not home comes loose on the first turn.")
+                            a.pattern() == null
+                                    ? Text.of(
+                                            "fastening-pattern.puts-on-and-does-not",
+                                            "Step {0} puts {1} on and does not say how: {2}.",
+                                            m.number(),
+                                            m.sheet().names(ids),
+                                            pattern)
+                                    : Text.of(
+                                            "fastening-pattern.puts-on-in-another-way",
+                                            "Step {0} puts {1} on in another way than its sheet says: {2}.",
+                                            m.number(),
+                                            m.sheet().names(ids),
+                                            pattern),
+                            Text.of(
+                                    "fastening-pattern.a-pin-that-is-not",
+                                    "A pin that is not home comes loose on the first turn."))
                     .propose(
-                            "Say how it is fastened",
+                            Text.of(
+                                    "fastening-pattern.say-how-it-is-fastened",
+                                    "Say how it is fastened"),
                             change(
                                     m,
                                     m.step()

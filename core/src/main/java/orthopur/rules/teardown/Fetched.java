@@ -12,6 +12,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * T6, L14 and T16: what a step needs is on the list before the first screw is turned – tools and
@@ -108,17 +109,24 @@ public final class Fetched extends BookRule {
                         .cause(thing)
                         .items(m.partIds(m.parts()))
                         .says(
-                                "Step %d needs %s, and no earlier step fetches it."
-                                        .formatted(m.number(), thing),
+                                Text.of(
+                                        "fetched.needs-and-no-earlier-step",
+                                        "Step {0} needs {1}, and no earlier step fetches it.",
+                                        m.number(),
+                                        thing),
                                 kind == Kind.AID
-                                        ? "Without it somebody climbs on the machine or holds it with a shoulder."
-                                        : "What is missing half-way costs the night, or something else is used instead.");
+                                        ? Text.of(
+                                                "fetched.without-it-somebody-climbs-on",
+                                                "Without it somebody climbs on the machine or holds it with a shoulder.")
+                                        : Text.of(
+                                                "fetched.what-is-missing-half-way",
+                                                "What is missing half-way costs the night, or something else is used instead."));
         for (Step s : m.procedure().steps().subList(0, m.place())) {
             if (s.action() instanceof Action.Prepare p) {
                 List<String> more = new ArrayList<>(p.things());
                 more.add(thing);
                 r.propose(
-                        "Fetch it with the rest",
+                        Text.of("fetched.fetch-it-with-the-rest", "Fetch it with the rest"),
                         List.of(
                                 new orthopur.procedure.Edit.Change(
                                         s.id(), s.with(new Action.Prepare(more)))));
@@ -126,7 +134,7 @@ public final class Fetched extends BookRule {
             }
         }
         r.propose(
-                "Fetch it first",
+                Text.of("fetched.fetch-it-first", "Fetch it first"),
                 List.of(
                         new orthopur.procedure.Edit.InsertBefore(
                                 m.procedure().steps().getFirst().id(),

@@ -8,6 +8,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * T14 for what was fitted only for cleaning: off again, and counted, before the machine is live.
@@ -33,17 +34,24 @@ public final class FittingsOff extends BookRule {
                 out.report(info)
                         .cause(f.id())
                         .says(
-                                "Step %d %s while %s is still on (%d)."
-                                        .formatted(
-                                                m.number(),
-                                                product
-                                                        ? "brings the first product"
-                                                        : "makes the machine live",
-                                                f.name(),
-                                                m.night().fitted(f.id())),
-                                "It is thrown off, jams, or lets product run where it should not.")
+                                Text.of(
+                                        "fittings-off.while-is-still-on",
+                                        "Step {0} {1} while {2} is still on ({3}).",
+                                        m.number(),
+                                        product
+                                                ? Text.of(
+                                                        "fittings-off.brings-the-first-product",
+                                                        "brings the first product")
+                                                : Text.of(
+                                                        "fittings-off.makes-the-machine-live",
+                                                        "makes the machine live"),
+                                        f.name(),
+                                        m.night().fitted(f.id())),
+                                Text.of(
+                                        "fittings-off.it-is-thrown-off-jams",
+                                        "It is thrown off, jams, or lets product run where it should not."))
                         .propose(
-                                "Take it off first",
+                                Text.of("fittings-off.take-it-off-first", "Take it off first"),
                                 insert(
                                         m,
                                         StepEdits.fresh(

@@ -12,6 +12,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T11: every guard is on, and somebody has checked so, before the machine is made live. */
 public final class GuardsBack implements Rule {
@@ -53,11 +54,23 @@ public final class GuardsBack implements Rule {
         out.report(INFO)
                 .items(ids)
                 .says(
-                        "Step %d makes the machine live while %s%s."
-                                .formatted(m.number(), what, m.sheet().names(ids)),
-                        "The guard is what stands between the moving part and the next person's hand.")
+                        Text.of(
+                                "guards-back.makes-the-machine-live-while",
+                                "Step {0} makes the machine live while {1}{2}.",
+                                m.number(),
+                                what,
+                                m.sheet().names(ids)),
+                        Text.of(
+                                "guards-back.the-guard-is-what-stands",
+                                "The guard is what stands between the moving part and the next person's hand."))
                 .propose(
-                        missing.isEmpty() ? "Check the guards first" : "Put the guard back first",
+                        missing.isEmpty()
+                                ? Text.of(
+                                        "guards-back.check-the-guards-first",
+                                        "Check the guards first")
+                                : Text.of(
+                                        "guards-back.put-the-guard-back-first",
+                                        "Put the guard back first"),
                         edits(m, m.partIds(missing)));
     }
 

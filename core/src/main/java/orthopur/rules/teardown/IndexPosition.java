@@ -11,6 +11,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T12: a part that comes off at one position only: the machine is brought there each time. */
 public final class IndexPosition extends BookRule {
@@ -60,16 +61,23 @@ public final class IndexPosition extends BookRule {
                             .number("positions visited", m.night().visited(p), "positions")
                             .number("parts taken off", wanted, "pieces")
                             .says(
-                                    "Step %d takes off %d of %s and the machine has been brought to %d position%s."
-                                            .formatted(
-                                                    m.number(),
-                                                    wanted,
-                                                    m.sheet().names(List.of(part.id())),
-                                                    m.night().visited(p),
-                                                    m.night().visited(p) == 1 ? "" : "s"),
-                                    "It comes off at one position only; elsewhere it is forced.");
+                                    Text.of(
+                                            "index-position.takes-off-of-and-the",
+                                            "Step {0} takes off {1} of {2} and the machine has been brought to {3, plural, one {# position} other {# positions}}.",
+                                            m.number(),
+                                            wanted,
+                                            m.sheet().names(List.of(part.id())),
+                                            m.night().visited(p)),
+                                    Text.of(
+                                            "index-position.it-comes-off-at-one",
+                                            "It comes off at one position only; elsewhere it is forced."));
             if (byHand) {
-                r.propose("Index " + wanted + " times by hand", edits);
+                r.propose(
+                        Text.of(
+                                "index-position.index-times-by-hand",
+                                "Index {0} times by hand",
+                                wanted),
+                        edits);
             }
         }
     }

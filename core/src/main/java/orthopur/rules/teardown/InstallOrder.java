@@ -10,6 +10,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T3: what belongs behind goes on first; the machine's own order comes before that. */
 public final class InstallOrder extends BookRule {
@@ -52,15 +53,20 @@ public final class InstallOrder extends BookRule {
                         .items(List.of(part.id()))
                         .items(late)
                         .says(
-                                "Step %d puts %s on before %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(List.of(part.id())),
-                                                m.sheet().names(late)),
-                                "It has to come off again, or the part behind is forced or forgotten.");
+                                Text.of(
+                                        "install-order.puts-on-before",
+                                        "Step {0} puts {1} on before {2}.",
+                                        m.number(),
+                                        m.sheet().names(List.of(part.id())),
+                                        m.sheet().names(late)),
+                                Text.of(
+                                        "install-order.it-has-to-come-off",
+                                        "It has to come off again, or the part behind is forced or forgotten."));
         for (Step s : m.procedure().steps().subList(m.place() + 1, m.procedure().steps().size())) {
             if (s.action() instanceof Action.Install && s.action().items().containsAll(late)) {
-                r.propose("Put them on first", List.of(new Edit.Move(s.id(), m.step().id())));
+                r.propose(
+                        Text.of("install-order.put-them-on-first", "Put them on first"),
+                        List.of(new Edit.Move(s.id(), m.step().id())));
                 return;
             }
         }
@@ -68,7 +74,7 @@ public final class InstallOrder extends BookRule {
             List<String> order = new ArrayList<>(late);
             a.items().stream().filter(i -> !late.contains(i)).forEach(order::add);
             r.propose(
-                    "In the order that works",
+                    Text.of("install-order.in-the-order-that-works", "In the order that works"),
                     change(m, m.step().with(new Action.Install(order, a.count(), a.pattern()))));
         }
     }

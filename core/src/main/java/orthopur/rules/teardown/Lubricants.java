@@ -12,6 +12,7 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /**
  * T8: the right film at the right point: none where the sheet says none, food-grade near food,
@@ -42,12 +43,15 @@ public final class Lubricants extends BookRule {
                 out.report(info)
                         .items(List.of(part.id()))
                         .says(
-                                "Step %d lubricates %s, which must stay dry: %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(List.of(part.id())),
-                                                points.getFirst().point()),
-                                "A greased face seal is pressed out of its seat.");
+                                Text.of(
+                                        "lubricants.lubricates-which-must-stay-dry",
+                                        "Step {0} lubricates {1}, which must stay dry: {2}.",
+                                        m.number(),
+                                        m.sheet().names(List.of(part.id())),
+                                        points.getFirst().point()),
+                                Text.of(
+                                        "lubricants.a-greased-face-seal-is",
+                                        "A greased face seal is pressed out of its seat."));
             }
             if (m.action() instanceof Action.Lubricate a) {
                 drops(m, part, a, out);
@@ -57,9 +61,14 @@ public final class Lubricants extends BookRule {
                         .severity(Severity.FIX)
                         .items(List.of(part.id()))
                         .says(
-                                "Step %d lubricates %s, for which the sheet names no point."
-                                        .formatted(m.number(), m.sheet().names(List.of(part.id()))),
-                                "Oil where none belongs drips into the food; if it belongs there, the sheet has to say so.");
+                                Text.of(
+                                        "lubricants.lubricates-for-which-the-sheet",
+                                        "Step {0} lubricates {1}, for which the sheet names no point.",
+                                        m.number(),
+                                        m.sheet().names(List.of(part.id()))),
+                                Text.of(
+                                        "lubricants.oil-where-none-belongs-drips",
+                                        "Oil where none belongs drips into the food; if it belongs there, the sheet has to say so."));
             }
             int zone = part.surfaces().stream().mapToInt(Surface::zone).min().orElse(4);
             boolean enough =
@@ -73,20 +82,31 @@ public final class Lubricants extends BookRule {
             }
         }
         if (!unfit.isEmpty()) {
-            String lack =
+            Object lack =
                     coats && contact
-                            ? ", which is not permitted in food"
-                            : ", which is not food-grade";
+                            ? Text.of(
+                                    "lubricants.which-is-not-permitted-in",
+                                    ", which is not permitted in food")
+                            : Text.of(
+                                    "lubricants.which-is-not-food-grade",
+                                    ", which is not food-grade");
             out.report(info)
                     .items(unfit)
                     .says(
-                            "Step %d leaves %s on %s%s."
-                                    .formatted(
-                                            m.number(),
-                                            c == null ? "a lubricant that is not named" : c.name(),
-                                            m.sheet().names(unfit),
-                                            c == null ? "" : lack),
-                            "What is greased here goes into the food.");
+                            Text.of(
+                                    "lubricants.leaves-on",
+                                    "Step {0} leaves {1} on {2}{3}.",
+                                    m.number(),
+                                    c == null
+                                            ? Text.of(
+                                                    "lubricants.a-lubricant-that-is-not",
+                                                    "a lubricant that is not named")
+                                            : c.name(),
+                                    m.sheet().names(unfit),
+                                    c == null ? "" : lack),
+                            Text.of(
+                                    "lubricants.what-is-greased-here-goes",
+                                    "What is greased here goes into the food."));
         }
     }
 
@@ -102,20 +122,33 @@ public final class Lubricants extends BookRule {
                     .severity(Severity.FIX)
                     .items(List.of(part.id()))
                     .says(
-                            "Step %d lubricates %s, %s%s."
-                                    .formatted(
-                                            m.number(),
-                                            point.point(),
-                                            off
-                                                    ? "with %s; the sheet says %d"
-                                                            .formatted(
-                                                                    a.drops() == null
-                                                                            ? "drops not stated"
-                                                                            : a.drops() + " drops",
-                                                                    point.drops())
-                                                    : "and does not work it in",
-                                            still ? ": " + point.workIn() : ""),
-                            "Too much runs into the food, too little runs dry.");
+                            Text.of(
+                                    "lubricants.lubricates",
+                                    "Step {0} lubricates {1}, {2}{3}.",
+                                    m.number(),
+                                    point.point(),
+                                    off
+                                            ? Text.of(
+                                                    "lubricants.with-the-sheet-says",
+                                                    "with {0}; the sheet says {1}",
+                                                    a.drops() == null
+                                                            ? Text.of(
+                                                                    "lubricants.drops-not-stated",
+                                                                    "drops not stated")
+                                                            : Text.of(
+                                                                    "lubricants.drops",
+                                                                    "{0} drops",
+                                                                    a.drops()),
+                                                    point.drops())
+                                            : Text.of(
+                                                    "lubricants.and-does-not-work-it",
+                                                    "and does not work it in"),
+                                    still
+                                            ? Text.of("lubricants.text", ": {0}", point.workIn())
+                                            : ""),
+                            Text.of(
+                                    "lubricants.too-much-runs-into-the",
+                                    "Too much runs into the food, too little runs dry."));
             return;
         }
     }
@@ -139,12 +172,15 @@ public final class Lubricants extends BookRule {
                             .severity(Severity.FIX)
                             .items(List.of(part.id()))
                             .says(
-                                    "%s is not lubricated: %s is due %s."
-                                            .formatted(
-                                                    part.name(),
-                                                    point.point(),
-                                                    point.frequency().shown()),
-                                    "A dry bearing or ring wears, leaks and sheds.");
+                                    Text.of(
+                                            "lubricants.is-not-lubricated-is-due",
+                                            "{0} is not lubricated: {1} is due {2}.",
+                                            part.name(),
+                                            point.point(),
+                                            point.frequency().shown()),
+                                    Text.of(
+                                            "lubricants.a-dry-bearing-or-ring",
+                                            "A dry bearing or ring wears, leaks and sheds."));
                     break;
                 }
             }

@@ -18,11 +18,14 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T9: every measured check of the sheet that the work touched is made after assembly. */
 public final class MeasuredChecks extends BookRule {
-    private static final String TOO_EARLY =
-            "What is checked before it is put together says nothing of how it is put together.";
+    private static final Text TOO_EARLY =
+            Text.of(
+                    "measured-checks.too-early",
+                    "What is checked before it is put together says nothing of how it is put together.");
 
     public MeasuredChecks() {
         super("T9", Severity.FIX, "Measured checks are made after assembly", "machine manual");
@@ -48,11 +51,12 @@ public final class MeasuredChecks extends BookRule {
                         .cause(id)
                         .items(List.of(check.part()))
                         .says(
-                                "Step %d makes the check \"%s\" before %s is on."
-                                        .formatted(
-                                                m.number(),
-                                                check.name(),
-                                                m.sheet().names(m.partIds(List.of(missing)))),
+                                Text.of(
+                                        "measured-checks.makes-the-check-before-is",
+                                        "Step {0} makes the check \"{1}\" before {2} is on.",
+                                        m.number(),
+                                        check.name(),
+                                        m.sheet().names(m.partIds(List.of(missing)))),
                                 TOO_EARLY);
             }
         }
@@ -66,7 +70,7 @@ public final class MeasuredChecks extends BookRule {
             return;
         }
         String stated = m.action() instanceof Action.Measure a ? a.value() : null;
-        String range =
+        Object range =
                 "%s to %s %s"
                         .formatted(
                                 Show.number(check.least()),
@@ -83,13 +87,20 @@ public final class MeasuredChecks extends BookRule {
             out.report(info)
                     .items(List.of(check.part()))
                     .says(
-                            "Step %d states \"%s\" for the check \"%s\"; the sheet has it in %s."
-                                    .formatted(
-                                            m.number(),
-                                            stated,
-                                            check.name(),
-                                            check.unit() == null ? "a plain number" : check.unit()),
-                            "A number in another unit is another value.");
+                            Text.of(
+                                    "measured-checks.states-for-the-check-the",
+                                    "Step {0} states \"{1}\" for the check \"{2}\"; the sheet has it in {3}.",
+                                    m.number(),
+                                    stated,
+                                    check.name(),
+                                    check.unit() == null
+                                            ? Text.of(
+                                                    "measured-checks.a-plain-number",
+                                                    "a plain number")
+                                            : check.unit()),
+                            Text.of(
+                                    "measured-checks.a-number-in-another-unit",
+                                    "A number in another unit is another value."));
         } else if (stated != null && (value < check.least() || value > check.most())) {
             out.report(info)
                     .items(List.of(check.part()))
@@ -97,9 +108,16 @@ public final class MeasuredChecks extends BookRule {
                     .number("least", check.least(), check.unit() == null ? "" : check.unit())
                     .number("most", check.most(), check.unit() == null ? "" : check.unit())
                     .says(
-                            "Step %d sets the check \"%s\" to %s; the sheet says %s."
-                                    .formatted(m.number(), check.name(), stated, range),
-                            "Out of this range the machine wears, leaks or throws parts.");
+                            Text.of(
+                                    "measured-checks.sets-the-check-to-the",
+                                    "Step {0} sets the check \"{1}\" to {2}; the sheet says {3}.",
+                                    m.number(),
+                                    check.name(),
+                                    stated,
+                                    range),
+                            Text.of(
+                                    "measured-checks.out-of-this-range-the",
+                                    "Out of this range the machine wears, leaks or throws parts."));
         }
     }
 
@@ -125,9 +143,15 @@ public final class MeasuredChecks extends BookRule {
             out.report(info)
                     .items(List.of(check.part()))
                     .says(
-                            "Step %d makes the check \"%s\", which is made %s."
-                                    .formatted(m.number(), check.name(), String.join(", ", wrong)),
-                            "In another state it shows nothing, or it puts a hand where it moves.");
+                            Text.of(
+                                    "measured-checks.makes-the-check-which-is",
+                                    "Step {0} makes the check \"{1}\", which is made {2}.",
+                                    m.number(),
+                                    check.name(),
+                                    String.join(", ", wrong)),
+                            Text.of(
+                                    "measured-checks.in-another-state-it-shows",
+                                    "In another state it shows nothing, or it puts a hand where it moves."));
         }
     }
 
@@ -215,31 +239,38 @@ public final class MeasuredChecks extends BookRule {
                 out.report(info)
                         .items(List.of(check.part()))
                         .says(
-                                "Step %d makes the check \"%s\" before step %d puts %s on."
-                                        .formatted(
-                                                at + 1,
-                                                check.name(),
-                                                end.night().installedAt(part) + 1,
-                                                end.sheet().names(List.of(check.part()))),
+                                Text.of(
+                                        "measured-checks.makes-the-check-before-step",
+                                        "Step {0} makes the check \"{1}\" before step {2} puts {3} on.",
+                                        at + 1,
+                                        check.name(),
+                                        end.night().installedAt(part) + 1,
+                                        end.sheet().names(List.of(check.part()))),
                                 TOO_EARLY);
             }
             if (touched && at == null) {
                 out.report(info)
                         .items(List.of(check.part()))
                         .says(
-                                "The check \"%s\" is not made%s."
-                                        .formatted(
-                                                check.name(),
-                                                check.least() == null
-                                                        ? ""
-                                                        : "; it has to be %s to %s %s"
-                                                                .formatted(
-                                                                        check.least(),
-                                                                        check.most(),
-                                                                        check.unit())),
-                                "Half of all faults after a clean are assembly faults.")
+                                Text.of(
+                                        "measured-checks.the-check-is-not-made",
+                                        "The check \"{0}\" is not made{1}.",
+                                        check.name(),
+                                        check.least() == null
+                                                ? ""
+                                                : Text.of(
+                                                        "measured-checks.it-has-to-be-to",
+                                                        "; it has to be {0} to {1} {2}",
+                                                        check.least(),
+                                                        check.most(),
+                                                        check.unit())),
+                                Text.of(
+                                        "measured-checks.half-of-all-faults-after",
+                                        "Half of all faults after a clean are assembly faults."))
                         .propose(
-                                "Check it after assembly",
+                                Text.of(
+                                        "measured-checks.check-it-after-assembly",
+                                        "Check it after assembly"),
                                 List.of(
                                         new Edit.InsertBefore(
                                                 StepEdits.firstFrom(

@@ -12,6 +12,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * T14: what was moved aside is back before the machine is made live. The other half of the rule,
@@ -59,11 +60,19 @@ public final class MovedBack implements Rule {
                 .at(place, p.steps().get(place).id())
                 .items(List.of(part.id()))
                 .says(
-                        "%s was moved aside and is not back at step %d."
-                                .formatted(SheetIndex.spoken(part.name()), number),
-                        "A part that stands open catches, or leaves an edge bare, when the machine starts.")
+                        Text.of(
+                                "moved-back.was-moved-aside-and-is",
+                                "{0} was moved aside and is not back at step {1}.",
+                                SheetIndex.spoken(part.name()),
+                                number),
+                        Text.of(
+                                "moved-back.a-part-that-stands-open",
+                                "A part that stands open catches, or leaves an edge bare, when the machine starts."))
                 .propose(
-                        "Move " + SheetIndex.spoken(part.name()) + " back",
+                        Text.of(
+                                "moved-back.move-back",
+                                "Move {0} back",
+                                SheetIndex.spoken(part.name())),
                         List.of(
                                 new Edit.InsertBefore(
                                         StepEdits.firstFrom(

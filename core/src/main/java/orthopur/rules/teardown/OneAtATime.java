@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T15: of parts that hold the machine in turn never all are off. */
 public final class OneAtATime extends BookRule {
@@ -52,9 +53,14 @@ public final class OneAtATime extends BookRule {
                         .cause(group)
                         .items(siblings)
                         .says(
-                                "Step %d leaves none of %s on the machine."
-                                        .formatted(m.number(), m.sheet().names(siblings)),
-                                "One of them carries it while the other is off; without both it drops.");
+                                Text.of(
+                                        "one-at-atime.leaves-none-of-on-the",
+                                        "Step {0} leaves none of {1} on the machine.",
+                                        m.number(),
+                                        m.sheet().names(siblings)),
+                                Text.of(
+                                        "one-at-atime.one-of-them-carries-it",
+                                        "One of them carries it while the other is off; without both it drops."));
             }
         }
     }

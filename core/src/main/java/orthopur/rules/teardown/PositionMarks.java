@@ -8,6 +8,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T5: what must return to its place is marked before it leaves it. */
 public final class PositionMarks extends BookRule {
@@ -37,11 +38,17 @@ public final class PositionMarks extends BookRule {
             out.report(info)
                     .items(unmarked)
                     .says(
-                            "Step %d takes off %s without a mark (%s)."
-                                    .formatted(m.number(), m.sheet().names(unmarked), mark),
-                            "Swapped parts fit and work wrongly; the cause is looked for everywhere else first.")
+                            Text.of(
+                                    "position-marks.takes-off-without-a-mark",
+                                    "Step {0} takes off {1} without a mark ({2}).",
+                                    m.number(),
+                                    m.sheet().names(unmarked),
+                                    mark),
+                            Text.of(
+                                    "position-marks.swapped-parts-fit-and-work",
+                                    "Swapped parts fit and work wrongly; the cause is looked for everywhere else first."))
                     .propose(
-                            "Mark them first",
+                            Text.of("position-marks.mark-them-first", "Mark them first"),
                             insert(
                                     m,
                                     StepEdits.fresh(

@@ -15,6 +15,7 @@ import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /** T1: a part comes off only when what is in front of it is off or moved aside. */
 public final class RemovalOrder implements Rule {
@@ -54,13 +55,15 @@ public final class RemovalOrder implements Rule {
                             .items(List.of(part.id()))
                             .items(m.partIds(inFront))
                             .says(
-                                    "Step %d takes off %s while %s is still in front of it."
-                                            .formatted(
-                                                    m.number(),
-                                                    SheetIndex.spoken(part.name()),
-                                                    m.sheet().names(m.partIds(inFront))),
-                                    "It cannot come off this way; someone will force it and hurt the part or a"
-                                            + " hand.");
+                                    Text.of(
+                                            "removal-order.takes-off-while-is-still",
+                                            "Step {0} takes off {1} while {2} is still in front of it.",
+                                            m.number(),
+                                            SheetIndex.spoken(part.name()),
+                                            m.sheet().names(m.partIds(inFront))),
+                                    Text.of(
+                                            "removal-order.it-cannot-come-off-this",
+                                            "It cannot come off this way; someone will force it and hurt the part or a hand."));
             for (int f : inFront) {
                 propose(m, p, m.sheet().part(f), r);
             }
@@ -75,7 +78,10 @@ public final class RemovalOrder implements Rule {
                     s.action() instanceof Action.Remove || s.action() instanceof Action.Shift;
             if (takes && s.action().items().contains(front.id())) {
                 r.propose(
-                        "Take off " + SheetIndex.spoken(front.name()) + " first",
+                        Text.of(
+                                "removal-order.take-off-first",
+                                "Take off {0} first",
+                                SheetIndex.spoken(front.name())),
                         List.of(new Edit.Move(s.id(), before)));
                 return;
             }
@@ -83,7 +89,10 @@ public final class RemovalOrder implements Rule {
         String back = afterInstallOf(p, m.place(), m.sheet().part(behind).id());
         if (front.shifts()) {
             r.propose(
-                    "Move " + SheetIndex.spoken(front.name()) + " aside first",
+                    Text.of(
+                            "removal-order.move-aside-first",
+                            "Move {0} aside first",
+                            SheetIndex.spoken(front.name())),
                     List.of(
                             insert(
                                     p,
@@ -102,7 +111,10 @@ public final class RemovalOrder implements Rule {
         }
         if (front.removable()) {
             r.propose(
-                    "Take off " + SheetIndex.spoken(front.name()) + " first",
+                    Text.of(
+                            "removal-order.take-off-first",
+                            "Take off {0} first",
+                            SheetIndex.spoken(front.name())),
                     List.of(
                             insert(
                                     p,

@@ -7,6 +7,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T13: the machine stands in its safe position before it is cut off. */
 public final class SafePosition extends BookRule {
@@ -33,11 +34,16 @@ public final class SafePosition extends BookRule {
         out.report(info)
                 .cause("position")
                 .says(
-                        "Step %d isolates the machine before it is in its safe position: %s."
-                                .formatted(m.number(), position),
-                        "Without power it stays where it stopped, with its edge or gap open.")
+                        Text.of(
+                                "safe-position.isolates-the-machine-before-it",
+                                "Step {0} isolates the machine before it is in its safe position: {1}.",
+                                m.number(),
+                                position),
+                        Text.of(
+                                "safe-position.without-power-it-stays-where",
+                                "Without power it stays where it stopped, with its edge or gap open."))
                 .propose(
-                        "Set it safe first",
+                        Text.of("safe-position.set-it-safe-first", "Set it safe first"),
                         insert(
                                 m,
                                 StepEdits.fresh(

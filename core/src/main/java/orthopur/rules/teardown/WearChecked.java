@@ -9,6 +9,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Severity;
+import orthopur.text.Text;
 
 /** T7: wear is looked at before a part goes on again, and pairs are replaced as pairs. */
 public final class WearChecked extends BookRule {
@@ -46,14 +47,20 @@ public final class WearChecked extends BookRule {
                 out.report(info)
                         .items(List.of(part.id()))
                         .says(
-                                "Step %d puts %s on and nobody has checked it for wear: %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(List.of(part.id())),
-                                                part.fitting().wearCheck()),
-                                "A cut seal leaks, a nicked edge sheds metal.")
+                                Text.of(
+                                        "wear-checked.puts-on-and-nobody-has",
+                                        "Step {0} puts {1} on and nobody has checked it for wear: {2}.",
+                                        m.number(),
+                                        m.sheet().names(List.of(part.id())),
+                                        part.fitting().wearCheck()),
+                                Text.of(
+                                        "wear-checked.a-cut-seal-leaks-a",
+                                        "A cut seal leaks, a nicked edge sheds metal."))
                         .propose(
-                                "Check it before step " + m.number(),
+                                Text.of(
+                                        "wear-checked.check-it-before-step",
+                                        "Check it before step {0}",
+                                        m.number()),
                                 insert(
                                         m,
                                         StepEdits.fresh(
@@ -77,14 +84,18 @@ public final class WearChecked extends BookRule {
                 out.report(info)
                         .items(List.of(part.id(), pair))
                         .says(
-                                "Step %d replaces %s without %s."
-                                        .formatted(
-                                                m.number(),
-                                                m.sheet().names(List.of(part.id())),
-                                                m.sheet().names(List.of(pair))),
-                                "A new part on a worn partner wears out at once.")
+                                Text.of(
+                                        "wear-checked.replaces-without",
+                                        "Step {0} replaces {1} without {2}.",
+                                        m.number(),
+                                        m.sheet().names(List.of(part.id())),
+                                        m.sheet().names(List.of(pair))),
+                                Text.of(
+                                        "wear-checked.a-new-part-on-a",
+                                        "A new part on a worn partner wears out at once."))
                         .propose(
-                                "Replace both", change(m, m.step().with(new Action.Replace(both))));
+                                Text.of("wear-checked.replace-both", "Replace both"),
+                                change(m, m.step().with(new Action.Replace(both))));
             }
         }
     }

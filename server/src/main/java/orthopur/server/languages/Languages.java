@@ -44,8 +44,8 @@ public class Languages {
      * One language.
      *
      * @param code as in BCP 47, for instance "es"
-     * @param texts each sentence of the interface by its id, each text of a sheet or procedure by its
-     *     English
+     * @param texts each sentence of the interface by its id, each text of a sheet or procedure by
+     *     its English
      */
     record Language(String code, String name, Map<String, String> texts) {}
 

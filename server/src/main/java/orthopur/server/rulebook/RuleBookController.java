@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.examples.Examples;
+import orthopur.formats.VerdictDocument;
 import orthopur.machine.Regime;
 import orthopur.round.Role;
 import orthopur.rulebook.Figure;
@@ -86,10 +87,10 @@ class RuleBookController {
     /**
      * One of the two examples of a rule.
      *
-     * @param message what the rule says; absent where it is kept
+     * @param finding what the rule says; absent where it is kept
      */
     record ExampleView(
-            String procedure, String what, @Nullable String message, @Nullable String because) {}
+            String procedure, String what, VerdictDocument.@Nullable FindingDocument finding) {}
 
     /**
      * @param machine on which it is shown; absent where no machine of this site shows the rule
@@ -141,10 +142,7 @@ class RuleBookController {
             Examples.Example e, Examples.Side side, String what, Context tried) {
         Finding f = Examples.judge(e, side, tried).finding();
         return new ExampleView(
-                side.procedure().title(),
-                what,
-                f == null ? null : f.message(),
-                f == null ? null : f.because());
+                side.procedure().title(), what, f == null ? null : VerdictDocument.finding(f));
     }
 
     /** The figure as it might become. */
