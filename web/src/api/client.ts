@@ -4,20 +4,38 @@ import type { components, paths } from "./schema";
 export type Schemas = components["schemas"];
 export type FieldProblem = { pointer: string; message: string };
 
+/** A sentence by its id and arguments: numbers, names, figures, lists of them, and sentences. */
+export type CoreText = { id: string; english: string; args: unknown[] };
+
+let phrase = (text: CoreText): string => text.english;
+
+/** How a sentence is put into the reader's language; until it is told it is English. */
+export const phraseBy = (inWords: (text: CoreText) => string) => {
+  phrase = inWords;
+};
+
 /** What the server said was wrong, in plain words, with pointers to fields where it has them. */
 export class ApiProblem extends Error {
   readonly status: number;
   readonly fields: FieldProblem[];
+  readonly said: CoreText | undefined;
 
-  constructor(status: number, message: string, fields: FieldProblem[] = []) {
+  constructor(status: number, message: string, fields: FieldProblem[] = [], said?: CoreText) {
     super(message);
     this.status = status;
     this.fields = fields;
+    this.said = said;
   }
 }
 
 /** The server could not be reached at all. */
 export class Offline extends Error {
+  readonly said: CoreText = {
+    id: "api.client.offline",
+    english: "The server cannot be reached. What you typed is still here.",
+    args: [],
+  };
+
   constructor() {
     super("The server cannot be reached. What you typed is still here.");
   }
@@ -75,14 +93,27 @@ export async function unwrap<T>(promise: Promise<Answer<T>>): Promise<T> {
   if (response.ok) {
     return data as T;
   }
-  const problem = (error ?? {}) as { detail?: string; errors?: FieldProblem[] };
+  const problem = (error ?? {}) as { detail?: string; errors?: FieldProblem[]; said?: CoreText };
   throw new ApiProblem(
     response.status,
     problem.detail ?? `The server answered with ${response.status}.`,
     problem.errors ?? [],
+    problem.said ?? (problem.detail ? undefined : answered(response.status)),
   );
 }
 
+const answered = (status: number): CoreText => ({
+  id: "api.client.answered",
+  english: `The server answered with ${status}.`,
+  args: [status],
+});
+
+/** What went wrong, in the reader's language. */
 export function message(error: unknown): string {
-  return error instanceof Error ? error.message : "Something went wrong.";
+  if ((error instanceof ApiProblem || error instanceof Offline) && error.said) {
+    return phrase(error.said);
+  }
+  return error instanceof Error
+    ? error.message
+    : phrase({ id: "api.client.unknown", english: "Something went wrong.", args: [] });
 }

@@ -1,4 +1,4 @@
-import { api, unwrap } from "../api/client";
+import { api, phraseBy, unwrap } from "../api/client";
 import { heard } from "./kept";
 import { speak, type Texts } from "./say";
 import type { Degrees } from "./temperature";
@@ -41,6 +41,9 @@ export async function begin(): Promise<void> {
   } catch {
     speak("en", {}, unit);
   }
+  // Only now: what it says is put together when it is loaded.
+  const { sentence } = await import("./texts");
+  phraseBy(sentence);
 }
 
 /** Speaks another language, or shows another unit, from the next page on; stays as it is where the file cannot be had. */

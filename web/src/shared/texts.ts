@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, unwrap } from "../api/client";
+import { api, type CoreText, unwrap } from "../api/client";
 import { heard } from "./kept";
 import { keys } from "./keys";
 import { degrees, fill, say, spoken, type Texts, textsOf } from "./say";
@@ -76,9 +76,6 @@ export function useLanguages() {
   });
 }
 
-/** A sentence of the core: its arguments are numbers, names, figures, lists of them, and sentences. */
-export type CoreText = { id: string; english: string; args: unknown[] };
-
 /** As a piece of a sentence. */
 export function piece(text: CoreText): string {
   const sentence = textsOf()[text.id];
@@ -100,6 +97,13 @@ function part(arg: unknown): string | number {
   }
   return typeof arg === "number" ? arg : translate(textsOf(), String(arg));
 }
+
+/** What the client itself says; it stands below all screens, so its sentences are named here. */
+export const OF_THE_CLIENT = [
+  say("api.client.offline", "The server cannot be reached. What you typed is still here."),
+  say("api.client.answered", "The server answered with {0}."),
+  say("api.client.unknown", "Something went wrong."),
+];
 
 /** Why an entry was not taken, as the core names it. */
 export const REFUSALS: Record<string, string> = {
@@ -156,5 +160,21 @@ export const REFUSALS: Record<string, string> = {
   STILL_LOCKED: say("refusal.still-locked", "Still locked: {0}."),
   NOT_DONE: say("refusal.not-done", "Step {0} is not done yet."),
   NO_PART: say("refusal.no-part", "There is no such part in this round."),
+  NOT_CLOSED: say("refusal.not-closed", "This round is not handed over yet."),
+  ALREADY_RELEASED: say("refusal.already-released", "This round is already released."),
+  PROOF_FAILED: say("refusal.proof-failed", "“{0}” did not pass. Re-clean, or read again."),
+  PLAN_FIXED: say("refusal.plan-fixed", "The inspection list was fixed when the round was handed over."),
+  NO_PLAN: say("refusal.no-plan", "There is no inspection list; it cannot be released like this."),
+  NOT_IN_PLAN: say("refusal.not-in-plan", "The plan of this round has no site “{0}”."),
+  NOT_FOUND: say("refusal.not-found", "Not released: still to be found or passed: {0}."),
+  TOO_LONG: say("refusal.too-long", "A conditional release lasts 1 to {0} hours."),
+  SAY_CONDITION: say("refusal.say-condition", "Say what the conditional release waits for."),
+  NOT_EVEN_SO: say(
+    "refusal.not-even-so",
+    "Not even for a time: the inspection has to be done, and nothing may have failed.",
+  ),
+  DID_THE_WORK: say("refusal.did-the-work", "{0} did work in this round; somebody else has to release it."),
+  NOT_YOURS: say("refusal.not-yours", "{0} may not do this: it is for {1}."),
+  NOT_SIGNED: say("refusal.not-signed", "This has to be signed; that takes a connection."),
   NAME_THE_PART: say("refusal.name-the-part", "Say which part."),
 };

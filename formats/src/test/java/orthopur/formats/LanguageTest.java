@@ -18,6 +18,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
@@ -140,12 +142,12 @@ class LanguageTest {
 
     private static final Path ENGLISH_TEXTS = SPANISH.resolveSibling("english");
 
-    /** Each sentence of the core, from its source: {@code Text.of("id", "English", …)}. */
-    private static Map<String, String> saidByTheCore() throws IOException {
+    /** Each sentence of a module, from its source: {@code Text.of("id", "English", …)}. */
+    private static Map<String, String> saidBy(String module) throws IOException {
         Pattern said =
                 Pattern.compile("\\bText\\.of\\(\\s*\"([^\"]+)\",\\s*\"((?:[^\"\\\\]|\\\\.)*)\"");
         Map<String, String> all = new TreeMap<>();
-        try (Stream<Path> files = Files.walk(Path.of("..", "core", "src", "main", "java"))) {
+        try (Stream<Path> files = Files.walk(Path.of("..", module, "src", "main", "java"))) {
             for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
                 Matcher m = said.matcher(Files.readString(file));
                 while (m.find()) {
@@ -167,24 +169,28 @@ class LanguageTest {
         return all;
     }
 
-    /** What translators get is what the core says. */
-    @Test
-    void theEnglishOfTheCoreIsTheOneInItsSource() throws IOException {
-        Map<String, String> said = saidByTheCore();
-        assertTrue(said.size() > 350);
-        Path file = ENGLISH_TEXTS.resolve("core.json");
+    /** What translators get is what the program says. */
+    @ParameterizedTest
+    @ValueSource(strings = {"core", "server"})
+    void theEnglishIsTheOneInTheSource(String module) throws IOException {
+        Map<String, String> said = saidBy(module);
+        assertTrue(said.size() > 80);
+        Path file = ENGLISH_TEXTS.resolve(module + ".json");
         if (Boolean.getBoolean("orthopur.write")) {
             Files.writeString(file, Json.write(said));
         }
-        assertEquals(said, english("core.json"));
+        assertEquals(said, english(module + ".json"));
     }
 
-    @Test
-    void everySentenceOfTheCoreIsTranslated() throws IOException {
+    @ParameterizedTest
+    @ValueSource(strings = {"core", "server"})
+    void everySentenceIsTranslated(String module) throws IOException {
         JsonNode spanish = spanish();
         assertEquals(
                 List.of(),
-                english("core.json").keySet().stream().filter(id -> !spanish.has(id)).toList());
+                english(module + ".json").keySet().stream()
+                        .filter(id -> !spanish.has(id))
+                        .toList());
     }
 
     @Test
@@ -209,6 +215,7 @@ class LanguageTest {
     void placesToFillAreTheSame() throws IOException {
         Map<String, String> sentences = new TreeMap<>(english("interface.json"));
         sentences.putAll(english("core.json"));
+        sentences.putAll(english("server.json"));
         spanish()
                 .properties()
                 .forEach(

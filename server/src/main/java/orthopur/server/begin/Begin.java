@@ -9,6 +9,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.FirstPeople;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -38,7 +39,9 @@ class Begin {
         if (!(site instanceof ObjectNode described)) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    "Say which site it is: name, town, time zone and its city water.");
+                    Text.of(
+                            "begin.say-which-site-it-is",
+                            "Say which site it is: name, town, time zone and its city water."));
         }
         String document = Site.read(described.toString()).write();
         people.supervisor(name, password, pin, s -> make(document, s));

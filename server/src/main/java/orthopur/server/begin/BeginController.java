@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 
 /** For whoever holds the one-time link. */
@@ -48,7 +49,9 @@ class BeginController {
     void begin(@RequestBody First in) {
         if (!invitation.opens(in.token())) {
             throw Said.forbidden(
-                    "This link is not the one that the server printed at its last start, or it was used.");
+                    Text.of(
+                            "begin-controller.this-link-is-not-the",
+                            "This link is not the one that the server printed at its last start, or it was used."));
         }
         begin.with(in.name(), in.password(), in.pin(), in.site(), invitation.first());
         invitation.used();

@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /** The certificate of this server, for tablets that do not know it yet. */
 @RestController
@@ -43,7 +44,10 @@ class CertificateController {
     @GetMapping("/file")
     ResponseEntity<String> file() {
         if (pem.isEmpty()) {
-            throw Said.notFound("This server has no certificate of its own.");
+            throw Said.notFound(
+                    Text.of(
+                            "certificate-controller.this-server-has-no-certificate",
+                            "This server has no certificate of its own."));
         }
         return ResponseEntity.ok()
                 .header("Content-Type", "application/x-x509-ca-cert")

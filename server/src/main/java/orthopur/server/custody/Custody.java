@@ -27,6 +27,7 @@ import orthopur.ledger.Ledger;
 import orthopur.ledger.Sealed;
 import orthopur.ledger.SiteKey;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /**
  * Signs the heads of the log and knows what was changed from outside. What the program goes by is
@@ -92,8 +93,10 @@ public class Custody {
     public void vouchFor(Sealed kind, String ref) {
         if (touched.contains(name(kind, ref))) {
             throw Said.conflict(
-                    "%s was changed on the server by something other than this program, so it is not used. The administrator runs ./orthopur check."
-                            .formatted(called(kind, ref)));
+                    Text.of(
+                            "custody.was-changed-on-the-server",
+                            "{0} was changed on the server by something other than this program, so it is not used. The administrator runs ./orthopur check.",
+                            called(kind, ref)));
         }
     }
 

@@ -23,6 +23,7 @@ import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
+import orthopur.text.Text;
 
 @RestController
 @MayUse(
@@ -68,7 +69,9 @@ class FilesController {
         if (pin == null) {
             throw new Said(
                     HttpStatus.PRECONDITION_REQUIRED,
-                    "A machine sheet is judged by as soon as it is here: sign it with your PIN.");
+                    Text.of(
+                            "files-controller.a-machine-sheet-is-judged",
+                            "A machine sheet is judged by as soon as it is here: sign it with your PIN."));
         }
         sheets.add(sheet, accounts.sign(person, pin));
         return new Imported("sheet", sheet.code(), sheet.version(), sheet.name());
@@ -97,7 +100,11 @@ class FilesController {
     @GetMapping(value = "/api/schemas/{name}", produces = MediaType.APPLICATION_JSON_VALUE)
     String schema(@PathVariable String name) {
         if (!Schemas.NAMES.contains(name)) {
-            throw Said.notFound("There is no schema \"" + name + "\".");
+            throw Said.notFound(
+                    Text.of(
+                            "files-controller.there-is-no-schema",
+                            "There is no schema \"{0}\".",
+                            name));
         }
         return Schemas.text(name);
     }

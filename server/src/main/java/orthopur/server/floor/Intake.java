@@ -16,6 +16,7 @@ import orthopur.round.Written;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /**
  * The door of the log, for rounds and for the site beside them: what is sent is read, is no entry
@@ -120,7 +121,10 @@ public class Intake {
             return false;
         }
         if (!there.round().equals(stream.id())) {
-            throw Said.conflict("An entry of this id belongs to another round.");
+            throw Said.conflict(
+                    Text.of(
+                            "intake.an-entry-of-this-id",
+                            "An entry of this id belongs to another round."));
         }
         if (!there.kind().equals(s.kind())
                 || !there.step().equals(s.step())
@@ -152,8 +156,11 @@ public class Intake {
     Fresh takeIn(Stream stream, List<Sent> sent, long sentAt, Person person) {
         if (sent.size() > MOST_AT_ONCE) {
             throw Said.conflict(
-                    "%d entries came at once; allowed are %d."
-                            .formatted(sent.size(), MOST_AT_ONCE));
+                    Text.of(
+                            "intake.entries-came-at-once-allowed",
+                            "{0} entries came at once; allowed are {1}.",
+                            sent.size(),
+                            MOST_AT_ONCE));
         }
         long ahead = clock.millis() - sentAt;
         List<Taken> fates = new ArrayList<>();
@@ -191,18 +198,25 @@ public class Intake {
     /** Nothing about what is sent is taken for granted. */
     private static void whole(Sent s) {
         if (s.id() == null || s.id().isBlank() || s.id().length() > 64) {
-            throw Said.conflict("An entry has an id of 1 to 64 characters.");
+            throw Said.conflict(
+                    Text.of(
+                            "intake.an-entry-has-an-id",
+                            "An entry has an id of 1 to 64 characters."));
         }
         told(s);
         if (s.given().stream().anyMatch(Objects::isNull)) {
-            throw Said.conflict("A figure of this entry is empty.");
+            throw Said.conflict(
+                    Text.of("intake.a-figure-of-this-entry", "A figure of this entry is empty."));
         }
         printable(s);
     }
 
     private static long told(Sent s) {
         if (s.tabletTime() == null) {
-            throw Said.conflict("An entry says when it was made, by the tablet's clock.");
+            throw Said.conflict(
+                    Text.of(
+                            "intake.an-entry-says-when-it",
+                            "An entry says when it was made, by the tablet's clock."));
         }
         return s.tabletTime();
     }
@@ -213,7 +227,10 @@ public class Intake {
         sent.given().forEach(f -> texts.add(f.name() + f.text() + f.unit()));
         for (String text : texts) {
             if (text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\t')) {
-                throw Said.conflict("A text of this entry holds a control character.");
+                throw Said.conflict(
+                        Text.of(
+                                "intake.a-text-of-this-entry",
+                                "A text of this entry holds a control character."));
             }
         }
     }
@@ -227,7 +244,9 @@ public class Intake {
 
     private static Said otherContent() {
         return Said.conflict(
-                "An entry of this id says something else already; it is in the log as it came first.");
+                Text.of(
+                        "intake.an-entry-of-this-id-2",
+                        "An entry of this id says something else already; it is in the log as it came first."));
     }
 
     private EntryEnvelope envelope(

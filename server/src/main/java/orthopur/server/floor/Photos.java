@@ -22,6 +22,7 @@ import orthopur.round.Role;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /** Photos of the floor, kept under the SHA-256 of their bytes; the entry in the log names it. */
 @RestController
@@ -48,10 +49,14 @@ class Photos {
         String type = type(bytes);
         if (type == null) {
             throw new Said(
-                    HttpStatus.UNSUPPORTED_MEDIA_TYPE, "This is not a photo in JPEG or PNG.");
+                    HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                    Text.of("photos.this-is-not-a-photo", "This is not a photo in JPEG or PNG."));
         }
         if (!sha256.equals(hash(bytes))) {
-            throw Said.conflict("The photo was damaged on its way. Send it again.");
+            throw Said.conflict(
+                    Text.of(
+                            "photos.the-photo-was-damaged-on",
+                            "The photo was damaged on its way. Send it again."));
         }
         db.insertInto(PHOTO)
                 .set(PHOTO.SHA256, sha256)
@@ -70,7 +75,12 @@ class Photos {
                 db.selectFrom(PHOTO)
                         .where(PHOTO.SHA256.eq(sha256))
                         .fetchOptional()
-                        .orElseThrow(() -> Said.notFound("This photo has not come in."));
+                        .orElseThrow(
+                                () ->
+                                        Said.notFound(
+                                                Text.of(
+                                                        "photos.this-photo-has-not-come",
+                                                        "This photo has not come in.")));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(photo.getType()))
                 .header("Cache-Control", "private, max-age=31536000, immutable")

@@ -14,6 +14,7 @@ import orthopur.round.Progress;
 import orthopur.round.Refused;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /**
  * A round folded from its entries in the order of the log; the same each time it is read. An entry
@@ -65,7 +66,10 @@ public final class Replay {
     /** Counts an entry or throws; then nothing has changed. */
     void fits(EntryEnvelope e) {
         if (!round.getPackHash().equals(e.packHash())) {
-            throw Said.conflict("The tablet works from another version of this round. Reload it.");
+            throw Said.conflict(
+                    Text.of(
+                            "replay.the-tablet-works-from-another",
+                            "The tablet works from another version of this round. Reload it."));
         }
         Entry entry = e.entry();
         progress.accept(entry, e.made(), e.actor());

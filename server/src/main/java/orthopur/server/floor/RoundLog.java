@@ -23,6 +23,7 @@ import orthopur.roundpack.RoundPack;
 import orthopur.server.custody.Custody;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
+import orthopur.text.Text;
 import tools.jackson.core.type.TypeReference;
 
 /** Rounds, their packs and their entries in the database. */
@@ -61,7 +62,13 @@ public class RoundLog {
         return db.selectFrom(ROUND)
                 .where(ROUND.ID.eq(id))
                 .fetchOptional()
-                .orElseThrow(() -> Said.notFound("There is no round " + id + "."));
+                .orElseThrow(
+                        () ->
+                                Said.notFound(
+                                        Text.of(
+                                                "round-log.there-is-no-round",
+                                                "There is no round {0}.",
+                                                id)));
     }
 
     Optional<RoundRecord> openRound(String machine) {

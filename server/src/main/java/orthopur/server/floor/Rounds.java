@@ -39,6 +39,7 @@ import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Lapsed;
 import orthopur.server.procedures.Procedures;
+import orthopur.text.Text;
 
 /**
  * Rounds as they are carried out. One writer at a time, so that the chain of the site has one
@@ -120,12 +121,12 @@ public class Rounds {
         shown(person, approved.sheet().code());
         if (!approved.procedure().coversFitted(approved.sheet())) {
             throw Said.conflict(
-                    "%s is written for another way of fitting %s than it has now: %s."
-                            .formatted(
-                                    approved.procedure().title(),
-                                    approved.sheet().code(),
-                                    Configuration.fitted(approved.sheet())
-                                            .shown(approved.sheet())));
+                    Text.of(
+                            "rounds.is-written-for-another-way",
+                            "{0} is written for another way of fitting {1} than it has now: {2}.",
+                            approved.procedure().title(),
+                            approved.sheet().code(),
+                            Configuration.fitted(approved.sheet()).shown(approved.sheet())));
         }
         long began = onPaper == null ? clock.millis() : onPaper(onPaper, approved.sheet().code());
         RoundPack pack = compile(approved);
@@ -149,15 +150,20 @@ public class Rounds {
         if (began > now || began < now - PAPER_KEEPS.toMillis()) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    "A round on paper was begun within the last %d days, and not later than now."
-                            .formatted(PAPER_KEEPS.toDays()));
+                    Text.of(
+                            "rounds.a-round-on-paper-was",
+                            "A round on paper was begun within the last {0} days, and not later than now.",
+                            PAPER_KEEPS.toDays()));
         }
         String last = log.newestClosed(machine);
         RoundRecord before = last == null ? null : log.round(last);
         if (before != null && before.getClosedAt() != null && before.getClosedAt() > began) {
             throw Said.conflict(
-                    "%s was handed over after that, by %s; a round on paper lies behind it."
-                            .formatted(machine, before.getClosedBy()));
+                    Text.of(
+                            "rounds.was-handed-over-after-that",
+                            "{0} was handed over after that, by {1}; a round on paper lies behind it.",
+                            machine,
+                            before.getClosedBy()));
         }
         return began;
     }
@@ -190,15 +196,19 @@ public class Rounds {
         }
         List<String> others = training.trainedOn(machine);
         throw Said.forbidden(
-                "%s was not trained on %s yet, according to the records. %s; then it is open to join and to be shown."
-                        .formatted(
-                                person.name(),
-                                machine,
-                                others.isEmpty()
-                                        ? "A supervisor starts the round"
-                                        : "Somebody who was starts the round: "
-                                                + String.join(", ", others)
-                                                + ", or a supervisor"));
+                Text.of(
+                        "rounds.was-not-trained-on-yet",
+                        "{0} was not trained on {1} yet, according to the records. {2}; then it is open to join and to be shown.",
+                        person.name(),
+                        machine,
+                        others.isEmpty()
+                                ? Text.of(
+                                        "rounds.a-supervisor-starts-the-round",
+                                        "A supervisor starts the round")
+                                : Text.of(
+                                        "rounds.somebody-who-was-starts-the",
+                                        "Somebody who was starts the round: {0}, or a supervisor",
+                                        String.join(", ", others))));
     }
 
     public synchronized Replay load(String roundId) {
@@ -319,7 +329,10 @@ public class Rounds {
             Entry entry = written.entry();
             Progress.byRole(entry, person.name(), person.role());
             if (late && (entry instanceof Entry.Afterwards || Progress.signed(entry))) {
-                throw Said.conflict("This has to be signed; that takes a connection.");
+                throw Said.conflict(
+                        Text.of(
+                                "rounds.this-has-to-be-signed",
+                                "This has to be signed; that takes a connection."));
             }
             permitted(round, entry, person);
         }
@@ -339,14 +352,19 @@ public class Rounds {
     private void permitted(Replay l, Entry entry, Person person) {
         switch (entry) {
             case Entry.ReleasePlanned e ->
-                    throw Said.forbidden("The inspection list is written by the program.");
+                    throw Said.forbidden(
+                            Text.of(
+                                    "rounds.the-inspection-list-is-written",
+                                    "The inspection list is written by the program."));
             case Entry.Correction e -> {}
             case Entry.Afterwards e -> {
                 Optional<RoundRecord> other = log.openRound(l.round().getMachine());
                 if (other.isPresent() && !other.get().getId().equals(l.round().getId())) {
                     throw Said.conflict(
-                            "%s is being cleaned again since; what counts is that round."
-                                    .formatted(l.round().getMachine()));
+                            Text.of(
+                                    "rounds.is-being-cleaned-again-since",
+                                    "{0} is being cleaned again since; what counts is that round.",
+                                    l.round().getMachine()));
                 }
             }
             default -> {
@@ -371,17 +389,25 @@ public class Rounds {
             if (accounts.samePerson(who, person.name())) {
                 throw Said.forbidden(
                         who.equals(person.name())
-                                ? person.name()
-                                        + " did work in this round; somebody else has to release it."
-                                : "%s and %s are one person; somebody else has to release it."
-                                        .formatted(person.name(), who));
+                                ? Text.of(
+                                        "rounds.did-work-in-this-round",
+                                        "{0} did work in this round; somebody else has to release it.",
+                                        person.name())
+                                : Text.of(
+                                        "rounds.and-are-one-person-somebody",
+                                        "{0} and {1} are one person; somebody else has to release it.",
+                                        person.name(),
+                                        who));
             }
         }
     }
 
     private static void mayRelease(Person person) {
         if (!person.role().releases()) {
-            throw Said.forbidden("Only quality and supervisors release.");
+            throw Said.forbidden(
+                    Text.of(
+                            "rounds.only-quality-and-supervisors-release",
+                            "Only quality and supervisors release."));
         }
     }
 
@@ -429,13 +455,20 @@ public class Rounds {
                         List.of(new OldEnough()));
         if (!run.findings().isEmpty()) {
             throw Said.forbidden(
-                    "%s: %s".formatted(person.name(), run.findings().getFirst().message()));
+                    Text.of(
+                            "rounds.text",
+                            "{0}: {1}",
+                            person.name(),
+                            run.findings().getFirst().message()));
         }
     }
 
     private static void mayCarryOut(Person person) {
         if (!person.role().carriesOut()) {
-            throw Said.forbidden("Only crew and supervisors carry out rounds.");
+            throw Said.forbidden(
+                    Text.of(
+                            "rounds.only-crew-and-supervisors-carry",
+                            "Only crew and supervisors carry out rounds."));
         }
     }
 

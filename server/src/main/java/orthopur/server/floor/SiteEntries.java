@@ -21,6 +21,7 @@ import orthopur.server.platform.Said;
 import orthopur.sitestream.SiteEntry;
 import orthopur.sitestream.SiteState;
 import orthopur.sitestream.SiteStream;
+import orthopur.text.Text;
 
 /** What is entered beside the rounds: the site's own stream, folded from the same log. */
 @Service
@@ -68,7 +69,10 @@ public class SiteEntries {
         @Override
         public void admit(Written entry, Person person, boolean late) {
             if (late && SiteStream.signed(SiteEntry.read(entry))) {
-                throw Said.conflict("This has to be signed; that takes a connection.");
+                throw Said.conflict(
+                        Text.of(
+                                "site-entries.this-has-to-be-signed",
+                                "This has to be signed; that takes a connection."));
             }
         }
 
@@ -85,7 +89,7 @@ public class SiteEntries {
                 fits(e);
                 return null;
             } catch (OutOfRange x) {
-                throw Said.conflict(String.valueOf(x.getMessage()));
+                throw Said.conflict(Text.plain(String.valueOf(x.getMessage())));
             }
         }
     }

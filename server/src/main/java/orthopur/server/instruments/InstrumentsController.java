@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.simulation.instruments.Meter;
+import orthopur.text.Text;
 
 /**
  * Meters by name, in the demo only. They are stand-ins: what they are held to is a demo world, near
@@ -90,10 +91,17 @@ class InstrumentsController {
     synchronized MeterReading read(@PathVariable String id, @RequestParam double near) {
         Standing s = meters.get(id);
         if (s == null) {
-            throw Said.notFound("There is no instrument " + id + ".");
+            throw Said.notFound(
+                    Text.of(
+                            "instruments-controller.there-is-no-instrument",
+                            "There is no instrument {0}.",
+                            id));
         }
         if (!(near >= -50 && near <= 10_000)) {
-            throw Said.conflict("near is a number from -50 to 10,000.");
+            throw Said.conflict(
+                    Text.of(
+                            "instruments-controller.near-is-a-number-from",
+                            "near is a number from -50 to 10,000."));
         }
         boolean odd = world.nextInt(ODD) == 0;
         double truth = odd ? s.kind() == Meter.Kind.ATP ? near * 12 : near * 0.5 : near;

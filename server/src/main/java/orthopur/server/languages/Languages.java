@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
+import orthopur.text.Text;
 import tools.jackson.core.JacksonException;
 
 /** The languages that ship, and those that this site has put beside its data. */
@@ -60,7 +61,11 @@ public class Languages {
     Language one(@PathVariable String code) {
         Language found = read().get(code);
         if (found == null) {
-            throw Said.notFound("There is no language \"" + code + "\" here.");
+            throw Said.notFound(
+                    Text.of(
+                            "languages.there-is-no-language-here",
+                            "There is no language \"{0}\" here.",
+                            code));
         }
         return found;
     }

@@ -38,6 +38,7 @@ import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.prints.Paper;
+import orthopur.text.Text;
 
 @RestController
 @MayUse
@@ -155,7 +156,12 @@ class LogbookController {
                         .filter(e -> e.id().equals(in.entry()))
                         .findFirst()
                         .orElseThrow(
-                                () -> Said.notFound("This round has no entry " + in.entry() + "."));
+                                () ->
+                                        Said.notFound(
+                                                Text.of(
+                                                        "logbook-controller.this-round-has-no-entry",
+                                                        "This round has no entry {0}.",
+                                                        in.entry())));
         Replay r = rounds.load(round);
         String last = r.pack().steps().getLast().id();
         boolean known = r.pack().steps().stream().anyMatch(s -> s.id().equals(wrong.step()));
@@ -242,7 +248,8 @@ class LogbookController {
     ResponseEntity<String> head() {
         Head head = custody.last();
         if (head == null) {
-            throw Said.notFound("Nothing is signed yet.");
+            throw Said.notFound(
+                    Text.of("logbook-controller.nothing-is-signed-yet", "Nothing is signed yet."));
         }
         return ResponseEntity.ok()
                 .header("Content-Disposition", "attachment; filename=\"orthopur-head.txt\"")

@@ -17,6 +17,7 @@ import orthopur.machine.Surface;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.takeapart.TakeApartMap;
+import orthopur.text.Text;
 
 @RestController
 @MayUse
@@ -134,7 +135,12 @@ class MachinesController {
                                     .flatMap(g -> g.options().stream())
                                     .anyMatch(o -> o.id().equals(two[1]));
             if (!known) {
-                throw Said.notFound("%s has no option \"%s\".".formatted(code, choice));
+                throw Said.notFound(
+                        Text.of(
+                                "machines-controller.has-no-option",
+                                "{0} has no option \"{1}\".",
+                                code,
+                                choice));
             }
             c = c.with(two[0], two[1]);
         }

@@ -36,6 +36,7 @@ import orthopur.runthrough.Context;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
+import orthopur.text.Text;
 
 /**
  * The site's machines, chemicals and water. A stored sheet version never changes, so it is cached.
@@ -152,7 +153,11 @@ public class Sheets {
                         .where(SHEET.CODE.eq(code))
                         .fetchOne(0, Integer.class);
         if (version == null) {
-            throw Said.notFound("There is no machine " + code + " on this site.");
+            throw Said.notFound(
+                    Text.of(
+                            "sheets.there-is-no-machine-on",
+                            "There is no machine {0} on this site.",
+                            code));
         }
         return version(code, version);
     }
@@ -170,7 +175,11 @@ public class Sheets {
                         .fetchOne(SHEET.DOCUMENT);
         if (document == null) {
             throw Said.notFound(
-                    "There is no version " + version + " of the sheet of " + code + ".");
+                    Text.of(
+                            "sheets.there-is-no-version-of",
+                            "There is no version {0} of the sheet of {1}.",
+                            version,
+                            code));
         }
         MachineSheet sheet = SheetFormat.read(document);
         if (!mayNotHold()) {
@@ -243,11 +252,11 @@ public class Sheets {
                         .execute();
         if (inserted == 0) {
             throw Said.conflict(
-                    "Version "
-                            + sheet.version()
-                            + " of the sheet of "
-                            + sheet.code()
-                            + " is stored already; give a changed sheet the next version.");
+                    Text.of(
+                            "sheets.version-of-the-sheet-of",
+                            "Version {0} of the sheet of {1} is stored already; give a changed sheet the next version.",
+                            sheet.version(),
+                            sheet.code()));
         }
         log.keep("sheet " + sheet.code(), before, SheetFormat.write(sheet), signed.by().name());
     }
@@ -295,7 +304,8 @@ public class Sheets {
                         .where(SITE_DOCUMENT.KIND.eq(kind))
                         .fetchOne(SITE_DOCUMENT.DOCUMENT);
         if (document == null) {
-            throw Said.notFound("The site has no " + kind + " yet.");
+            throw Said.notFound(
+                    Text.of("sheets.the-site-has-no-yet", "The site has no {0} yet.", kind));
         }
         return document;
     }

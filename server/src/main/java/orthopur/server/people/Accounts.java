@@ -24,6 +24,7 @@ import orthopur.ledger.Sealed;
 import orthopur.round.Role;
 import orthopur.server.custody.Custody;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /** Accounts with password and PIN. */
 @Service
@@ -150,12 +151,18 @@ public class Accounts {
         AccountRecord a =
                 db.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq((int) person.id())).fetchSingle();
         if (a.getLeftAt() != null) {
-            throw Said.forbidden(a.getName() + " has left and signs nothing any more.");
+            throw Said.forbidden(
+                    Text.of(
+                            "accounts.has-left-and-signs-nothing",
+                            "{0} has left and signs nothing any more.",
+                            a.getName()));
         }
         if (!a.getPinOwn()) {
             throw new Said(
                     HttpStatus.PRECONDITION_REQUIRED,
-                    "Choose a PIN of your own first: six digits that only you know.");
+                    Text.of(
+                            "accounts.choose-a-pin-of-your",
+                            "Choose a PIN of your own first: six digits that only you know."));
         }
         byPin(a, pin);
         return new Signature(person);
@@ -235,7 +242,7 @@ public class Accounts {
 
     private static void refuse(List<String> wrong) {
         if (!wrong.isEmpty()) {
-            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, String.join(" ", wrong));
+            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, Text.plain(String.join(" ", wrong)));
         }
     }
 
@@ -260,7 +267,13 @@ public class Accounts {
                 db.selectFrom(ACCOUNT)
                         .where(ACCOUNT.ID.eq((int) account).and(ACCOUNT.LEFT_AT.isNull()))
                         .fetchOptional()
-                        .orElseThrow(() -> new Said(HttpStatus.UNAUTHORIZED, "The PIN is wrong."));
+                        .orElseThrow(
+                                () ->
+                                        new Said(
+                                                HttpStatus.UNAUTHORIZED,
+                                                Text.of(
+                                                        "accounts.the-pin-is-wrong",
+                                                        "The PIN is wrong.")));
         byPin(a, pin);
         return person(a);
     }

@@ -15,6 +15,7 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /** Lets in whom a route names, and nobody where a route names no one. */
 @Component
@@ -35,17 +36,20 @@ class DoorKeeper implements HandlerInterceptor, WebMvcConfigurer {
         }
         MayUse door = of(method);
         if (door == null) {
-            throw Said.forbidden("Nobody may use this.");
+            throw Said.forbidden(
+                    Text.of("door-keeper.nobody-may-use-this", "Nobody may use this."));
         }
         if (door.anybody()) {
             return true;
         }
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         if (who == null || !(who.getPrincipal() instanceof Person person)) {
-            throw new Said(HttpStatus.UNAUTHORIZED, "Please sign in.");
+            throw new Said(
+                    HttpStatus.UNAUTHORIZED,
+                    Text.of("door-keeper.please-sign-in", "Please sign in."));
         }
         if (!List.of(door.value()).contains(person.role())) {
-            throw Said.forbidden(door.otherwise());
+            throw Said.forbidden(Text.of("may-use.refused", "{0}", door.otherwise()));
         }
         return true;
     }

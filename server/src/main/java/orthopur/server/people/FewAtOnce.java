@@ -16,6 +16,7 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /** Holds back what somebody asks for beyond two heavy answers at once. */
 @Component
@@ -45,12 +46,16 @@ class FewAtOnce implements HandlerInterceptor, WebMvcConfigurer {
             if (!few.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
                 throw new Said(
                         HttpStatus.TOO_MANY_REQUESTS,
-                        "%d such answers are under way for you already. Wait until they are there."
-                                .formatted(AT_ONCE));
+                        Text.of(
+                                "few-at-once.such-answers-are-under-way",
+                                "{0} such answers are under way for you already. Wait until they are there.",
+                                AT_ONCE));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new Said(HttpStatus.SERVICE_UNAVAILABLE, "The server is going down.");
+            throw new Said(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    Text.of("few-at-once.the-server-is-going-down", "The server is going down."));
         }
         request.setAttribute(HELD, few);
         return true;

@@ -32,6 +32,7 @@ import orthopur.server.people.PeopleController.NewPerson;
 import orthopur.server.people.PeopleController.PersonView;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
+import orthopur.text.Text;
 
 /** Makes and changes accounts: signed, and kept in the log without any secret. */
 @Service
@@ -128,7 +129,12 @@ class People {
                 db.selectFrom(ACCOUNT)
                         .where(ACCOUNT.ID.eq(id))
                         .fetchOptional()
-                        .orElseThrow(() -> Said.notFound("There is no such account."));
+                        .orElseThrow(
+                                () ->
+                                        Said.notFound(
+                                                Text.of(
+                                                        "people.there-is-no-such-account",
+                                                        "There is no such account.")));
         List<String> wrong = new ArrayList<>();
         check(in.password() == null ? "unchanged" : in.password(), in.adultFrom(), wrong);
         String name = in.name() == null ? a.getName() : in.name().strip();
@@ -222,9 +228,15 @@ class People {
             if (LookAlike.of(name, a.getName())) {
                 throw Said.conflict(
                         a.getName().equalsIgnoreCase(name)
-                                ? "There is an account of " + a.getName() + " already."
-                                : "%s looks like %s, who has an account here; nobody could tell who has signed."
-                                        .formatted(name, a.getName()));
+                                ? Text.of(
+                                        "people.there-is-an-account-of",
+                                        "There is an account of {0} already.",
+                                        a.getName())
+                                : Text.of(
+                                        "people.looks-like-who-has-an",
+                                        "{0} looks like {1}, who has an account here; nobody could tell who has signed.",
+                                        name,
+                                        a.getName()));
             }
         }
     }
@@ -277,7 +289,7 @@ class People {
 
     private static void refuse(List<String> wrong) {
         if (!wrong.isEmpty()) {
-            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, String.join(" ", wrong));
+            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, Text.plain(String.join(" ", wrong)));
         }
     }
 

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 @RestController
 @MayUse(anybody = true)
@@ -81,7 +82,9 @@ class SessionController {
 
     private Person known(@Nullable Person person) {
         if (person == null || !accounts.belongs(person)) {
-            throw new Said(HttpStatus.UNAUTHORIZED, "Please sign in.");
+            throw new Said(
+                    HttpStatus.UNAUTHORIZED,
+                    Text.of("session-controller.please-sign-in", "Please sign in."));
         }
         return person;
     }

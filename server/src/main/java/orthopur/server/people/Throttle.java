@@ -17,6 +17,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /**
  * How often somebody may try a secret: five times from one place, then not for ten minutes. Tries
@@ -85,7 +86,11 @@ class Throttle {
         keep(place, new Tries(failed, 0));
         throw new Said(
                 HttpStatus.UNAUTHORIZED,
-                "%s %d tries left.".formatted(otherwise, FAILURES - failed));
+                Text.of(
+                        "throttle.tries-left",
+                        "{0} {1, plural, one {# try} other {# tries}} left.",
+                        otherwise,
+                        FAILURES - failed));
     }
 
     private synchronized Tries before(Place place) {
@@ -106,11 +111,15 @@ class Throttle {
             if (!comparing.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
                 throw new Said(
                         HttpStatus.TOO_MANY_REQUESTS,
-                        "Too many people sign in at once. Try again in a moment.");
+                        Text.of(
+                                "throttle.too-many-people-sign-in",
+                                "Too many people sign in at once. Try again in a moment."));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new Said(HttpStatus.SERVICE_UNAVAILABLE, "The server is going down.");
+            throw new Said(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    Text.of("throttle.the-server-is-going-down", "The server is going down."));
         }
         try {
             if (hash == null) {
@@ -147,8 +156,9 @@ class Throttle {
         long minutes = Math.max(1, Math.ceilDiv(millis, 60_000));
         return new Said(
                 HttpStatus.TOO_MANY_REQUESTS,
-                "Too many wrong tries from here. The next is in "
-                        + minutes
-                        + (minutes == 1 ? " more minute." : " more minutes."));
+                Text.of(
+                        "throttle.too-many-wrong-tries-from",
+                        "Too many wrong tries from here. The next is in {0, plural, one {# more minute} other {# more minutes}}.",
+                        minutes));
     }
 }

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.round.Role;
+import orthopur.text.Text;
 
 /** For whoever watches the server: whether it lives, and whether it can do its work. */
 @RestController
@@ -70,7 +71,10 @@ class HealthController {
                 request.isUserInRole(Role.SUPERVISOR.name())
                         || request.isUserInRole(Role.AUDITOR.name());
         if (!here && !reads) {
-            throw Said.forbidden("Metrics are for this machine, a supervisor or an auditor.");
+            throw Said.forbidden(
+                    Text.of(
+                            "health-controller.metrics-are-for-this-machine",
+                            "Metrics are for this machine, a supervisor or an auditor."));
         }
         return meters.scrape();
     }

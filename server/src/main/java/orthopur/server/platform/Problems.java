@@ -2,6 +2,7 @@ package orthopur.server.platform;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -20,6 +21,7 @@ import org.sqlite.SQLiteException;
 import orthopur.calculation.RefusedInput;
 import orthopur.drafting.DraftRefused;
 import orthopur.formats.FormatError;
+import orthopur.formats.TextDocument;
 import orthopur.machine.Problem;
 import orthopur.quantity.OutOfRange;
 import orthopur.round.Refused;
@@ -74,8 +76,17 @@ class Problems {
     @ExceptionHandler
     ProblemDetail refused(Refused e) {
         boolean who = e.why() == Refused.Why.NOT_YOURS || e.why() == Refused.Why.DID_THE_WORK;
-        return problem(
-                who ? HttpStatus.FORBIDDEN : HttpStatus.CONFLICT, "Not entered", e.getMessage());
+        ProblemDetail p =
+                problem(
+                        who ? HttpStatus.FORBIDDEN : HttpStatus.CONFLICT,
+                        "Not entered",
+                        String.valueOf(e.getMessage()));
+        // The tablet says the same by the same id when it refuses an entry itself.
+        String id = "refusal." + e.why().name().toLowerCase(Locale.ROOT).replace('_', '-');
+        p.setProperty(
+                "said",
+                new TextDocument(id, String.valueOf(e.getMessage()), List.copyOf(e.with())));
+        return p;
     }
 
     @ExceptionHandler
@@ -85,7 +96,10 @@ class Problems {
 
     @ExceptionHandler
     ProblemDetail said(Said e) {
-        return problem(e.status(), e.status().getReasonPhrase(), e.getMessage());
+        ProblemDetail p =
+                problem(e.status(), e.status().getReasonPhrase(), String.valueOf(e.getMessage()));
+        p.setProperty("said", TextDocument.of(e.text()));
+        return p;
     }
 
     @ExceptionHandler

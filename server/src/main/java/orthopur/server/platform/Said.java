@@ -1,31 +1,39 @@
 package orthopur.server.platform;
 
 import org.springframework.http.HttpStatus;
+import orthopur.text.Text;
 
 /** An error with a plain sentence for the user and the status that goes with it. */
 public class Said extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final HttpStatus status;
+    private final transient Text text;
 
-    public Said(HttpStatus status, String message) {
-        super(message);
+    public Said(HttpStatus status, Text text) {
+        super(text.sentence());
         this.status = status;
+        this.text = text;
     }
 
-    public static Said notFound(String message) {
-        return new Said(HttpStatus.NOT_FOUND, message);
+    public static Said notFound(Text text) {
+        return new Said(HttpStatus.NOT_FOUND, text);
     }
 
-    public static Said conflict(String message) {
-        return new Said(HttpStatus.CONFLICT, message);
+    public static Said conflict(Text text) {
+        return new Said(HttpStatus.CONFLICT, text);
     }
 
-    public static Said forbidden(String message) {
-        return new Said(HttpStatus.FORBIDDEN, message);
+    public static Said forbidden(Text text) {
+        return new Said(HttpStatus.FORBIDDEN, text);
     }
 
     HttpStatus status() {
         return status;
+    }
+
+    /** What is said, for a reader of another language. */
+    public Text text() {
+        return text;
     }
 }

@@ -11,6 +11,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.converter.HttpMessageConverter;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
+import orthopur.text.Text;
 
 /**
  * What a request leaves out though it has to be said is named before anything is done with it.
@@ -41,9 +42,10 @@ class WholeBody extends RequestBodyAdviceAdapter {
         if (!missing.isEmpty()) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    "This has to be said: "
-                            + String.join(", ", missing.subList(0, Math.min(MOST, missing.size())))
-                            + ".");
+                    Text.of(
+                            "whole-body.this-has-to-be-said",
+                            "This has to be said: {0}.",
+                            String.join(", ", missing.subList(0, Math.min(MOST, missing.size())))));
         }
         return body;
     }

@@ -38,6 +38,7 @@ import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Procedures;
 import orthopur.takeapart.TakeApartMap;
+import orthopur.text.Text;
 
 /** The pages as PDF. {@code paper} is A4 or letter. */
 @Heavy
@@ -184,7 +185,11 @@ class PrintController {
             @RequestParam(defaultValue = "A4", name = "paper") String size,
             @RequestParam(defaultValue = "") String with) {
         if (!Set.of("cards", "wall", "whole", "round").contains(what)) {
-            throw Said.notFound("There is no print \"" + what + "\": cards, wall, whole or round.");
+            throw Said.notFound(
+                    Text.of(
+                            "print-controller.there-is-no-print-cards",
+                            "There is no print \"{0}\": cards, wall, whole or round.",
+                            what));
         }
         Procedures.Printed printed = procedures.printed(id, version);
         MachineSheet sheet = printed.sheet();

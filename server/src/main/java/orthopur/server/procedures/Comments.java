@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /** What people say of the steps of a version. */
 @Service
@@ -45,7 +46,10 @@ public class Comments {
         if (said.isEmpty() || said.length() > LONGEST_COMMENT) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    "A comment has 1 to " + LONGEST_COMMENT + " letters.");
+                    Text.of(
+                            "comments.a-comment-has-1-to",
+                            "A comment has 1 to {0} letters.",
+                            LONGEST_COMMENT));
         }
         procedures.version(id, version);
         db.insertInto(STEP_COMMENT)

@@ -21,6 +21,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
+import orthopur.text.Text;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
 
@@ -145,17 +146,20 @@ public class Lapsed {
             return;
         }
         throw Said.conflict(
-                "%s does not pass the rules any more: %s %s"
-                        .formatted(
-                                row.title(),
-                                row.because().getFirst(),
-                                row.until() == null
-                                        ? "A supervisor can sign that it is used for "
-                                                + STILL_USED.toDays()
-                                                + " days more, under Procedures."
-                                        : "The "
-                                                + STILL_USED.toDays()
-                                                + " days for which it was signed are over; it needs a new version."));
+                Text.of(
+                        "lapsed.does-not-pass-the-rules",
+                        "{0} does not pass the rules any more: {1} {2}",
+                        row.title(),
+                        row.because().getFirst(),
+                        row.until() == null
+                                ? Text.of(
+                                        "lapsed.a-supervisor-can-sign-that",
+                                        "A supervisor can sign that it is used for {0} days more, under Procedures.",
+                                        STILL_USED.toDays())
+                                : Text.of(
+                                        "lapsed.the-days-for-which-it",
+                                        "The {0} days for which it was signed are over; it needs a new version.",
+                                        STILL_USED.toDays())));
     }
 
     /** Signs that a version which no longer passes is used a while longer. */
@@ -175,13 +179,16 @@ public class Lapsed {
                         .orElseThrow(
                                 () ->
                                         Said.conflict(
-                                                "The approved version of "
-                                                        + id
-                                                        + " passes; nothing has to be signed."));
+                                                Text.of(
+                                                        "lapsed.the-approved-version-of-passes",
+                                                        "The approved version of {0} passes; nothing has to be signed.",
+                                                        id)));
         if (row.until() != null) {
             throw Said.conflict(
-                    "%s was signed for already, once for each version; it needs a new version."
-                            .formatted(row.title()));
+                    Text.of(
+                            "lapsed.was-signed-for-already-once",
+                            "{0} was signed for already, once for each version; it needs a new version.",
+                            row.title()));
         }
         log.keep(
                 USED + id + "@" + row.version(),

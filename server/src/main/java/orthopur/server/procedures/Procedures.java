@@ -35,6 +35,7 @@ import orthopur.server.people.Person;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
+import orthopur.text.Text;
 import orthopur.verdict.Mending;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
@@ -87,7 +88,12 @@ public class Procedures {
                                         .and(PROCEDURE_VERSION.VERSION.eq(version)))
                         .fetchOne();
         if (r == null) {
-            throw Said.notFound("There is no version " + version + " of the procedure " + id + ".");
+            throw Said.notFound(
+                    Text.of(
+                            "procedures.there-is-no-version-of",
+                            "There is no version {0} of the procedure {1}.",
+                            version,
+                            id));
         }
         return r;
     }
@@ -151,11 +157,18 @@ public class Procedures {
         if (reason == null || reason.strip().length() < LEAST_REASON) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    "Write why it is retired, at least " + LEAST_REASON + " letters.");
+                    Text.of(
+                            "procedures.write-why-it-is-retired",
+                            "Write why it is retired, at least {0} letters.",
+                            LEAST_REASON));
         }
         ProcedureVersionRecord r = version(id, version);
         if (!r.getState().equals("APPROVED")) {
-            throw Said.conflict("Version " + version + " is not approved, so it is not in use.");
+            throw Said.conflict(
+                    Text.of(
+                            "procedures.version-is-not-approved-so",
+                            "Version {0} is not approved, so it is not in use.",
+                            version));
         }
         r.setState("RETIRED");
         r.store();
@@ -303,9 +316,10 @@ public class Procedures {
         Integer last = newest(judged.document().id());
         if (last != null) {
             throw Said.conflict(
-                    "There is a procedure \""
-                            + judged.document().id()
-                            + "\" already. Start a new draft from it, or give the file another id.");
+                    Text.of(
+                            "procedures.there-is-a-procedure-already",
+                            "There is a procedure \"{0}\" already. Start a new draft from it, or give the file another id.",
+                            judged.document().id()));
         }
         insert(judged, 1, author);
         return 1;
@@ -358,7 +372,10 @@ public class Procedures {
                         .fetch(PROCEDURE_VERSION.VERSION);
         if (!drafts.isEmpty()) {
             throw Said.conflict(
-                    "Version " + drafts.getFirst() + " is a draft already; go on with that one.");
+                    Text.of(
+                            "procedures.version-is-a-draft-already",
+                            "Version {0} is a draft already; go on with that one.",
+                            drafts.getFirst()));
         }
         int next = Objects.requireNonNullElse(newest(id), 0) + 1;
         insert(judge(source.getDocument()), next, person.name());
@@ -378,13 +395,17 @@ public class Procedures {
         ProcedureVersionRecord r = version(id, version);
         if (!judged.document().id().equals(id)) {
             throw Said.conflict(
-                    "The document is of another procedure: " + judged.document().id() + ".");
+                    Text.of(
+                            "procedures.the-document-is-of-another",
+                            "The document is of another procedure: {0}.",
+                            judged.document().id()));
         }
         if (!r.getState().equals("DRAFT")) {
             throw Said.conflict(
-                    "Version "
-                            + version
-                            + " is approved and cannot be changed. Start a new draft.");
+                    Text.of(
+                            "procedures.version-is-approved-and-cannot",
+                            "Version {0} is approved and cannot be changed. Start a new draft.",
+                            version));
         }
         unchanged(r, revision);
         fill(r, judged, person.name());
@@ -401,10 +422,11 @@ public class Procedures {
                             .format(Instant.ofEpochMilli(r.getSavedAt()));
             throw new Said(
                     HttpStatus.PRECONDITION_FAILED,
-                    r.getAuthor()
-                            + " saved a newer state at "
-                            + at
-                            + ". Yours is not saved and still here; look at theirs before you go on.");
+                    Text.of(
+                            "procedures.saved-a-newer-state-at",
+                            "{0} saved a newer state at {1}. Yours is not saved and still here; look at theirs before you go on.",
+                            r.getAuthor(),
+                            at));
         }
     }
 
@@ -422,35 +444,39 @@ public class Procedures {
         ProcedureVersionRecord r = version(id, version);
         if (!r.getState().equals("DRAFT")) {
             throw Said.conflict(
-                    "Version " + version + " was approved already, by " + r.getApprovedBy() + ".");
+                    Text.of(
+                            "procedures.version-was-approved-already-by",
+                            "Version {0} was approved already, by {1}.",
+                            version,
+                            r.getApprovedBy()));
         }
         unchanged(r, revision);
         int sheetNow = sheets.newest(r.getMachine()).version();
         int sheetThen = ProcedureFormat.document(r.getDocument()).sheetVersion();
         if (sheetThen != sheetNow) {
             throw Said.conflict(
-                    "It was written against version "
-                            + sheetThen
-                            + " of the sheet, which is at "
-                            + sheetNow
-                            + " now. Open it, look at the verdict and save it.");
+                    Text.of(
+                            "procedures.it-was-written-against-version",
+                            "It was written against version {0} of the sheet, which is at {1} now. Open it, look at the verdict and save it.",
+                            sheetThen,
+                            sheetNow));
         }
         // Judged anew: sheet, chemicals or rules may have changed since it was saved.
         Verdict v = judge(r.getDocument()).verdict();
         if (v.stops() > 0) {
             throw Said.conflict(
-                    "It has "
-                            + v.stops()
-                            + (v.stops() == 1 ? " STOP" : " STOPs")
-                            + " and cannot be approved.");
+                    Text.of(
+                            "procedures.it-has-and-cannot-be",
+                            "It has {0, plural, one {# STOP} other {# STOPs}} and cannot be approved.",
+                            v.stops()));
         }
         boolean reasoned = reason != null && reason.strip().length() >= 10;
         if (v.fixes() > 0 && !reasoned) {
             throw Said.conflict(
-                    "It has "
-                            + v.fixes()
-                            + (v.fixes() == 1 ? " FIX" : " FIXes")
-                            + ". Write the reason why it is approved all the same, at least 10 characters.");
+                    Text.of(
+                            "procedures.it-has-write-the-reason",
+                            "It has {0, plural, one {# FIX} other {# FIXes}}. Write the reason why it is approved all the same, at least 10 characters.",
+                            v.fixes()));
         }
         db.update(PROCEDURE_VERSION)
                 .set(PROCEDURE_VERSION.STATE, "RETIRED")
@@ -472,7 +498,10 @@ public class Procedures {
 
     static void mayWrite(Person person) {
         if (!person.role().writes()) {
-            throw Said.forbidden("Only a supervisor writes and approves procedures.");
+            throw Said.forbidden(
+                    Text.of(
+                            "procedures.only-a-supervisor-writes-and",
+                            "Only a supervisor writes and approves procedures."));
         }
     }
 
@@ -518,7 +547,11 @@ public class Procedures {
                                         .and(PROCEDURE_VERSION.STATE.eq("APPROVED")))
                         .fetchOne();
         if (r == null) {
-            throw Said.notFound("There is no approved version of the procedure " + id + ".");
+            throw Said.notFound(
+                    Text.of(
+                            "procedures.there-is-no-approved-version",
+                            "There is no approved version of the procedure {0}.",
+                            id));
         }
         custody.vouchFor(Sealed.PROCEDURE_VERSION, id + "@" + r.getVersion());
         ProcedureDocument d = ProcedureFormat.document(r.getDocument());

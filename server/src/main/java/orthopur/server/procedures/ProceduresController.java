@@ -34,6 +34,7 @@ import orthopur.server.people.Signature;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.ReadsAs;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 import orthopur.verdict.Mending;
 
 @RestController
@@ -135,7 +136,10 @@ class ProceduresController {
             return Integer.parseInt(etag.replace("\"", "").strip());
         } catch (NumberFormatException e) {
             throw new Said(
-                    HttpStatus.BAD_REQUEST, "If-Match has to be the revision that was read.");
+                    HttpStatus.BAD_REQUEST,
+                    Text.of(
+                            "procedures-controller.if-match-has-to-be",
+                            "If-Match has to be the revision that was read."));
         }
     }
 
@@ -261,7 +265,10 @@ class ProceduresController {
                         () ->
                                 new Said(
                                         HttpStatus.UNPROCESSABLE_ENTITY,
-                                        "There is no kind \"" + written + "\"."));
+                                        Text.of(
+                                                "procedures-controller.there-is-no-kind",
+                                                "There is no kind \"{0}\".",
+                                                written)));
     }
 
     record OldTextRequest(String machine, String text) {}

@@ -27,6 +27,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 import orthopur.timing.FoodContactClock;
 
 /**
@@ -227,16 +228,29 @@ class Board {
                 machines().stream()
                         .filter(x -> x.code().equals(code))
                         .findFirst()
-                        .orElseThrow(() -> Said.notFound("There is no machine " + code + "."));
+                        .orElseThrow(
+                                () ->
+                                        Said.notFound(
+                                                Text.of(
+                                                        "board.there-is-no-machine",
+                                                        "There is no machine {0}.",
+                                                        code)));
         if (!kind.equals("in-use") && !kind.equals("dirty")) {
-            throw Said.conflict("A machine is taken into use or made dirty, not \"" + kind + "\".");
+            throw Said.conflict(
+                    Text.of(
+                            "board.a-machine-is-taken-into",
+                            "A machine is taken into use or made dirty, not \"{0}\".",
+                            kind));
         }
         if (kind.equals("in-use") && m.standing() != Standing.Where.RELEASED) {
             throw Said.conflict(
-                    "%s is not released, so production does not start on it.".formatted(code));
+                    Text.of(
+                            "board.is-not-released-so-production",
+                            "{0} is not released, so production does not start on it.",
+                            code));
         }
         if (m.standing() == Standing.Where.CLEANING) {
-            throw Said.conflict(code + " is being cleaned.");
+            throw Said.conflict(Text.of("board.is-being-cleaned", "{0} is being cleaned.", code));
         }
         db.insertInto(MACHINE_USE)
                 .set(MACHINE_USE.MACHINE, code)

@@ -13,6 +13,7 @@ import orthopur.round.Role;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 @RestController
 @MayUse
@@ -46,7 +47,10 @@ class BoardController {
         String note = in.note() == null ? "" : in.note().strip();
         if (note.length() > 500) {
             throw Said.conflict(
-                    "The note has %d characters; allowed are 500.".formatted(note.length()));
+                    Text.of(
+                            "board-controller.the-note-has-characters-allowed",
+                            "The note has {0} characters; allowed are 500.",
+                            note.length()));
         }
         board.use(code, in.kind(), note, person);
         return board.machines();

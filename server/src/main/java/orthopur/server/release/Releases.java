@@ -13,6 +13,7 @@ import orthopur.server.floor.Replay;
 import orthopur.server.floor.Rounds;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 /** Looks, proofs and the yes or no to a round that was handed over. */
 @Service
@@ -72,9 +73,10 @@ class Releases {
                         .orElseThrow(
                                 () ->
                                         Said.notFound(
-                                                "The plan of this round has no site \""
-                                                        + site
-                                                        + "\"."));
+                                                Text.of(
+                                                        "releases.the-plan-of-this-round",
+                                                        "The plan of this round has no site \"{0}\".",
+                                                        site)));
         boolean look = s.kind() == ReleaseSite.Kind.LOOK;
         boolean good = look ? passed : s.judge(value) == ReleaseSite.Found.PASSED;
         return enter(

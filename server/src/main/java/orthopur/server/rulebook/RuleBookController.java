@@ -35,6 +35,7 @@ import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Effects;
 import orthopur.server.procedures.Procedures;
+import orthopur.text.Text;
 
 @RestController
 @MayUse
@@ -118,7 +119,13 @@ class RuleBookController {
                         .filter(r -> r.info().id().equals(id))
                         .filter(r -> in.title() == null || r.info().title().equals(in.title()))
                         .findFirst()
-                        .orElseThrow(() -> Said.notFound("There is no rule " + id + "."));
+                        .orElseThrow(
+                                () ->
+                                        Said.notFound(
+                                                Text.of(
+                                                        "rule-book-controller.there-is-no-rule",
+                                                        "There is no rule {0}.",
+                                                        id)));
         in.figures().forEach(RuleBookController::known);
         Context shipped = sheets.surroundings().context().by(PublicCodes.book());
         List<Examples.Source> sources =
@@ -207,10 +214,13 @@ class RuleBookController {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
                     in.value() != null && shipped.loosenedBy(in.value())
-                            ? "This asks for less than "
-                                    + shipped.source()
-                                    + ". Write why, at least 10 characters; it stands on every print."
-                            : "Write why it is changed, at least 10 characters.");
+                            ? Text.of(
+                                    "rule-book-controller.this-asks-for-less-than",
+                                    "This asks for less than {0}. Write why, at least 10 characters; it stands on every print.",
+                                    shipped.source())
+                            : Text.of(
+                                    "rule-book-controller.write-why-it-is-changed",
+                                    "Write why it is changed, at least 10 characters."));
         }
         site.set(id, in.value(), reason, accounts.sign(person, in.pin()));
         sheets.changed();
@@ -223,19 +233,29 @@ class RuleBookController {
                         .filter(x -> x.id().equals(id))
                         .findFirst()
                         .orElseThrow(
-                                () -> Said.notFound("The rule book has no figure " + id + "."));
+                                () ->
+                                        Said.notFound(
+                                                Text.of(
+                                                        "rule-book-controller.the-rule-book-has-no",
+                                                        "The rule book has no figure {0}.",
+                                                        id)));
         if (value != null && !(value > 0 && value <= 100_000)) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    f.title()
-                            + ": "
-                            + value
-                            + " is not possible; allowed is above 0 to 100,000 "
-                            + f.unit()
-                            + ".");
+                    Text.of(
+                            "rule-book-controller.is-not-possible-allowed-is",
+                            "{0}: {1} is not possible; allowed is above 0 to 100,000 {2}.",
+                            f.title(),
+                            value,
+                            f.unit()));
         }
         if (value != null && f.unit().equals("pH") && value > 14) {
-            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, f.title() + ": allowed is pH 0 to 14.");
+            throw new Said(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    Text.of(
+                            "rule-book-controller.allowed-is-ph-0-to",
+                            "{0}: allowed is pH 0 to 14.",
+                            f.title()));
         }
         return f;
     }

@@ -24,6 +24,7 @@ import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Effects;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -88,7 +89,11 @@ class SheetsController {
             @RequestBody SignedSheet in,
             @AuthenticationPrincipal Person person) {
         if (!(in.document() instanceof ObjectNode document)) {
-            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, "The sheet has to be a JSON object.");
+            throw new Said(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    Text.of(
+                            "sheets-controller.the-sheet-has-to-be",
+                            "The sheet has to be a JSON object."));
         }
         MachineSheet was =
                 sheets.all().stream().filter(s -> s.code().equals(code)).findFirst().orElse(null);
@@ -96,9 +101,15 @@ class SheetsController {
         if (!before.replace("\"", "").equals(String.valueOf(newest))) {
             throw Said.conflict(
                     newest == 0
-                            ? "There is no machine " + code + " any more."
-                            : "There is a newer version: version %d of the sheet of %s was saved since."
-                                    .formatted(newest, code));
+                            ? Text.of(
+                                    "sheets-controller.there-is-no-machine-any",
+                                    "There is no machine {0} any more.",
+                                    code)
+                            : Text.of(
+                                    "sheets-controller.there-is-a-newer-version",
+                                    "There is a newer version: version {0} of the sheet of {1} was saved since.",
+                                    newest,
+                                    code));
         }
         document.put("code", code).put("version", newest + 1);
         MachineSheet sheet = SheetFormat.read(document.toString());

@@ -10,6 +10,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
+import orthopur.text.Text;
 
 /** Changes chemicals and vessels: signed, and kept with what stood there before. */
 @Service
@@ -25,7 +26,11 @@ public class Supplies {
     @Transactional(noRollbackFor = Said.class)
     public void chemical(String id, String document, Signature signed) {
         if (!ChemicalsFormat.idOf(document).equals(id)) {
-            throw Said.conflict("The document is of another product than " + id + ".");
+            throw Said.conflict(
+                    Text.of(
+                            "supplies.the-document-is-of-another",
+                            "The document is of another product than {0}.",
+                            id));
         }
         List<Chemical> before = sheets.surroundings().chemicals();
         List<Chemical> after = ChemicalsFormat.with(before, document);

@@ -26,6 +26,7 @@ import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Effects;
+import orthopur.text.Text;
 
 @RestController
 @MayUse
@@ -82,7 +83,13 @@ class SuppliesController {
                 .filter(c -> c.id().equals(id))
                 .findFirst()
                 .map(ChemicalsFormat::one)
-                .orElseThrow(() -> Said.notFound("There is no chemical " + id + " on this site."));
+                .orElseThrow(
+                        () ->
+                                Said.notFound(
+                                        Text.of(
+                                                "supplies-controller.there-is-no-chemical-on",
+                                                "There is no chemical {0} on this site.",
+                                                id)));
     }
 
     /** What a product would do to the approved procedures; nothing is saved. */

@@ -23,6 +23,7 @@ import orthopur.server.people.KnownDevices;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
+import orthopur.text.Text;
 
 /**
  * Which tablets are the site's. A code is six digits, holds for ten minutes, enrols one tablet, and
@@ -82,10 +83,17 @@ public class Tablets implements KnownDevices {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw new Said(
                     HttpStatus.UNPROCESSABLE_ENTITY,
-                    "The name of the tablet has 1 to " + LONGEST_NAME + " letters.");
+                    Text.of(
+                            "tablets.the-name-of-the-tablet",
+                            "The name of the tablet has 1 to {0} letters.",
+                            LONGEST_NAME));
         }
         if (all().stream().anyMatch(t -> t.name().equalsIgnoreCase(name))) {
-            throw Said.conflict("There is a tablet \"" + name + "\" already; withdraw it first.");
+            throw Said.conflict(
+                    Text.of(
+                            "tablets.there-is-a-tablet-already",
+                            "There is a tablet \"{0}\" already; withdraw it first.",
+                            name));
         }
         String code = "%06d".formatted(random.nextInt(1_000_000));
         long until = clock.millis() + CODE_HOLDS.toMillis();
@@ -115,9 +123,10 @@ public class Tablets implements KnownDevices {
             db.deleteFrom(TABLET_CODE).where(TABLET_CODE.FAILED.ge(GUESSES)).execute();
             throw new Said(
                     HttpStatus.UNAUTHORIZED,
-                    "This code enrolls no tablet. It has six digits and holds for "
-                            + CODE_HOLDS.toMinutes()
-                            + " minutes; a supervisor gives out a new one.");
+                    Text.of(
+                            "tablets.this-code-enrolls-no-tablet",
+                            "This code enrolls no tablet. It has six digits and holds for {0} minutes; a supervisor gives out a new one.",
+                            CODE_HOLDS.toMinutes()));
         }
         found.delete();
         byte[] secret = new byte[32];
@@ -145,7 +154,12 @@ public class Tablets implements KnownDevices {
                 all().stream()
                         .filter(t -> t.id() == id)
                         .findFirst()
-                        .orElseThrow(() -> Said.notFound("There is no such tablet."));
+                        .orElseThrow(
+                                () ->
+                                        Said.notFound(
+                                                Text.of(
+                                                        "tablets.there-is-no-such-tablet",
+                                                        "There is no such tablet.")));
         db.update(TABLET)
                 .set(TABLET.WITHDRAWN_AT, clock.millis())
                 .where(TABLET.ID.eq(id))

@@ -24,6 +24,7 @@ import orthopur.server.people.Person;
 import orthopur.server.people.SignedIn;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.text.Text;
 
 @RestController
 @MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor enrolls and withdraws tablets.")
@@ -118,7 +119,9 @@ class TabletsController {
             HttpServletResponse response) {
         if (tablets.of(token).isEmpty()) {
             throw Said.forbidden(
-                    "This tablet is not one of the site's; sign in with name and password.");
+                    Text.of(
+                            "tablets-controller.this-tablet-is-not-one",
+                            "This tablet is not one of the site's; sign in with name and password."));
         }
         return signedIn.as(accounts.byPin(in.account(), in.pin()), request, response);
     }
