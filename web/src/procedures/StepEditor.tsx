@@ -12,6 +12,7 @@ import type { FieldProblem, Schemas } from "../api/client";
 import { type Step, showQuantity, splitQuantity } from "../ribbon/draft";
 import type { Actions, Stated } from "../ribbon/words";
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import { LineField } from "./LineField";
 
 type Props = {
@@ -118,7 +119,7 @@ export const StepEditor = memo(function StepEditor(p: Props) {
               "More fields: {0}",
               fields
                 .filter((f) => !open.has(f.name))
-                .map((f) => f.label)
+                .map((f) => told(f.label))
                 .join(", "),
             )}
           </summary>
@@ -165,7 +166,7 @@ const ActionField = memo(function ActionField({ actions, value, problem, onChang
   return (
     <NativeSelect
       label={say("procedures.step-editor.what-is-done", "What is done")}
-      data={actions.map((a) => ({ value: a.name, label: a.label }))}
+      data={actions.map((a) => ({ value: a.name, label: told(a.label) }))}
       value={value}
       onChange={(e) => onChange(e.currentTarget.value)}
       error={problem}
@@ -187,7 +188,7 @@ const WhenField = memo(function WhenField({ sheet, value, problem, set }: WhenPr
     <NativeSelect
       label={say("procedures.step-editor.only-where-the-machine-has", "Only where the machine has")}
       data={[
-        { value: "", label: "always" },
+        { value: "", label: say("procedures.step-editor.always", "always") },
         ...sheet.options.flatMap((g) =>
           g.choices.map((c) => ({ value: `${g.id}=${c.id}`, label: `${g.name}: ${c.name}` })),
         ),
@@ -263,7 +264,7 @@ type FieldProps = {
 
 /** A field of the table of actions, drawn by its kind; none has a form of its own. */
 const Field = memo(function Field(p: FieldProps) {
-  const label = p.field.label.replace(/^.(?!H$)/, (c) => c.toUpperCase());
+  const label = told(p.field.label).replace(/^.(?!H$)/, (c) => c.toUpperCase());
   const name = p.field.name as keyof Step;
   const list = (p.value as string[] | undefined) ?? [];
   const common = { label, description: p.field.doc || undefined, error: p.problem };

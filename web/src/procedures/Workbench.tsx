@@ -104,7 +104,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const session = useSession();
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
-  const [said, setSaid] = useState<{ text: string; stop: boolean } | null>(null);
+  const [said, setSaid] = useState<{ text: string; stop: boolean; overtaken?: boolean } | null>(null);
   const draft = useDraft(view, sheet.version, setSaid);
   const { doc, saved } = draft;
   const editable = session.data?.role === "SUPERVISOR" && saved.row.state === "DRAFT";
@@ -375,7 +375,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
               "procedures.workbench.unsaved-changes-from-this-browser-were",
               "Unsaved changes from this browser were put back.",
             )}
-          {said?.stop && said.text.includes("newer state") && (
+          {said?.overtaken && (
             <button className="btn small" type="button" onClick={draft.theirs}>
               {say("procedures.workbench.show-theirs", "Show theirs")}
             </button>

@@ -1,13 +1,13 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useState } from "react";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import type { Doc } from "../ribbon/draft";
 import { begin, change, type History, redo, undo } from "../shared/history";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 
 type View = Schemas["ProcedureView"];
-type Said = { text: string; stop: boolean };
+type Said = { text: string; stop: boolean; overtaken?: boolean };
 
 /** Unsaved work of this browser, kept so that a reload loses nothing. */
 const kept = (row: Schemas["ProcedureRow"]) => `draft:${row.id}@${row.version}`;
@@ -29,6 +29,9 @@ function firstHistory(view: View, sheetVersion: number): History<Doc> {
   }
   return first;
 }
+
+/** The revision that was changed is no longer the last: somebody else has saved meanwhile. */
+const OVERTAKEN = 412;
 
 /**
  * A procedure under work: what is written now, what was before it, and what the server has. What is not
@@ -79,7 +82,7 @@ export function useDraft(view: View, sheetVersion: number, tell: (said: Said | n
       setRestored(false);
       tell({ text: say("procedures.use-draft.saved", "Saved."), stop: false });
     } catch (e) {
-      tell({ text: message(e), stop: true });
+      tell({ text: message(e), stop: true, overtaken: e instanceof ApiProblem && e.status === OVERTAKEN });
     }
   }
 

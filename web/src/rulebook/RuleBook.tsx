@@ -132,7 +132,7 @@ export default function RuleBook() {
               {figures.map((f) => (
                 <tr key={f.id}>
                   <td>
-                    {f.title}
+                    {told(f.title)}
                     {f.override && (
                       <div className="override">
                         {say("rulebook.rule-book.asks-for-less-than-the-code", "asks for less than the code")}

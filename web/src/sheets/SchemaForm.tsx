@@ -1,6 +1,7 @@
 import { Checkbox, NativeSelect, NumberInput, Textarea, TextInput } from "@mantine/core";
 import type { FieldProblem } from "../api/client";
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import { shown } from "./labels";
 import { at, choices, FRESH, idFor, idsOf, type Json, type Named, type Schema, type Tree } from "./sheet";
 
@@ -34,7 +35,7 @@ const LONG = 400;
 function Field(p: Props & { field: string }) {
   const { schema, pointer, field } = p;
   const value = at(p.sheet, pointer);
-  const label = schema.title ?? shown(field);
+  const label = told(schema.title ?? shown(field));
   const description = schema.description;
   const error = p.problems.find((x) => x.pointer === pointer)?.message;
   const put = (next: Json | undefined) => p.onPut(pointer, next);

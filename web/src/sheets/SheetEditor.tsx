@@ -9,6 +9,7 @@ import { begin, change, type History, redo, undo } from "../shared/history";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
+import { told } from "../shared/texts";
 import { LISTS } from "./labels";
 import { SchemaForm } from "./SchemaForm";
 import {
@@ -316,7 +317,8 @@ function spoken(sheet: Tree, schema: Schema, pointer: string): string {
     nearest(sheet, pointer) === ""
       ? say("sheets.sheet-editor.the-machine", "The machine")
       : String(thing?.name || say("sheets.sheet-editor.it", "It"));
-  const label = schemaAt(schema, pointer)?.title;
+  const title = schemaAt(schema, pointer)?.title;
+  const label = title && told(title);
   return label && field ? `${name}, ${label.toLowerCase()}` : name;
 }
 
