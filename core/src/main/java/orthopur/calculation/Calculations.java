@@ -30,7 +30,12 @@ public final class Calculations {
                     new Cost(),
                     new Trend(),
                     new StockDays(),
-                    new SwabSample());
+                    new SwabSample(),
+                    new Aim(),
+                    new Strokes(),
+                    new PressureDrop(),
+                    new SerialRinse(),
+                    new Spray());
 
     private Calculations() {}
 

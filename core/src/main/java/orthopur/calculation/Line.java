@@ -1,7 +1,6 @@
 package orthopur.calculation;
 
 import java.util.List;
-import orthopur.quantity.Flow;
 import orthopur.quantity.Length;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
@@ -23,12 +22,7 @@ final class Line implements Calculation {
     public CalcAnswer compute(CalcInputs in, RuleBook book) {
         Length bore = in.read("bore", UnitText::length);
         Length length = in.read("length", UnitText::length);
-        if (bore.metres() <= 0 || bore.metres() > 1) {
-            throw new RefusedInput("bore", "The input bore is not a line's.", "above 0 to 1 m");
-        }
-        if (in.has("velocity") && in.has("flow")) {
-            throw new RefusedInput("flow", "Give velocity or flow, not both.", "one of the two");
-        }
+        bounded(bore, in);
         double area = Math.PI * bore.metres() * bore.metres() / 4;
         double litres = area * length.metres() * 1000;
         double spare = book.number("line.cleaner");
@@ -38,12 +32,9 @@ final class Line implements Calculation {
                         .also("cleanerToMake", litres * spare, "L")
                         .assume("Cleaner to make: the line × " + spare + ", for hoses and pump.");
         if (in.has("velocity") || in.has("flow")) {
-            double velocity =
-                    in.has("velocity")
-                            ? in.read("velocity", UnitText::velocity)
-                            : new Velocity(area).of(in.read("flow", UnitText::flow));
+            double velocity = velocity(in, area);
             Temperature temp = in.has("temp") ? in.liquid("temp") : Temperature.ofCelsius(20);
-            double reynolds = velocity * bore.metres() / viscosity(temp);
+            double reynolds = velocity * bore.metres() / Water.viscosity(temp);
             w.also("velocity", velocity, "m/s")
                     .also("flow", area * velocity * 60_000, "L/min")
                     .also("reynolds", reynolds, "")
@@ -54,24 +45,24 @@ final class Line implements Calculation {
                 "π × (%s mm)² ÷ 4 × %s m = %s L", bore.metres() * 1000, length.metres(), litres);
     }
 
-    private record Velocity(double area) {
-        double of(Flow flow) {
-            return flow.litresPerMinute() / 60_000 / area;
+    /** A line's bore, and one of velocity and flow. */
+    static void bounded(Length bore, CalcInputs in) {
+        if (bore.metres() <= 0 || bore.metres() > 1) {
+            throw new RefusedInput("bore", "The input bore is not a line's.", "above 0 to 1 m");
+        }
+        if (in.has("velocity") && in.has("flow")) {
+            throw new RefusedInput("flow", "Give velocity or flow, not both.", "one of the two");
         }
     }
 
-    /** Kinematic viscosity of water in m²/s, 0 to 100 °C: Vogel's fit over the density. */
-    private static double viscosity(Temperature temp) {
-        double kelvin = temp.celsius() + 273.15;
-        double dynamic = 2.414e-5 * Math.pow(10, 247.8 / (kelvin - 140));
-        double t = temp.celsius();
-        // Thiesen's fit of the density of water.
-        double density =
-                1000
-                        * (1
-                                - (t + 288.9414)
-                                        / (508_929.2 * (t + 68.12963))
-                                        * Math.pow(t - 3.9863, 2));
-        return dynamic / density;
+    /**
+     * Mean velocity in m/s, given or from the flow.
+     *
+     * @param area of the bore in m²
+     */
+    static double velocity(CalcInputs in, double area) {
+        return in.has("velocity")
+                ? in.read("velocity", UnitText::velocity)
+                : in.read("flow", UnitText::flow).litresPerMinute() / 60_000 / area;
     }
 }

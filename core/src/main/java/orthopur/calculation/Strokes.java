@@ -1,0 +1,67 @@
+package orthopur.calculation;
+
+import java.util.List;
+import orthopur.quantity.Strength;
+import orthopur.quantity.Volume;
+import orthopur.rulebook.RuleBook;
+
+/** Whole strokes of a hand pump, whose strength is permitted and nearest to what is wanted. */
+final class Strokes implements Calculation {
+    @Override
+    public String name() {
+        return "strokes";
+    }
+
+    @Override
+    public List<String> keys() {
+        return List.of("volume", "target", "stock", "density?", "stroke", "least", "most");
+    }
+
+    @Override
+    public CalcAnswer compute(CalcInputs in, RuleBook book) {
+        Volume volume = in.positive("volume");
+        Strength target = in.positiveStrength("target");
+        Strength stock = in.stock("stock", "density");
+        Volume stroke = in.positive("stroke");
+        Strength least = in.positiveStrength("least");
+        Strength most = in.positiveStrength("most");
+        if (stock.compareTo(target) <= 0) {
+            throw new RefusedInput(
+                    "target",
+                    "The stock of " + stock.shown() + " is not stronger than the target.",
+                    "below " + stock.shown());
+        }
+        double each = stroke.litres() * stock.mgPerL() / volume.litres();
+        double exact = target.mgPerL() / each;
+        double below = Math.floor(exact);
+        double above = Math.ceil(exact);
+        double strokes = Double.NaN;
+        for (double n : List.of(below, above)) {
+            boolean permitted = n > 0 && n * each >= least.mgPerL() && n * each <= most.mgPerL();
+            if (permitted && !(Math.abs(n - exact) >= Math.abs(strokes - exact))) {
+                strokes = n;
+            }
+        }
+        if (Double.isNaN(strokes)) {
+            throw new RefusedInput(
+                    "stroke",
+                    "Each stroke gives %.0f mg/L, so no whole number of them lies from %s to %s."
+                            .formatted(each, least.shown(), most.shown()),
+                    "a smaller stroke, or more water");
+        }
+        return new Worked(this, in)
+                .result(strokes, "strokes")
+                .also("measure", strokes * stroke.millilitres(), "mL")
+                .also("strength", strokes * each, "mg/L")
+                .assume("Full strokes of a pump that is primed; test the mix all the same.")
+                .formula(
+                        "%s mg/L ÷ (%s mL × %s mg/L ÷ %s L) = %s; %s strokes give %s mg/L",
+                        target.mgPerL(),
+                        stroke.millilitres(),
+                        stock.mgPerL(),
+                        volume.litres(),
+                        exact,
+                        strokes,
+                        strokes * each);
+    }
+}
