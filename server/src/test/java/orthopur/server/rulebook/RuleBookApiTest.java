@@ -122,13 +122,15 @@ class RuleBookApiTest {
         Client ilse = Client.ilse(mvc);
         String path = "/api/rulebook/rules/S7/examples";
         JsonNode now = ilse.post_(path, "{\"figures\":{}}").body();
-        assertTrue(now.at("/broken/message").asString().contains("43"), now.toString());
-        assertTrue(now.at("/kept/message").isMissingNode() || now.at("/kept/message").isNull());
+        assertTrue(now.at("/broken/finding/message").asString().contains("43"), now.toString());
+        assertTrue(
+                now.at("/kept/finding/message").isMissingNode()
+                        || now.at("/kept/finding").isNull());
         assertTrue(now.get("figures").toString().contains("wash.hand.least"));
         JsonNode looser = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":1}}").body();
-        assertFalse(looser.at("/broken/message").isString());
+        assertFalse(looser.at("/broken/finding/message").isString());
         JsonNode stricter = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":99}}").body();
-        assertTrue(stricter.at("/kept/message").isString());
+        assertTrue(stricter.at("/kept/finding/message").isString());
         assertEquals(
                 404, ilse.post_("/api/rulebook/rules/X9/examples", "{\"figures\":{}}").status());
         assertEquals(422, ilse.post_(path, "{\"figures\":{\"wash.hand.least\":-1}}").status());
