@@ -190,7 +190,7 @@ const WhenField = memo(function WhenField({ sheet, value, problem, set }: WhenPr
       data={[
         { value: "", label: say("procedures.step-editor.always", "always") },
         ...sheet.options.flatMap((g) =>
-          g.choices.map((c) => ({ value: `${g.id}=${c.id}`, label: `${g.name}: ${c.name}` })),
+          g.choices.map((c) => ({ value: `${g.id}=${c.id}`, label: `${told(g.name)}: ${told(c.name)}` })),
         ),
       ]}
       value={value}
@@ -439,11 +439,11 @@ function Tally({
 export function byPart(list: string[], sheet: Schemas["SheetView"]) {
   const whole = [...sheet.parts, ...sheet.passages]
     .filter((x) => list.includes(x.id))
-    .map((x) => ({ part: x.name, surfaces: [] as string[] }));
+    .map((x) => ({ part: told(x.name), surfaces: [] as string[] }));
   const some = sheet.parts
     .map((x) => ({
-      part: x.name,
-      surfaces: x.surfaces.filter((s) => list.includes(s.id)).map((s) => s.name),
+      part: told(x.name),
+      surfaces: x.surfaces.filter((s) => list.includes(s.id)).map((s) => told(s.name)),
     }))
     .filter((x) => x.surfaces.length > 0);
   const known = new Set(
@@ -455,7 +455,8 @@ export function byPart(list: string[], sheet: Schemas["SheetView"]) {
 }
 
 function namesFor(field: Stated, sheet: Schemas["SheetView"], action: string) {
-  const named = (all: { id: string; name: string }[]) => all.map((x) => ({ value: x.id, label: x.name }));
+  const named = (all: { id: string; name: string }[]) =>
+    all.map((x) => ({ value: x.id, label: told(x.name) }));
   switch (field.of) {
     case "ENERGIES":
       return named(sheet.energies);
@@ -478,7 +479,7 @@ function itemOptions(sheet: Schemas["SheetView"], action: string) {
   };
   const parts = sheet.parts
     .filter(fits)
-    .map((x) => ({ value: x.id, label: x.count > 1 ? `${x.name} (${x.count})` : x.name }));
+    .map((x) => ({ value: x.id, label: x.count > 1 ? `${told(x.name)} (${x.count})` : told(x.name) }));
   if (whole) {
     return parts;
   }

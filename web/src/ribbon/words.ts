@@ -56,34 +56,36 @@ export function summary(s: Step, names: Names, actions: Actions): string {
     .sort((a, b) => rank(a) - rank(b))
     .map((f) => stated(f, (s as Record<string, unknown>)[f.name], names))
     .filter(Boolean);
-  return parts.join(", ") || s.words || "";
+  return parts.join(", ") || told(s.words ?? "");
 }
 
 function stated(f: Stated, value: unknown, names: Names): string {
   if (value === undefined || value === null || value === false) {
     return "";
   }
-  const word = f.word === "->" ? "to" : f.word;
+  const word = f.word === "->" ? told("to") : told(f.word);
   const worded = (text: string) => (word && f.kind !== "CHEMICAL" ? `${word} ${text}` : text);
   switch (f.kind) {
     case "NAMES":
       return list(value as string[], names);
     case "TEXTS":
-      return (value as string[]).length === 0 ? "" : worded((value as string[]).join(", "));
+      return (value as string[]).length === 0 ? "" : worded((value as string[]).map(told).join(", "));
     case "CHOICES":
-      return (value as string[]).length === 0 ? "" : worded((value as string[]).join(" and "));
+      return (value as string[]).length === 0
+        ? ""
+        : worded((value as string[]).map(told).join(say("ribbon.words.and", " and ")));
     case "CHEMICAL":
       return names.get(value as string) ?? String(value);
     case "QUANTITY":
       return worded(showQuantity(value as Schemas["Quantity"]));
     case "COUNT":
-      return `${value} ${value === 1 ? f.word.replace(/s$/, "") : f.word}`;
+      return `${value} ${told(value === 1 ? f.word.replace(/s$/, "") : f.word)}`;
     case "FLAG":
-      return f.word;
+      return told(f.word);
     case "CHOICE":
-      return f.needed ? "" : worded(String(value).replace("-", " "));
+      return f.needed ? "" : worded(told(String(value).replace("-", " ")));
     default:
-      return worded(String(value));
+      return worded(told(String(value)));
   }
 }
 

@@ -1,6 +1,6 @@
 import { api, phraseBy, unwrap } from "../api/client";
 import { heard } from "./kept";
-import { speak, type Texts } from "./say";
+import { speak, spoken, type Texts } from "./say";
 import type { Degrees } from "./temperature";
 
 /*
@@ -41,6 +41,7 @@ export async function begin(): Promise<void> {
   } catch {
     speak("en", {}, unit);
   }
+  document.documentElement.lang = spoken();
   // Only now: what it says is put together when it is loaded.
   const { sentence } = await import("./texts");
   phraseBy(sentence);

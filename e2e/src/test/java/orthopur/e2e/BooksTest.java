@@ -122,6 +122,28 @@ class BooksTest {
         }
     }
 
+    /** The desk in another language: places, findings with their names, remedies; and back. */
+    @Test
+    void theDeskSpeaksSpanishOnThisDevice() {
+        try (Browser b = new Browser(RunningServer.shared())) {
+            b.as("Ilse Varga");
+            b.go("/procedures/qk-ov1-draft/1");
+            b.page.getByLabel("Language").selectOption("es");
+            assertThat(b.text("Qué deja este procedimiento")).isVisible();
+            assertThat(b.text("El paso 6 pone 1 de 2 candados personales.")).isVisible();
+            assertThat(b.button("Un candado para cada una de las 2")).isVisible();
+            assertEquals("es", b.page.evaluate("document.documentElement.lang"));
+            assertEquals(List.of(), b.axe());
+            b.go("/procedures/nothing/1");
+            assertThat(b.text("No hay ninguna versión 1 del procedimiento nothing.")).isVisible();
+            b.go("/rulebook?group=S");
+            assertThat(b.text("La superficie sigue mojada con sanitizante el tiempo suficiente"))
+                    .isVisible();
+            b.page.getByLabel("Idioma").selectOption("en");
+            assertThat(b.text("The surface stays wet with sanitizer long enough")).isVisible();
+        }
+    }
+
     /**
      * A step typed as on paper: slips point at the word, the nearest name mends it, Enter takes it.
      */
@@ -135,7 +157,8 @@ class BooksTest {
             assertThat(steps.first()).isVisible();
             int before = steps.count();
             field.fill("Wash pus");
-            assertThat(b.page.getByRole(AriaRole.OPTION).first()).hasText("Pusher");
+            assertThat(b.page.getByRole(AriaRole.LISTBOX).getByRole(AriaRole.OPTION).first())
+                    .hasText("Pusher");
             assertEquals(List.of(), b.axe());
             field.press("ArrowDown");
             field.press("Enter");
