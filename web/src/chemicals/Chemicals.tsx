@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import "./chemicals.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, message, type Schemas, unwrap } from "../api/client";
@@ -98,7 +99,7 @@ export default function Chemicals() {
           <li key={c.id} className="can">
             <div className="can-label">
               <h2>{c.name}</h2>
-              <p className="can-kind">{c.kind}</p>
+              <p className="can-kind">{told(c.kind)}</p>
               <p>{c.directions}</p>
               {writes && (
                 <button
@@ -114,9 +115,22 @@ export default function Chemicals() {
             <dl>
               <Row
                 name={say("chemicals.chemicals.use-dilution", "Use-dilution")}
-                value={[c.least && `from ${c.least}`, c.most && `to ${c.most}`].filter(Boolean).join(" ")}
+                value={
+                  c.least && c.most
+                    ? say("chemicals.chemicals.from-to", "from {0} to {1}", c.least, c.most)
+                    : c.least
+                      ? say("chemicals.chemicals.at-least", "at least {0}", c.least)
+                      : c.most && say("chemicals.chemicals.at-most", "at most {0}", c.most)
+                }
               />
-              <Row name={c.sanitizes ? "Contact time (wet)" : "Dwell"} value={c.contact} />
+              <Row
+                name={
+                  c.sanitizes
+                    ? say("chemicals.chemicals.contact-time-wet", "Contact time (wet)")
+                    : say("chemicals.chemicals.dwell", "Dwell")
+                }
+                value={c.contact}
+              />
               <Row name={say("chemicals.chemicals.concentrate", "Concentrate")} value={c.stock} />
               <Row name={say("chemicals.chemicals.registered", "Registered")} value={c.registration} />
               <Row name={say("chemicals.chemicals.for", "For")} value={c.organisms.join(", ")} />

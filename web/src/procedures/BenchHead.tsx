@@ -2,6 +2,7 @@ import type { Schemas } from "../api/client";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
+import { told } from "../shared/texts";
 import type { Draft } from "./useDraft";
 
 type Props = {
@@ -33,7 +34,7 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
         );
   return (
     <div className="bench-head">
-      <h1>{draft.doc.title}</h1>
+      <h1>{told(draft.doc.title)}</h1>
       <p className="quiet">
         {say(
           "procedures.bench-head.from-sheet",

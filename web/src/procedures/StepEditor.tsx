@@ -267,7 +267,7 @@ const Field = memo(function Field(p: FieldProps) {
   const label = told(p.field.label).replace(/^.(?!H$)/, (c) => c.toUpperCase());
   const name = p.field.name as keyof Step;
   const list = (p.value as string[] | undefined) ?? [];
-  const common = { label, description: p.field.doc || undefined, error: p.problem };
+  const common = { label, description: p.field.doc ? told(p.field.doc) : undefined, error: p.problem };
   const choose = (unstated: string, data: { value: string; label: string }[]) => (
     <NativeSelect
       {...common}

@@ -36,7 +36,7 @@ function Field(p: Props & { field: string }) {
   const { schema, pointer, field } = p;
   const value = at(p.sheet, pointer);
   const label = told(schema.title ?? shown(field));
-  const description = schema.description;
+  const description = schema.description && told(schema.description);
   const error = p.problems.find((x) => x.pointer === pointer)?.message;
   const put = (next: Json | undefined) => p.onPut(pointer, next);
   const said = { label, description, error };

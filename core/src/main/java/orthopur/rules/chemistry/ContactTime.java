@@ -5,25 +5,20 @@ import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.quantity.Show;
+import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S3: the surface stays wet as long as code and label ask; the longer of the two counts. */
-public final class ContactTime implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "S3",
-                    Severity.STOP,
-                    "The surface stays wet with sanitizer long enough",
-                    "Food Code 2022, 4-703.11(C)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class ContactTime extends BookRule {
+    public ContactTime() {
+        super(
+                "S3",
+                Severity.STOP,
+                "The surface stays wet with sanitizer long enough",
+                "Food Code 2022, 4-703.11(C)");
     }
 
     @Override
@@ -53,7 +48,7 @@ public final class ContactTime implements Rule {
                                 u.chemical().name(),
                                 Show.duration(needed));
         Findings.Report r =
-                out.report(INFO)
+                out.report(info)
                         .items(m.surfaceIds(m.exposed()))
                         .number("needed", needed.getSeconds(), "s")
                         .says(
@@ -64,7 +59,7 @@ public final class ContactTime implements Rule {
                         .source(
                                 fromLabel(u, needed)
                                         ? "label of " + u.chemical().name()
-                                        : INFO.source())
+                                        : info.source())
                         .deny(m.exposed())
                         .propose(
                                 Text.of(

@@ -6,26 +6,21 @@ import java.util.List;
 import java.util.Set;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S9: a strength and a temperature reading is planned wherever something is sanitized. */
-public final class PlannedReadings implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "S9",
-                    Severity.FIX,
-                    "Strength and temperature of the sanitizer are read",
-                    "Food Code 2022, 4-501.116 and 4-302.13, .14");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class PlannedReadings extends BookRule {
+    public PlannedReadings() {
+        super(
+                "S9",
+                Severity.FIX,
+                "Strength and temperature of the sanitizer are read",
+                "Food Code 2022, 4-501.116 and 4-302.13, .14");
     }
 
     @Override
@@ -51,7 +46,7 @@ public final class PlannedReadings implements Rule {
         }
         Set<Action.Reading> all = EnumSet.of(Action.Reading.STRENGTH, Action.Reading.TEMPERATURE);
         all.addAll(u.step().readings());
-        out.report(INFO)
+        out.report(info)
                 .says(
                         Text.of(
                                 "planned-readings.sanitizes-and-plans-no-reading",
@@ -79,13 +74,13 @@ public final class PlannedReadings implements Rule {
     }
 
     /** Hot water has no strength; its temperature is all there is to read. */
-    private static void hotWater(Moment m, Action.Sanitize hot, Findings out) {
+    private void hotWater(Moment m, Action.Sanitize hot, Findings out) {
         Set<Action.Reading> all = EnumSet.of(Action.Reading.TEMPERATURE);
         all.addAll(hot.readings());
         Action read =
                 new Action.Sanitize(
                         hot.items(), hot.solution(), hot.method(), hot.contact(), Set.copyOf(all));
-        out.report(INFO)
+        out.report(info)
                 .says(
                         Text.of(
                                 "planned-readings.sanitizes-with-hot-water-and",

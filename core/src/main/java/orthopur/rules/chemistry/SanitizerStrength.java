@@ -11,10 +11,9 @@ import orthopur.procedure.Edit;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
+import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -23,17 +22,13 @@ import orthopur.text.Text;
  * S1: the sanitizer is strong enough for its kind, temperature and pH. What is not stated cannot be
  * judged and is not passed: the step then sanitizes nothing.
  */
-public final class SanitizerStrength implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "S1",
-                    Severity.STOP,
-                    "The sanitizer is strong enough at this temperature and pH",
-                    "Food Code 2022, 4-501.114");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class SanitizerStrength extends BookRule {
+    public SanitizerStrength() {
+        super(
+                "S1",
+                Severity.STOP,
+                "The sanitizer is strong enough at this temperature and pH",
+                "Food Code 2022, 4-501.114");
     }
 
     @Override
@@ -57,7 +52,7 @@ public final class SanitizerStrength implements Rule {
         }
     }
 
-    private static void notASanitizer(Moment m, Action.Sanitize step, Findings out) {
+    private void notASanitizer(Moment m, Action.Sanitize step, Findings out) {
         Chemical c = m.context().chemical(step.solution().chemical());
         Object why =
                 c == null
@@ -69,7 +64,7 @@ public final class SanitizerStrength implements Rule {
                                 "uses {0}, a {1}",
                                 c.name(),
                                 c.kind().shown());
-        out.report(INFO)
+        out.report(info)
                 .items(m.surfaceIds(m.exposed()))
                 .says(
                         Text.of(
@@ -83,8 +78,8 @@ public final class SanitizerStrength implements Rule {
                 .deny(m.exposed());
     }
 
-    private static void undecided(Moment m, SanitizerUse u, Findings out) {
-        out.report(INFO)
+    private void undecided(Moment m, SanitizerUse u, Findings out) {
+        out.report(info)
                 .items(m.surfaceIds(m.exposed()))
                 .says(
                         Text.of(
@@ -100,7 +95,7 @@ public final class SanitizerStrength implements Rule {
                 .deny(m.exposed());
     }
 
-    private static void tooWeak(Moment m, SanitizerUse u, Findings out) {
+    private void tooWeak(Moment m, SanitizerUse u, Findings out) {
         SanitizerLimit.Answer a = u.answer();
         List<Object> needs = new ArrayList<>();
         if (a.refusal() != null) {
@@ -135,7 +130,7 @@ public final class SanitizerStrength implements Rule {
                             "neither this strength nor this temperature is in the permitted table"));
         }
         Findings.Report r =
-                out.report(INFO)
+                out.report(info)
                         .items(m.surfaceIds(m.exposed()))
                         .says(
                                 Text.of(

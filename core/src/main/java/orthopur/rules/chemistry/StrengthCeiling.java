@@ -5,25 +5,20 @@ import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.quantity.Strength;
+import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S2: not above the no-rinse ceiling, nor above the label whatever follows. */
-public final class StrengthCeiling implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "S2",
-                    Severity.STOP,
-                    "The sanitizer is not stronger than may stay on a food-contact surface",
-                    "40 CFR 180.940(a)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class StrengthCeiling extends BookRule {
+    public StrengthCeiling() {
+        super(
+                "S2",
+                Severity.STOP,
+                "The sanitizer is not stronger than may stay on a food-contact surface",
+                "40 CFR 180.940(a)");
     }
 
     @Override
@@ -37,7 +32,7 @@ public final class StrengthCeiling implements Rule {
         if (ceiling == null || stated == null) {
             return;
         }
-        out.report(INFO)
+        out.report(info)
                 .items(m.surfaceIds(m.exposed()))
                 .number("strength", stated.mgPerL(), "mg/L")
                 .number("ceiling", ceiling.mgPerL(), "mg/L")

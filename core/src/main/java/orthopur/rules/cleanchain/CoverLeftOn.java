@@ -10,12 +10,11 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -25,17 +24,13 @@ import orthopur.text.Text;
  * end, for the cover may still come off; shown at the first step that named the surface and could
  * not reach it.
  */
-public final class CoverLeftOn implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "C6",
-                    Severity.STOP,
-                    "Nothing stays mounted over a surface that is counted as cleaned",
-                    Sources.FOOD_CODE_SURFACES);
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class CoverLeftOn extends BookRule {
+    public CoverLeftOn() {
+        super(
+                "C6",
+                Severity.STOP,
+                "Nothing stays mounted over a surface that is counted as cleaned",
+                Sources.FOOD_CODE_SURFACES);
     }
 
     @Override
@@ -67,14 +62,13 @@ public final class CoverLeftOn implements Rule {
                         report(end, out, cover, hidden, firstStep.getOrDefault(cover, 0)));
     }
 
-    private static void report(
-            Ending end, Findings out, int cover, List<Integer> hidden, int place) {
+    private void report(Ending end, Findings out, int cover, List<Integer> hidden, int place) {
         Part part = end.sheet().part(cover);
         Step step = end.procedure().steps().get(place);
         List<String> ids = hidden.stream().map(s -> end.sheet().surface(s).id()).toList();
         String how = part.shifts() ? "moved aside" : "taken off";
         Findings.Report r =
-                out.report(INFO)
+                out.report(info)
                         .at(place, step.id())
                         .items(ids)
                         .items(List.of(part.id()))

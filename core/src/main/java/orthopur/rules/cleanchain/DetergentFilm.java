@@ -4,28 +4,23 @@ import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Solution;
+import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** C3: no sanitizer on a surface that is still soapy. Root before C2. */
-public final class DetergentFilm implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "C3",
-                    Severity.STOP,
-                    "Detergent is rinsed off before the sanitizer",
-                    "Food Code 2022, 4-501.115");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class DetergentFilm extends BookRule {
+    public DetergentFilm() {
+        super(
+                "C3",
+                Severity.STOP,
+                "Detergent is rinsed off before the sanitizer",
+                "Food Code 2022, 4-501.115");
     }
 
     @Override
@@ -45,7 +40,7 @@ public final class DetergentFilm implements Rule {
             return;
         }
         List<String> ids = m.surfaceIds(soapy);
-        out.report(INFO)
+        out.report(info)
                 .items(ids)
                 .says(
                         Text.of(

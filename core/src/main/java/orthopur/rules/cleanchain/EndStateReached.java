@@ -11,14 +11,13 @@ import orthopur.machine.Surface;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Residue;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -26,20 +25,16 @@ import orthopur.text.Text;
  * C1: every surface that is due ends as its sheet asks. Zone 1 is a STOP, zones 2 and 3 a FIX.
  * Surfaces that share cause and shortcoming are one finding.
  */
-public final class EndStateReached implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "C1",
-                    Severity.STOP,
-                    "Every surface that is due ends as its sheet asks",
-                    Sources.FOOD_CODE_SURFACES);
+public final class EndStateReached extends BookRule {
+    public EndStateReached() {
+        super(
+                "C1",
+                Severity.STOP,
+                "Every surface that is due ends as its sheet asks",
+                Sources.FOOD_CODE_SURFACES);
+    }
 
     private record Group(boolean contact, String lack, Findings.@Nullable Report cause) {}
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
-    }
 
     @Override
     public void atEnd(Ending end, Findings out) {
@@ -54,12 +49,12 @@ public final class EndStateReached implements Rule {
         groups.forEach((g, surfaces) -> report(end, out, g, surfaces));
     }
 
-    private static void report(Ending end, Findings out, Group g, List<Integer> surfaces) {
+    private void report(Ending end, Findings out, Group g, List<Integer> surfaces) {
         List<String> ids = surfaces.stream().map(s -> end.sheet().surface(s).id()).toList();
         boolean one = surfaces.size() == 1;
-        out.report(INFO)
+        out.report(info)
                 .severity(g.contact() ? Severity.STOP : Severity.FIX)
-                .source(g.contact() ? INFO.source() : "Food Code 2022, 4-602.13")
+                .source(g.contact() ? info.source() : "Food Code 2022, 4-602.13")
                 .items(ids)
                 .says(
                         Text.of(

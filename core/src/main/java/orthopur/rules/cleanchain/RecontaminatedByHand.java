@@ -3,28 +3,23 @@ package orthopur.rules.cleanchain;
 import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** C4: a sanitized surface is never towelled, nor handled with soiled gloves. */
-public final class RecontaminatedByHand implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "C4",
-                    Severity.STOP,
-                    "Sanitized surfaces meet no towel and no soiled glove",
-                    "Food Code 2022, 4-901.11");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class RecontaminatedByHand extends BookRule {
+    public RecontaminatedByHand() {
+        super(
+                "C4",
+                Severity.STOP,
+                "Sanitized surfaces meet no towel and no soiled glove",
+                "Food Code 2022, 4-901.11");
     }
 
     @Override
@@ -36,7 +31,7 @@ public final class RecontaminatedByHand implements Rule {
         }
         List<String> ids = m.surfaceIds(sanitized);
         if (m.action() instanceof Action.Dry dry && dry.method() == Action.Drying.TOWEL) {
-            out.report(INFO)
+            out.report(info)
                     .items(ids)
                     .says(
                             Text.of(
@@ -68,8 +63,8 @@ public final class RecontaminatedByHand implements Rule {
                         || m.action() instanceof Action.Shift;
         if (handles && m.night().glovesSoiled()) {
             String cause = "gloves since " + m.night().glovesSoiledAt();
-            Findings.Report earlier = out.onCause(INFO.id(), cause);
-            out.report(INFO)
+            Findings.Report earlier = out.onCause(info.id(), cause);
+            out.report(info)
                     .cause(cause)
                     .under(earlier)
                     .items(ids)

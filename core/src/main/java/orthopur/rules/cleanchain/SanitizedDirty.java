@@ -5,29 +5,24 @@ import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** C2: sanitizer goes only on a surface that was washed and rinsed in this round. */
-public final class SanitizedDirty implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "C2",
-                    Severity.STOP,
-                    "Only a washed and rinsed surface is sanitized",
-                    Sources.FOOD_CODE_SURFACES);
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class SanitizedDirty extends BookRule {
+    public SanitizedDirty() {
+        super(
+                "C2",
+                Severity.STOP,
+                "Only a washed and rinsed surface is sanitized",
+                Sources.FOOD_CODE_SURFACES);
     }
 
     @Override
@@ -54,7 +49,7 @@ public final class SanitizedDirty implements Rule {
                                 ? "never washed in this round"
                                 : "soiled again"
                         : "washed but not rinsed";
-        out.report(INFO)
+        out.report(info)
                 .items(ids)
                 .says(
                         Text.of(

@@ -6,13 +6,12 @@ import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.quantity.Show;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -20,17 +19,13 @@ import orthopur.text.Text;
  * L5: before an energy is given back for production all parts are back, tools are out, people are
  * clear and every lock is off. Guards are T11, which comes first.
  */
-public final class ClearBeforeLive implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "L5",
-                    Severity.STOP,
-                    "Live again only with all parts back, tools out, people clear, locks off",
-                    Sources.LOCKOUT + "(e)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class ClearBeforeLive extends BookRule {
+    public ClearBeforeLive() {
+        super(
+                "L5",
+                Severity.STOP,
+                "Live again only with all parts back, tools out, people clear, locks off",
+                Sources.LOCKOUT + "(e)");
     }
 
     @Override
@@ -94,7 +89,7 @@ public final class ClearBeforeLive implements Rule {
             return;
         }
         Findings.Report r =
-                out.report(INFO)
+                out.report(info)
                         .items(missing)
                         .says(
                                 Text.of(

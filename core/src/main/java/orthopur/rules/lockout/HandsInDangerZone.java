@@ -4,11 +4,10 @@ import java.util.List;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -16,17 +15,13 @@ import orthopur.text.Text;
  * L1: no hands in the danger zone of an energy that has not reached the end of its path. Reports
  * once for each energy, at the first such step.
  */
-public final class HandsInDangerZone implements Rule {
-    static final RuleInfo INFO =
-            new RuleInfo(
-                    "L1",
-                    Severity.STOP,
-                    "No hands where an energy is not yet harmless",
-                    Sources.LOCKOUT + "(c), (d)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class HandsInDangerZone extends BookRule {
+    public HandsInDangerZone() {
+        super(
+                "L1",
+                Severity.STOP,
+                "No hands where an energy is not yet harmless",
+                Sources.LOCKOUT + "(c), (d)");
     }
 
     @Override
@@ -51,7 +46,7 @@ public final class HandsInDangerZone implements Rule {
                             : Text.of(
                                     "hands-in-danger-zone.whatever-can-start",
                                     "Whatever can start, fall or spring back reaches the hands in its way.");
-            out.report(INFO)
+            out.report(info)
                     .energy(energy.id())
                     .items(
                             m.partIds(

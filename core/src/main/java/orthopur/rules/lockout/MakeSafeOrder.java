@@ -2,27 +2,22 @@ package orthopur.rules.lockout;
 
 import java.util.List;
 import orthopur.machine.EnergyStage;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
 /** L2: the stages of making safe come in order. Reports at the step that comes too early. */
-public final class MakeSafeOrder implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "L2",
-                    Severity.STOP,
-                    "Stop, isolate, lock, release stored energy, verify – in this order",
-                    Sources.LOCKOUT + "(d)(1)–(6)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class MakeSafeOrder extends BookRule {
+    public MakeSafeOrder() {
+        super(
+                "L2",
+                Severity.STOP,
+                "Stop, isolate, lock, release stored energy, verify – in this order",
+                Sources.LOCKOUT + "(d)(1)–(6)");
     }
 
     @Override
@@ -42,7 +37,7 @@ public final class MakeSafeOrder implements Rule {
                     path.subList(m.night().stageNumber(e) + 1, path.indexOf(target));
             String name = SheetIndex.spoken(m.sheet().energy(e).name());
             Findings.Report earlier = out.onEnergy(m.sheet().energy(e).id(), "L2");
-            out.report(INFO)
+            out.report(info)
                     .energy(m.sheet().energy(e).id())
                     .says(
                             Text.of(
@@ -66,10 +61,10 @@ public final class MakeSafeOrder implements Rule {
     }
 
     /** Pressure and motion come back as long as what feeds them runs or is open. */
-    private static void fed(Moment m, Findings out, int e, int source) {
+    private void fed(Moment m, Findings out, int e, int source) {
         String name = SheetIndex.spoken(m.sheet().energy(e).name());
         String from = SheetIndex.spoken(m.sheet().energy(source).name());
-        out.report(INFO)
+        out.report(info)
                 .energy(m.sheet().energy(e).id())
                 .says(
                         Text.of(

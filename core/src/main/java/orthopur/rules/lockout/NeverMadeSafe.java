@@ -5,12 +5,11 @@ import orthopur.machine.Energy;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
 import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -19,17 +18,13 @@ import orthopur.text.Text;
  * L3: an energy that work needs dead and that no step ever takes off LIVE. Known only at the end;
  * the first step with hands in its zone is where it is shown, and L1 hangs under it.
  */
-public final class NeverMadeSafe implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "L3",
-                    Severity.STOP,
-                    "Every energy of the sheet is made safe before work that needs it",
-                    Sources.LOCKOUT + "(c)(4)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class NeverMadeSafe extends BookRule {
+    public NeverMadeSafe() {
+        super(
+                "L3",
+                Severity.STOP,
+                "Every energy of the sheet is made safe before work that needs it",
+                Sources.LOCKOUT + "(c)(4)");
     }
 
     @Override
@@ -45,7 +40,7 @@ public final class NeverMadeSafe implements Rule {
             List<EnergyStage> path = end.night().path(e);
             int place = Math.min(first, firstOfWhatItFeeds(end, energy.id(), first));
             Findings.Report l3 =
-                    out.report(INFO)
+                    out.report(info)
                             .at(first, step.id())
                             .energy(energy.id())
                             .says(

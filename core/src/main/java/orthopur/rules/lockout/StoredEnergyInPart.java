@@ -5,11 +5,10 @@ import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -18,17 +17,13 @@ import orthopur.text.Text;
  * L4: what is stored in a part (spring, tension, pressure, raised or turning mass, heat) is let off
  * before that part is loosened. Reports at the loosening.
  */
-public final class StoredEnergyInPart implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "L4",
-                    Severity.STOP,
-                    "Stored energy is released before the part that holds it is loosened",
-                    Sources.LOCKOUT + "(d)(5)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class StoredEnergyInPart extends BookRule {
+    public StoredEnergyInPart() {
+        super(
+                "L4",
+                Severity.STOP,
+                "Stored energy is released before the part that holds it is loosened",
+                Sources.LOCKOUT + "(d)(5)");
     }
 
     @Override
@@ -48,7 +43,7 @@ public final class StoredEnergyInPart implements Rule {
             }
             List<EnergyStage> path = m.night().path(e);
             Findings.Report l4 =
-                    out.report(INFO)
+                    out.report(info)
                             .energy(energy.id())
                             .items(List.of(energy.holder()))
                             .says(

@@ -8,12 +8,11 @@ import java.util.Map;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -22,14 +21,9 @@ import orthopur.text.Text;
  * T2: as many back as came off. Reports at once where a count is impossible (three off of two), and
  * at the end for what never went back.
  */
-public final class AllPartsBack implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "T2", Severity.STOP, "As many parts back as came off", "the machine's sheet");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class AllPartsBack extends BookRule {
+    public AllPartsBack() {
+        super("T2", Severity.STOP, "As many parts back as came off", "the machine's sheet");
     }
 
     @Override
@@ -63,7 +57,7 @@ public final class AllPartsBack implements Rule {
                             ? Text.of("all-parts-back.takes-off", "takes off")
                             : Text.of("all-parts-back.puts-back", "puts back");
             String has = takes ? "on the machine" : "off the machine";
-            out.report(INFO)
+            out.report(info)
                     .items(List.of(part.id()))
                     .number("stated", stated == null ? part.count() : stated, "pieces")
                     .number(has, there, "pieces")
@@ -109,7 +103,7 @@ public final class AllPartsBack implements Rule {
     }
 
     /** Parts that came off at one step: of several none goes back, of a single one some may. */
-    private static void report(Ending end, Findings out, int taken, List<Integer> parts) {
+    private void report(Ending end, Findings out, int taken, List<Integer> parts) {
         List<String> ids = parts.stream().map(p -> end.sheet().part(p).id()).toList();
         Part first = end.sheet().part(parts.getFirst());
         int count = parts.stream().mapToInt(p -> end.sheet().part(p).count()).sum();
@@ -123,7 +117,7 @@ public final class AllPartsBack implements Rule {
                                 ? Text.of("all-parts-back.never-goes", "never goes")
                                 : Text.of("all-parts-back.never-go", "never go");
         Findings.Report r =
-                out.report(INFO)
+                out.report(info)
                         .at(taken, end.procedure().steps().get(taken).id())
                         .items(ids)
                         .number("came off", count, "pieces")

@@ -5,27 +5,22 @@ import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** T11: every guard is on, and somebody has checked so, before the machine is made live. */
-public final class GuardsBack implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "T11",
-                    Severity.STOP,
-                    "Guards are on and checked before the machine is live",
-                    Sources.LOCKOUT + "(e)(1)");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class GuardsBack extends BookRule {
+    public GuardsBack() {
+        super(
+                "T11",
+                Severity.STOP,
+                "Guards are on and checked before the machine is live",
+                Sources.LOCKOUT + "(e)(1)");
     }
 
     @Override
@@ -51,7 +46,7 @@ public final class GuardsBack implements Rule {
                 missing.isEmpty()
                         ? "nobody has checked since the last assembly that the guards are on: "
                         : "a guard is off: ";
-        out.report(INFO)
+        out.report(info)
                 .items(ids)
                 .says(
                         Text.of(

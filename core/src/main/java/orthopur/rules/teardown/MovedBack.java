@@ -4,12 +4,11 @@ import java.util.List;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -18,17 +17,13 @@ import orthopur.text.Text;
  * T14: what was moved aside is back before the machine is made live. The other half of the rule,
  * cleaning fittings and open drains, waits for the sheets that have them.
  */
-public final class MovedBack implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "T14",
-                    Severity.STOP,
-                    "What was moved aside is moved back",
-                    "the machine's sheet and manual");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class MovedBack extends BookRule {
+    public MovedBack() {
+        super(
+                "T14",
+                Severity.STOP,
+                "What was moved aside is moved back",
+                "the machine's sheet and manual");
     }
 
     @Override
@@ -54,9 +49,9 @@ public final class MovedBack implements Rule {
         }
     }
 
-    private static void report(
+    private void report(
             Findings out, orthopur.procedure.Procedure p, int place, Part part, int number) {
-        out.report(INFO)
+        out.report(info)
                 .at(place, p.steps().get(place).id())
                 .items(List.of(part.id()))
                 .says(

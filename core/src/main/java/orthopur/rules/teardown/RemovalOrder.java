@@ -8,27 +8,22 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
+import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
-import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
 /** T1: a part comes off only when what is in front of it is off or moved aside. */
-public final class RemovalOrder implements Rule {
-    private static final RuleInfo INFO =
-            new RuleInfo(
-                    "T1",
-                    Severity.STOP,
-                    "What is in front comes off first",
-                    "the machine's sheet and manual");
-
-    @Override
-    public RuleInfo info() {
-        return INFO;
+public final class RemovalOrder extends BookRule {
+    public RemovalOrder() {
+        super(
+                "T1",
+                Severity.STOP,
+                "What is in front comes off first",
+                "the machine's sheet and manual");
     }
 
     @Override
@@ -51,7 +46,7 @@ public final class RemovalOrder implements Rule {
             }
             Part part = m.sheet().part(p);
             Findings.Report r =
-                    out.report(INFO)
+                    out.report(info)
                             .items(List.of(part.id()))
                             .items(m.partIds(inFront))
                             .says(
