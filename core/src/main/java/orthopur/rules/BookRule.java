@@ -5,16 +5,19 @@ import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
 
 /** A rule with its number, severity, title and source. */
 public abstract class BookRule implements Rule {
+    protected final RuleId id;
     protected final RuleInfo info;
 
-    protected BookRule(String id, Severity severity, String title, String source) {
-        info = new RuleInfo(id, severity, title, source);
+    protected BookRule(RuleId id, Severity severity, String title, String source) {
+        this.id = id;
+        info = new RuleInfo(id.name(), severity, title, source);
     }
 
     @Override

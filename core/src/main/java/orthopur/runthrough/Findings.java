@@ -85,24 +85,24 @@ public final class Findings {
     }
 
     /** The first report of one of these rules that concerns this energy, or null. */
-    public @Nullable Report onEnergy(String energy, String... rules) {
+    public @Nullable Report onEnergy(String energy, RuleId... rules) {
         return first(Arrays.asList(rules), r -> r.energies.contains(energy));
     }
 
     /** The first report of one of these rules that concerns this part or surface, or null. */
-    public @Nullable Report onItem(String item, String... rules) {
+    public @Nullable Report onItem(String item, RuleId... rules) {
         return first(Arrays.asList(rules), r -> r.items.contains(item));
     }
 
     /** The report of this rule with the same cause, or null. */
-    public @Nullable Report onCause(String rule, String cause) {
+    public @Nullable Report onCause(RuleId rule, String cause) {
         return first(List.of(rule), r -> cause.equals(r.cause));
     }
 
     private @Nullable Report first(
-            List<String> rules, java.util.function.Predicate<Report> concerns) {
+            List<RuleId> rules, java.util.function.Predicate<Report> concerns) {
         for (Report r : reports) {
-            if (rules.contains(r.rule.id()) && concerns.test(r)) {
+            if (rules.contains(RuleId.valueOf(r.rule.id())) && concerns.test(r)) {
                 return r;
             }
         }

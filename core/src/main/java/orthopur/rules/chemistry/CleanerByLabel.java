@@ -15,13 +15,14 @@ import orthopur.quantity.Strength;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S15: detergent, degreaser, caustic and acid within their label: strength, heat, dwell. */
 public final class CleanerByLabel extends BookRule {
     public CleanerByLabel() {
-        super("S15", Severity.FIX, "Cleaners as their label says", "label");
+        super(RuleId.S15, Severity.FIX, "Cleaners as their label says", "label");
     }
 
     @Override

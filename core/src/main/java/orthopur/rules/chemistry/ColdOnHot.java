@@ -10,13 +10,18 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Heats;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S6: no cold water on hot glass or a hot pan. */
 public final class ColdOnHot extends BookRule {
     public ColdOnHot() {
-        super("S6", Severity.STOP, "No cold water on hot glass or a hot pan", "machine manual");
+        super(
+                RuleId.S6,
+                Severity.STOP,
+                "No cold water on hot glass or a hot pan",
+                "machine manual");
     }
 
     @Override

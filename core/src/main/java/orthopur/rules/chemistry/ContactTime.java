@@ -8,6 +8,7 @@ import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class ContactTime extends BookRule {
     public ContactTime() {
         super(
-                "S3",
+                RuleId.S3,
                 Severity.STOP,
                 "The surface stays wet with sanitizer long enough",
                 "Food Code 2022, 4-703.11(C)");

@@ -7,6 +7,7 @@ import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class HotWaterSanitizing extends BookRule {
     public HotWaterSanitizing() {
         super(
-                "S8",
+                RuleId.S8,
                 Severity.STOP,
                 "Hot-water sanitizing at its temperature and for its time",
                 "Food Code 2022, 4-501.111 and 4-703.11(A)");

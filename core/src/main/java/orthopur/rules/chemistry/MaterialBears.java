@@ -10,13 +10,14 @@ import orthopur.quantity.Strength;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S5: what the material bears. */
 public final class MaterialBears extends BookRule {
     public MaterialBears() {
-        super("S5", Severity.STOP, "Only what the material bears", "material table");
+        super(RuleId.S5, Severity.STOP, "Only what the material bears", "material table");
     }
 
     @Override

@@ -16,13 +16,18 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S4: two chemicals that must not meet, on a surface or in a vessel. */
 public final class NeverTogether extends BookRule {
     public NeverTogether() {
-        super("S4", Severity.STOP, "Chemicals that must not meet do not meet", "safety data sheet");
+        super(
+                RuleId.S4,
+                Severity.STOP,
+                "Chemicals that must not meet do not meet",
+                "safety data sheet");
     }
 
     @Override
@@ -134,7 +139,7 @@ public final class NeverTogether extends BookRule {
             out.report(info)
                     .severity(Severity.FIX)
                     .items(ids)
-                    .under(out.onItem(ids.getFirst(), "C3", "C2"))
+                    .under(out.onItem(ids.getFirst(), RuleId.C3, RuleId.C2))
                     .says(
                             Text.of(
                                     "never-together.brings-onto-which-still-carries",

@@ -7,6 +7,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -16,7 +17,7 @@ public final class OrganicList extends BookRule {
 
     public OrganicList() {
         super(
-                "S11",
+                RuleId.S11,
                 Severity.FIX,
                 "On an organic line only listed sanitizers, or rinsed off",
                 "7 CFR 205.605");

@@ -9,6 +9,7 @@ import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -17,7 +18,7 @@ import orthopur.text.Text;
 public final class PlannedReadings extends BookRule {
     public PlannedReadings() {
         super(
-                "S9",
+                RuleId.S9,
                 Severity.FIX,
                 "Strength and temperature of the sanitizer are read",
                 "Food Code 2022, 4-501.116 and 4-302.13, .14");

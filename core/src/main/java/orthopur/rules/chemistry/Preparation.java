@@ -10,6 +10,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -17,7 +18,7 @@ import orthopur.text.Text;
 public final class Preparation extends BookRule {
     public Preparation() {
         super(
-                "S12",
+                RuleId.S12,
                 Severity.FIX,
                 "Product, strength and how much in how much water are stated",
                 "21 CFR 117.35(b); label");

@@ -5,6 +5,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class Registered extends BookRule {
     public Registered() {
         super(
-                "S16",
+                RuleId.S16,
                 Severity.STOP,
                 "The sanitizer is registered for food-contact surfaces",
                 "40 CFR 180.940; 21 CFR 178.1010");
@@ -24,7 +25,7 @@ public final class Registered extends BookRule {
             return;
         }
         Chemical c = m.context().chemical(m.action().chemical());
-        if (c == null || !c.kind().sanitizes() || out.onCause("S16", c.id()) != null) {
+        if (c == null || !c.kind().sanitizes() || out.onCause(RuleId.S16, c.id()) != null) {
             return;
         }
         boolean forContact = names(c.uses(), "food-contact");

@@ -5,6 +5,7 @@ import orthopur.quantity.Pressure;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class RinsePressure extends BookRule {
     public RinsePressure() {
         super(
-                "S14",
+                RuleId.S14,
                 Severity.FIX,
                 "Flow pressure of a washer's final rinse",
                 "Food Code 2022, 4-501.113");

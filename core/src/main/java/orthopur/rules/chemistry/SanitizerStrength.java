@@ -14,6 +14,7 @@ import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -25,7 +26,7 @@ import orthopur.text.Text;
 public final class SanitizerStrength extends BookRule {
     public SanitizerStrength() {
         super(
-                "S1",
+                RuleId.S1,
                 Severity.STOP,
                 "The sanitizer is strong enough at this temperature and pH",
                 "Food Code 2022, 4-501.114");

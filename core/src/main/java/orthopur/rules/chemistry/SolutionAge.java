@@ -11,13 +11,14 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S10: a solution is not used beyond its life. */
 public final class SolutionAge extends BookRule {
     public SolutionAge() {
-        super("S10", Severity.FIX, "No solution older than its life", "label; default 4 h");
+        super(RuleId.S10, Severity.FIX, "No solution older than its life", "label; default 4 h");
     }
 
     @Override

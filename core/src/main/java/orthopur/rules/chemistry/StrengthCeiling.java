@@ -8,6 +8,7 @@ import orthopur.quantity.Strength;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class StrengthCeiling extends BookRule {
     public StrengthCeiling() {
         super(
-                "S2",
+                RuleId.S2,
                 Severity.STOP,
                 "The sanitizer is not stronger than may stay on a food-contact surface",
                 "40 CFR 180.940(a)");

@@ -10,13 +10,14 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S13: one product is not poured onto another. */
 public final class ToppedUp extends BookRule {
     public ToppedUp() {
-        super("S13", Severity.STOP, "One product is not topped up with another", "label");
+        super(RuleId.S13, Severity.STOP, "One product is not topped up with another", "label");
     }
 
     @Override

@@ -8,6 +8,7 @@ import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class WashTemperature extends BookRule {
     public WashTemperature() {
         super(
-                "S7",
+                RuleId.S7,
                 Severity.FIX,
                 "Washed warm enough, and no hotter than the surface bears",
                 "Food Code 2022, 4-501.19");

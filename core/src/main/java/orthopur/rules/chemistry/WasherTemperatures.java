@@ -7,6 +7,7 @@ import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class WasherTemperatures extends BookRule {
     public WasherTemperatures() {
         super(
-                "S8",
+                RuleId.S8,
                 Severity.STOP,
                 "A washer's final rinse and tank at their temperatures",
                 "Food Code 2022, 4-501.110 and .112");

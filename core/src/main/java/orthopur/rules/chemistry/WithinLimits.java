@@ -10,13 +10,14 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** S6: what the sheet forbids: hose, immersion, caustic, chlorine, single products. */
 public final class WithinLimits extends BookRule {
     public WithinLimits() {
-        super("S6", Severity.STOP, "Nothing that the sheet forbids", "machine manual");
+        super(RuleId.S6, Severity.STOP, "Nothing that the sheet forbids", "machine manual");
     }
 
     @Override

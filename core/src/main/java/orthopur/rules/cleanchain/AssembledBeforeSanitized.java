@@ -10,6 +10,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -17,7 +18,7 @@ import orthopur.text.Text;
 public final class AssembledBeforeSanitized extends BookRule {
     public AssembledBeforeSanitized() {
         super(
-                "C12",
+                RuleId.C12,
                 Severity.STOP,
                 "Sanitized before it is put together (school A)",
                 "Food Code 2022, 4-702.11");

@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -16,7 +17,7 @@ import orthopur.text.Text;
 public final class AssembledWet extends BookRule {
     public AssembledWet() {
         super(
-                "C10",
+                RuleId.C10,
                 Severity.STOP,
                 "Dry before it is assembled, covered or put away (school A)",
                 "Food Code 2022, 4-901.11");

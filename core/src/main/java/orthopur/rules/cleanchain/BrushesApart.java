@@ -5,6 +5,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class BrushesApart extends BookRule {
     public BrushesApart() {
         super(
-                "C18",
+                RuleId.C18,
                 Severity.FIX,
                 "Floor and drain brushes stay away from food contact",
                 "21 CFR 117.35(a); good practice");

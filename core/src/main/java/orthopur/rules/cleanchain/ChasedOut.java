@@ -11,6 +11,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -20,7 +21,7 @@ import orthopur.text.Text;
 public final class ChasedOut extends BookRule {
     public ChasedOut() {
         super(
-                "C15",
+                RuleId.C15,
                 Severity.STOP,
                 "Sanitizer left in a passage is flushed out with product",
                 "40 CFR 180.940; good practice");
@@ -93,7 +94,7 @@ public final class ChasedOut extends BookRule {
     public void atEnd(Ending end, Findings out) {
         for (int k = 0; k < end.sheet().passageCount(); k++) {
             Passage passage = end.sheet().passage(k);
-            if (!end.night().filled(k) || out.onCause("C15", passage.id()) != null) {
+            if (!end.night().filled(k) || out.onCause(RuleId.C15, passage.id()) != null) {
                 continue;
             }
             Volume needed =

@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -13,7 +14,7 @@ import orthopur.text.Text;
 public final class CleanPlace extends BookRule {
     public CleanPlace() {
         super(
-                "C4",
+                RuleId.C4,
                 Severity.STOP,
                 "Clean parts are laid in a clean place",
                 "Food Code 2022, 4-901.11");

@@ -8,6 +8,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class CleanVessel extends BookRule {
     public CleanVessel() {
         super(
-                "C23",
+                RuleId.C23,
                 Severity.STOP,
                 "Sinks and baths are clean themselves",
                 "Food Code 2022, 4-501.14");
@@ -25,7 +26,7 @@ public final class CleanVessel extends BookRule {
     public void look(Moment m, Findings out) {
         Solution solution = m.action().solution();
         String name = solution == null ? null : solution.vessel();
-        if (name == null || out.onCause("C23", name + m.action().getClass()) != null) {
+        if (name == null || out.onCause(RuleId.C23, name + m.action().getClass()) != null) {
             return;
         }
         Night.Vessel v = m.night().vessel(name);
@@ -59,7 +60,7 @@ public final class CleanVessel extends BookRule {
                 .under(
                         m.exposed().isEmpty()
                                 ? null
-                                : out.onItem(m.surfaceIds(m.exposed()).getFirst(), "S13"))
+                                : out.onItem(m.surfaceIds(m.exposed()).getFirst(), RuleId.S13))
                 .deny(sanitizes ? m.exposed() : List.of())
                 .propose(
                         Text.of("clean-vessel.wash-it-out-first", "Wash it out first"),

@@ -15,6 +15,7 @@ import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -27,7 +28,7 @@ import orthopur.text.Text;
 public final class CoverLeftOn extends BookRule {
     public CoverLeftOn() {
         super(
-                "C6",
+                RuleId.C6,
                 Severity.STOP,
                 "Nothing stays mounted over a surface that is counted as cleaned",
                 Sources.FOOD_CODE_SURFACES);

@@ -10,6 +10,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -17,7 +18,7 @@ import orthopur.text.Text;
 public final class DetergentFilm extends BookRule {
     public DetergentFilm() {
         super(
-                "C3",
+                RuleId.C3,
                 Severity.STOP,
                 "Detergent is rinsed off before the sanitizer",
                 "Food Code 2022, 4-501.115");

@@ -8,6 +8,7 @@ import orthopur.rules.Sources;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -18,7 +19,7 @@ import orthopur.text.Text;
 public final class DirtyAgain extends BookRule {
     public DirtyAgain() {
         super(
-                "C5",
+                RuleId.C5,
                 Severity.STOP,
                 "What is inspected or sanitized is not scraped or splashed again",
                 Sources.FOOD_CODE_SURFACES);

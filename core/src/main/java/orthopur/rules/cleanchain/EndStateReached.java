@@ -18,6 +18,7 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -28,7 +29,7 @@ import orthopur.text.Text;
 public final class EndStateReached extends BookRule {
     public EndStateReached() {
         super(
-                "C1",
+                RuleId.C1,
                 Severity.STOP,
                 "Every surface that is due ends as its sheet asks",
                 Sources.FOOD_CODE_SURFACES);

@@ -5,6 +5,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class HandsWashed extends BookRule {
     public HandsWashed() {
         super(
-                "C22",
+                RuleId.C22,
                 Severity.FIX,
                 "Washed hands and fresh gloves before a hand goes into sanitizer",
                 "Food Code 2022, 2-301.14");

@@ -13,6 +13,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -22,7 +23,7 @@ public final class HotFirstWater extends BookRule {
 
     public HotFirstWater() {
         super(
-                "C8",
+                RuleId.C8,
                 Severity.FIX,
                 "The first water on protein or starch is cool or lukewarm",
                 "food chemistry: protein sets near 60 °C, starch gelatinises");

@@ -11,6 +11,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -18,7 +19,7 @@ import orthopur.text.Text;
 public final class Inspected extends BookRule {
     public Inspected() {
         super(
-                "C13",
+                RuleId.C13,
                 Severity.FIX,
                 "Inspected between rinse and sanitizer",
                 Sources.FOOD_CODE_SURFACES);

@@ -4,6 +4,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -11,7 +12,7 @@ import orthopur.text.Text;
 public final class LineFlow extends BookRule {
     public LineFlow() {
         super(
-                "C16",
+                RuleId.C16,
                 Severity.ADVISE,
                 "Lines are circulated fast enough to scour, each time the other way",
                 "trade practice for cleaning in place");

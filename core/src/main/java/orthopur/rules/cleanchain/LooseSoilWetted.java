@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class LooseSoilWetted extends BookRule {
     public LooseSoilWetted() {
         super(
-                "C7",
+                RuleId.C7,
                 Severity.FIX,
                 "Loose soil is off before a mounted surface gets wet",
                 "Food Code 2022, 4-603.12");

@@ -7,6 +7,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class PassageCleaned extends BookRule {
     public PassageCleaned() {
         super(
-                "C14",
+                RuleId.C14,
                 Severity.STOP,
                 "Every wetted part of a passage meets cleaner",
                 "Food Code 2022, 4-603.16 and 4-601.11");

@@ -9,6 +9,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -16,7 +17,7 @@ import orthopur.text.Text;
 public final class PassageClosed extends BookRule {
     public PassageClosed() {
         super(
-                "C14",
+                RuleId.C14,
                 Severity.STOP,
                 "A passage is closed and bled when it is filled",
                 "Food Code 2022, 4-603.16 and 4-703.11");

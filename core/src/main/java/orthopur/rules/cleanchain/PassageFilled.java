@@ -7,6 +7,7 @@ import orthopur.quantity.Volume;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class PassageFilled extends BookRule {
     public PassageFilled() {
         super(
-                "C14",
+                RuleId.C14,
                 Severity.STOP,
                 "A passage is filled with as much as it holds",
                 "Food Code 2022, 4-603.16 and 4-703.11");

@@ -7,13 +7,14 @@ import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** C21: a program of the machine runs to its end; stopped early it has cleaned nothing. */
 public final class ProgramRun extends BookRule {
     public ProgramRun() {
-        super("C21", Severity.STOP, "A program runs to its end", "machine manual");
+        super(RuleId.C21, Severity.STOP, "A program runs to its end", "machine manual");
     }
 
     @Override

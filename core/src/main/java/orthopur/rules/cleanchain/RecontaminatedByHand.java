@@ -9,6 +9,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -16,7 +17,7 @@ import orthopur.text.Text;
 public final class RecontaminatedByHand extends BookRule {
     public RecontaminatedByHand() {
         super(
-                "C4",
+                RuleId.C4,
                 Severity.STOP,
                 "Sanitized surfaces meet no towel and no soiled glove",
                 "Food Code 2022, 4-901.11");
@@ -63,7 +64,7 @@ public final class RecontaminatedByHand extends BookRule {
                         || m.action() instanceof Action.Shift;
         if (handles && m.night().glovesSoiled()) {
             String cause = "gloves since " + m.night().glovesSoiledAt();
-            Findings.Report earlier = out.onCause(info.id(), cause);
+            Findings.Report earlier = out.onCause(id, cause);
             out.report(info)
                     .cause(cause)
                     .under(earlier)

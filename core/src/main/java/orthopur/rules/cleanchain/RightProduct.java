@@ -6,6 +6,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
 import orthopur.text.Text;
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class RightProduct extends BookRule {
     public RightProduct() {
         super(
-                "C17",
+                RuleId.C17,
                 Severity.STOP,
                 "Each line and side gets its own product back",
                 "21 CFR 117.80(c), allergen cross-contact");

@@ -5,13 +5,14 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** C19: a rinse says when it is over; after caustic or acid the eye does not see it. */
 public final class RinseEndPoint extends BookRule {
     public RinseEndPoint() {
-        super("C19", Severity.FIX, "A rinse says when it is over", "good practice");
+        super(RuleId.C19, Severity.FIX, "A rinse says when it is over", "good practice");
     }
 
     @Override

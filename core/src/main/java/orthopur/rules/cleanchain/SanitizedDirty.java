@@ -12,6 +12,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -19,7 +20,7 @@ import orthopur.text.Text;
 public final class SanitizedDirty extends BookRule {
     public SanitizedDirty() {
         super(
-                "C2",
+                RuleId.C2,
                 Severity.STOP,
                 "Only a washed and rinsed surface is sanitized",
                 Sources.FOOD_CODE_SURFACES);

@@ -13,6 +13,7 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -20,7 +21,7 @@ import orthopur.text.Text;
 public final class SharpenedBetweenCleans extends BookRule {
     public SharpenedBetweenCleans() {
         super(
-                "C11",
+                RuleId.C11,
                 Severity.STOP,
                 "Sharpened clean and dry, and cleaned again after it",
                 "machine manual; 21 CFR 117.80(c)(8)");

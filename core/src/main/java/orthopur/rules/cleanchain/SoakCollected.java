@@ -10,13 +10,14 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** C21: what soaks is collected once its time is up. */
 public final class SoakCollected extends BookRule {
     public SoakCollected() {
-        super("C21", Severity.STOP, "What soaks is collected once its time is up", "label");
+        super(RuleId.C21, Severity.STOP, "What soaks is collected once its time is up", "label");
     }
 
     @Override
@@ -27,7 +28,7 @@ public final class SoakCollected extends BookRule {
         }
         List<Integer> soaking = soaking(m.named(), m);
         if (soaking.isEmpty()
-                || out.onItem(m.sheet().surface(soaking.getFirst()).id(), "C21") != null) {
+                || out.onItem(m.sheet().surface(soaking.getFirst()).id(), RuleId.C21) != null) {
             return;
         }
         List<String> ids = m.surfaceIds(soaking);
@@ -66,7 +67,8 @@ public final class SoakCollected extends BookRule {
         List<String> left = new ArrayList<>();
         for (int s = 0; s < end.sheet().surfaceCount(); s++) {
             String id = end.sheet().surface(s).id();
-            if (end.night().facts(s).soaking() != Facts.NEVER && out.onItem(id, "C21") == null) {
+            if (end.night().facts(s).soaking() != Facts.NEVER
+                    && out.onItem(id, RuleId.C21) == null) {
                 left.add(id);
             }
         }

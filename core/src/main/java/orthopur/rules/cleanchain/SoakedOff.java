@@ -5,6 +5,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class SoakedOff extends BookRule {
     public SoakedOff() {
         super(
-                "C14",
+                RuleId.C14,
                 Severity.STOP,
                 "What is soaked in a sink is off the machine",
                 "Food Code 2022, 4-603.12");

@@ -10,13 +10,14 @@ import orthopur.rules.Sources;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** C9: what is above is washed before what is below. */
 public final class TopToBottom extends BookRule {
     public TopToBottom() {
-        super("C9", Severity.FIX, "Washed from top to bottom", Sources.FOOD_CODE_SURFACES);
+        super(RuleId.C9, Severity.FIX, "Washed from top to bottom", Sources.FOOD_CODE_SURFACES);
     }
 
     @Override

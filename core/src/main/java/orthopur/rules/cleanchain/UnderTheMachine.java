@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -16,7 +17,7 @@ import orthopur.text.Text;
 public final class UnderTheMachine extends BookRule {
     public UnderTheMachine() {
         super(
-                "C20",
+                RuleId.C20,
                 Severity.FIX,
                 "Floor and drain before the sanitizer, or by cloth after it",
                 "9 CFR 416.2; 21 CFR 117.35");

@@ -7,6 +7,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class WasherComplete extends BookRule {
     public WasherComplete() {
         super(
-                "C23",
+                RuleId.C23,
                 Severity.STOP,
                 "A washer is clean and complete before it washes anything",
                 "Food Code 2022, 4-501.14");

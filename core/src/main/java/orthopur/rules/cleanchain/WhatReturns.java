@@ -6,6 +6,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -13,7 +14,7 @@ import orthopur.text.Text;
 public final class WhatReturns extends BookRule {
     public WhatReturns() {
         super(
-                "C24",
+                RuleId.C24,
                 Severity.FIX,
                 "What returns is as strong as what is sent; side chambers are purged",
                 "trade practice for cleaning in place");

@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -18,7 +19,7 @@ public final class Cautioned extends BookRule {
 
     public Cautioned() {
         super(
-                "L13",
+                RuleId.L13,
                 Severity.FIX,
                 "Crush, pinch and snag points are named in the step that moves them",
                 Sources.LOCKOUT + " / machine manual");

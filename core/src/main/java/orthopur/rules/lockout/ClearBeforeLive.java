@@ -12,6 +12,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -22,7 +23,7 @@ import orthopur.text.Text;
 public final class ClearBeforeLive extends BookRule {
     public ClearBeforeLive() {
         super(
-                "L5",
+                RuleId.L5,
                 Severity.STOP,
                 "Live again only with all parts back, tools out, people clear, locks off",
                 Sources.LOCKOUT + "(e)");

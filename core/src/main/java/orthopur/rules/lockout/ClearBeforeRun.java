@@ -6,6 +6,7 @@ import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -13,7 +14,7 @@ import orthopur.text.Text;
 public final class ClearBeforeRun extends BookRule {
     public ClearBeforeRun() {
         super(
-                "L5",
+                RuleId.L5,
                 Severity.STOP,
                 "People are clear before the machine is run in between",
                 Sources.LOCKOUT + "(e), (f)(1)");

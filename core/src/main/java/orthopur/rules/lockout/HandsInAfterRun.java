@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -19,7 +20,7 @@ import orthopur.text.Text;
 public final class HandsInAfterRun extends BookRule {
     public HandsInAfterRun() {
         super(
-                "L6",
+                RuleId.L6,
                 Severity.STOP,
                 "Moved under power only closed or in the keyed clean mode, then made safe again",
                 Sources.LOCKOUT + "(a)(2)(ii), (f)(1)");
@@ -98,7 +99,7 @@ public final class HandsInAfterRun extends BookRule {
             Energy energy = m.sheet().energy(e);
             if (!DangerZone.entered(m, e)
                     || !DangerZone.ran(m, e)
-                    || out.onEnergy(energy.id(), "L6") != null) {
+                    || out.onEnergy(energy.id(), RuleId.L6) != null) {
                 continue;
             }
             java.util.List<EnergyStage> path = m.night().path(e);

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -18,7 +19,7 @@ import orthopur.text.Text;
 public final class HandsInDangerZone extends BookRule {
     public HandsInDangerZone() {
         super(
-                "L1",
+                RuleId.L1,
                 Severity.STOP,
                 "No hands where an energy is not yet harmless",
                 Sources.LOCKOUT + "(c), (d)");
@@ -32,7 +33,7 @@ public final class HandsInDangerZone extends BookRule {
             if (!DangerZone.entered(m, e)
                     || DangerZone.ran(m, e)
                     || DangerZone.hot(m, e)
-                    || out.onEnergy(energy.id(), "L1") != null) {
+                    || out.onEnergy(energy.id(), RuleId.L1) != null) {
                 continue;
             }
             int energyPlace = e;
@@ -65,7 +66,7 @@ public final class HandsInDangerZone extends BookRule {
                                     m.sheet(),
                                     e,
                                     path.subList(m.night().stageNumber(e) + 1, path.size())))
-                    .under(out.onEnergy(energy.id(), "L2", "L4"));
+                    .under(out.onEnergy(energy.id(), RuleId.L2, RuleId.L4));
         }
     }
 }

@@ -10,6 +10,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Heats;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -19,7 +20,7 @@ import orthopur.text.Text;
  */
 public final class HotToTouch extends BookRule {
     public HotToTouch() {
-        super("L8", Severity.STOP, "Nothing is handled above its touch limit", "ISO 13732-1");
+        super(RuleId.L8, Severity.STOP, "Nothing is handled above its touch limit", "ISO 13732-1");
     }
 
     @Override
@@ -28,7 +29,7 @@ public final class HotToTouch extends BookRule {
             Energy energy = m.sheet().energy(e);
             if (!DangerZone.entered(m, e)
                     || !DangerZone.hot(m, e)
-                    || out.onEnergy(energy.id(), "L8", "L4") != null) {
+                    || out.onEnergy(energy.id(), RuleId.L8, RuleId.L4) != null) {
                 continue;
             }
             report(m, e, energy, out);

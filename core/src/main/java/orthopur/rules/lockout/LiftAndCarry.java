@@ -8,6 +8,7 @@ import orthopur.quantity.Mass;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class LiftAndCarry extends BookRule {
     public LiftAndCarry() {
         super(
-                "L10",
+                RuleId.L10,
                 Severity.FIX,
                 "Heavy and two-person parts with enough people",
                 "NIOSH lifting equation, DHHS 94-110");

@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class MakeSafeOrder extends BookRule {
     public MakeSafeOrder() {
         super(
-                "L2",
+                RuleId.L2,
                 Severity.STOP,
                 "Stop, isolate, lock, release stored energy, verify – in this order",
                 Sources.LOCKOUT + "(d)(1)–(6)");
@@ -36,7 +37,7 @@ public final class MakeSafeOrder extends BookRule {
             List<EnergyStage> skipped =
                     path.subList(m.night().stageNumber(e) + 1, path.indexOf(target));
             String name = SheetIndex.spoken(m.sheet().energy(e).name());
-            Findings.Report earlier = out.onEnergy(m.sheet().energy(e).id(), "L2");
+            Findings.Report earlier = out.onEnergy(m.sheet().energy(e).id(), RuleId.L2);
             out.report(info)
                     .energy(m.sheet().energy(e).id())
                     .says(
@@ -77,6 +78,6 @@ public final class MakeSafeOrder extends BookRule {
                         Text.of(
                                 "make-safe-order.released-pressure-or-heat-comes",
                                 "Released pressure or heat comes back as long as its source runs or is open."))
-                .under(out.onEnergy(m.sheet().energy(e).id(), "L2"));
+                .under(out.onEnergy(m.sheet().energy(e).id(), RuleId.L2));
     }
 }

@@ -10,6 +10,7 @@ import orthopur.rules.Sources;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -21,7 +22,7 @@ import orthopur.text.Text;
 public final class NeverMadeSafe extends BookRule {
     public NeverMadeSafe() {
         super(
-                "L3",
+                RuleId.L3,
                 Severity.STOP,
                 "Every energy of the sheet is made safe before work that needs it",
                 Sources.LOCKOUT + "(c)(4)");
@@ -32,7 +33,7 @@ public final class NeverMadeSafe extends BookRule {
         for (int e = 0; e < end.sheet().energyCount(); e++) {
             Energy energy = end.sheet().energy(e);
             int first = firstHandsIn(end, e);
-            boolean loosened = out.onEnergy(energy.id(), "L4") != null;
+            boolean loosened = out.onEnergy(energy.id(), RuleId.L4) != null;
             if (energy.keepLive() || first < 0 || loosened || everMoved(end, e)) {
                 continue;
             }
@@ -63,7 +64,7 @@ public final class NeverMadeSafe extends BookRule {
                                             end.sheet(),
                                             e,
                                             path.subList(1, path.size())));
-            Findings.Report l1 = out.onEnergy(energy.id(), "L1");
+            Findings.Report l1 = out.onEnergy(energy.id(), RuleId.L1);
             if (l1 != null) {
                 l1.under(l3);
             }
@@ -71,7 +72,8 @@ public final class NeverMadeSafe extends BookRule {
             for (int fed = 0; fed < end.sheet().energyCount(); fed++) {
                 if (energy.id().equals(end.sheet().energy(fed).fedBy())) {
                     Findings.Report follows =
-                            out.onEnergy(end.sheet().energy(fed).id(), "L2", "L4", "L1");
+                            out.onEnergy(
+                                    end.sheet().energy(fed).id(), RuleId.L2, RuleId.L4, RuleId.L1);
                     if (follows != null) {
                         follows.under(l3);
                     }

@@ -5,6 +5,7 @@ import java.util.Locale;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -14,7 +15,7 @@ public final class OldEnough extends BookRule {
 
     public OldEnough() {
         super(
-                "L11",
+                RuleId.L11,
                 Severity.STOP,
                 "Age restriction for slicer, saw, grinder and mixer, and for their parts",
                 "29 CFR 570.61, .62, .65");

@@ -5,6 +5,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class PersonalLocks extends BookRule {
     public PersonalLocks() {
         super(
-                "L7",
+                RuleId.L7,
                 Severity.STOP,
                 "Each person puts on their own lock",
                 Sources.LOCKOUT + "(f)(3)");

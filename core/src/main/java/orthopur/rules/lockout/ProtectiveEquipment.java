@@ -7,6 +7,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class ProtectiveEquipment extends BookRule {
     public ProtectiveEquipment() {
         super(
-                "L12",
+                RuleId.L12,
                 Severity.FIX,
                 "Chemicals with the protective equipment of their safety data",
                 "safety data sheet; 29 CFR 1910.133, .138");
@@ -23,7 +24,7 @@ public final class ProtectiveEquipment extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         Chemical c = m.context().chemical(m.action().chemical());
-        if (c == null || out.onCause("L12", c.id()) != null) {
+        if (c == null || out.onCause(RuleId.L12, c.id()) != null) {
             return;
         }
         List<String> missing =

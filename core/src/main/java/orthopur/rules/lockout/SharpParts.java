@@ -7,6 +7,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
 import orthopur.text.Text;
@@ -17,7 +18,7 @@ public final class SharpParts extends BookRule {
 
     public SharpParts() {
         super(
-                "L9",
+                RuleId.L9,
                 Severity.FIX,
                 "Sharp parts with cut-resistant gloves, a disc from the center outward",
                 "machine manual; 29 CFR 1910.138");
@@ -34,7 +35,7 @@ public final class SharpParts extends BookRule {
                         .toList();
         if (!sharp.isEmpty()
                 && !names(m.procedure().ppe(), GLOVES)
-                && out.onCause("L9", "gloves") == null) {
+                && out.onCause(RuleId.L9, "gloves") == null) {
             out.report(info)
                     .cause("gloves")
                     .items(m.partIds(sharp))

@@ -5,6 +5,7 @@ import orthopur.machine.EnergyStage;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -13,7 +14,7 @@ import orthopur.text.Text;
 public final class StaysOn extends BookRule {
     public StaysOn() {
         super(
-                "L15",
+                RuleId.L15,
                 Severity.FIX,
                 "What protects people at work stays on",
                 "machine manual; safety data sheet");
@@ -24,7 +25,9 @@ public final class StaysOn extends BookRule {
         for (int e : m.energies()) {
             Energy energy = m.sheet().energy(e);
             EnergyStage target = m.target(e);
-            if (!energy.keepLive() || target == null || out.onCause("L15", energy.id()) != null) {
+            if (!energy.keepLive()
+                    || target == null
+                    || out.onCause(RuleId.L15, energy.id()) != null) {
                 continue;
             }
             out.report(info)

@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -20,7 +21,7 @@ import orthopur.text.Text;
 public final class StoredEnergyInPart extends BookRule {
     public StoredEnergyInPart() {
         super(
-                "L4",
+                RuleId.L4,
                 Severity.STOP,
                 "Stored energy is released before the part that holds it is loosened",
                 Sources.LOCKOUT + "(d)(5)");
@@ -38,7 +39,7 @@ public final class StoredEnergyInPart extends BookRule {
                 continue;
             }
             int holder = m.sheet().partNamed(energy.holder());
-            if (m.orderOf(holder) < 0 || out.onEnergy(energy.id(), "L4") != null) {
+            if (m.orderOf(holder) < 0 || out.onEnergy(energy.id(), RuleId.L4) != null) {
                 continue;
             }
             List<EnergyStage> path = m.night().path(e);
@@ -75,9 +76,9 @@ public final class StoredEnergyInPart extends BookRule {
                                             e,
                                             path.subList(
                                                     m.night().stageNumber(e) + 1, path.size())))
-                            .under(out.onEnergy(energy.id(), "L2", "L8"));
+                            .under(out.onEnergy(energy.id(), RuleId.L2, RuleId.L8));
             // Hands that were in its reach before are the same neglect.
-            Findings.Report l1 = out.onEnergy(energy.id(), "L1");
+            Findings.Report l1 = out.onEnergy(energy.id(), RuleId.L1);
             if (l1 != null) {
                 l1.under(l4);
             }

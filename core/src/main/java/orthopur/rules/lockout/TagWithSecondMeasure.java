@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -14,7 +15,7 @@ import orthopur.text.Text;
 public final class TagWithSecondMeasure extends BookRule {
     public TagWithSecondMeasure() {
         super(
-                "L2",
+                RuleId.L2,
                 Severity.STOP,
                 "A point that takes no lock is tagged and has a second measure",
                 Sources.LOCKOUT + "(c)(2)–(3)");

@@ -9,6 +9,7 @@ import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -25,7 +26,7 @@ public final class KeptProduct extends BookRule {
 
     public KeptProduct() {
         super(
-                "F5",
+                RuleId.F5,
                 Severity.FIX,
                 "Product that is kept goes into a clean covered container in the cold",
                 "Food Code 2022, 3-501.16 and 3-501.17");

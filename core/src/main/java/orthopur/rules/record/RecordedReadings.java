@@ -5,6 +5,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class RecordedReadings extends BookRule {
     public RecordedReadings() {
         super(
-                "R1",
+                RuleId.R1,
                 Severity.FIX,
                 "A critical limit has a reading, a person and a record",
                 "21 CFR 117.135(c)(1), .145, .150; 21 CFR 112.140(b)");
@@ -21,7 +22,7 @@ public final class RecordedReadings extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         if (m.action() instanceof Action.Sanitize
-                && out.onCause("R1", "record") == null
+                && out.onCause(RuleId.R1, "record") == null
                 && !m.later(a -> a instanceof Action.Record)) {
             out.report(info)
                     .cause("record")

@@ -4,6 +4,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -14,7 +15,7 @@ public final class ReleasedBy extends BookRule {
 
     public ReleasedBy() {
         super(
-                "R2",
+                RuleId.R2,
                 Severity.FIX,
                 "Who may answer a hold is named",
                 "21 CFR 117.165; good practice");

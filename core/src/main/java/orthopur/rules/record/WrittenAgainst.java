@@ -5,6 +5,7 @@ import java.util.List;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -12,7 +13,7 @@ import orthopur.text.Text;
 public final class WrittenAgainst extends BookRule {
     public WrittenAgainst() {
         super(
-                "R6",
+                RuleId.R6,
                 Severity.FIX,
                 "Written against the sheet and the rule book that hold now",
                 "21 CFR 117.165; 29 CFR 1910.147(c)(6)");

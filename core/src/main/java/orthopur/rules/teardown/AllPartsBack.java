@@ -13,6 +13,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -23,7 +24,7 @@ import orthopur.text.Text;
  */
 public final class AllPartsBack extends BookRule {
     public AllPartsBack() {
-        super("T2", Severity.STOP, "As many parts back as came off", "the machine's sheet");
+        super(RuleId.T2, Severity.STOP, "As many parts back as came off", "the machine's sheet");
     }
 
     @Override
@@ -92,7 +93,7 @@ public final class AllPartsBack extends BookRule {
             Part part = end.sheet().part(p);
             int taken = lastRemoval(end, part.id());
             boolean alone =
-                    end.night().off(p) < part.count() || out.onItem(part.id(), "T11") != null;
+                    end.night().off(p) < part.count() || out.onItem(part.id(), RuleId.T11) != null;
             if (alone) {
                 report(end, out, taken, List.of(p));
             } else {
@@ -143,10 +144,10 @@ public final class AllPartsBack extends BookRule {
                                                 ? name
                                                 : Text.of("all-parts-back.all", "all {0}", count)),
                                 putBack(end, taken, parts))
-                        .under(out.onItem(first.id(), "T11"));
+                        .under(out.onItem(first.id(), RuleId.T11));
         for (String id : ids) {
             // Made live without it, or filled while it was off: the missing part is the cause.
-            for (String rule : List.of("L5", "C14")) {
+            for (RuleId rule : List.of(RuleId.L5, RuleId.C14)) {
                 Findings.Report follows = out.onItem(id, rule);
                 if (follows != null) {
                     follows.under(r);

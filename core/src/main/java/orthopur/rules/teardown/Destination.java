@@ -6,13 +6,14 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** T4: every part that comes off goes somewhere, small ones where they cannot get lost. */
 public final class Destination extends BookRule {
     public Destination() {
-        super("T4", Severity.FIX, "Every part that comes off has its place", "good practice");
+        super(RuleId.T4, Severity.FIX, "Every part that comes off has its place", "good practice");
     }
 
     @Override

@@ -7,6 +7,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
 import orthopur.text.Text;
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class FasteningPattern extends BookRule {
     public FasteningPattern() {
         super(
-                "T10",
+                RuleId.T10,
                 Severity.FIX,
                 "Crosswise, seated pin, click, direction of teeth: said in the step",
                 "machine manual");

@@ -10,6 +10,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -31,9 +32,9 @@ public final class Fetched extends BookRule {
     public Fetched(Kind kind) {
         super(
                 switch (kind) {
-                    case TOOL -> "T6";
-                    case AID -> "L14";
-                    case SPARE -> "T16";
+                    case TOOL -> RuleId.T6;
+                    case AID -> RuleId.L14;
+                    case SPARE -> RuleId.T16;
                 },
                 Severity.FIX,
                 switch (kind) {
@@ -60,7 +61,7 @@ public final class Fetched extends BookRule {
             }
         }
         for (String thing : things) {
-            if (!names(prepared, thing) && out.onCause(info.id(), thing) == null) {
+            if (!names(prepared, thing) && out.onCause(id, thing) == null) {
                 report(m, thing, out);
             }
         }

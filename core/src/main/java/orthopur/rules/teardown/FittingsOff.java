@@ -7,6 +7,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -16,7 +17,7 @@ import orthopur.text.Text;
 public final class FittingsOff extends BookRule {
     public FittingsOff() {
         super(
-                "T14",
+                RuleId.T14,
                 Severity.STOP,
                 "What was fitted for cleaning is off again before the machine is live",
                 "machine manual");
@@ -30,7 +31,7 @@ public final class FittingsOff extends BookRule {
         }
         for (Fitting f : m.sheet().sheet().fittings()) {
             boolean on = m.night().fitted(f.id()) > 0;
-            if (on && (product || !forCleaning(m, f)) && out.onCause("T14", f.id()) == null) {
+            if (on && (product || !forCleaning(m, f)) && out.onCause(RuleId.T14, f.id()) == null) {
                 out.report(info)
                         .cause(f.id())
                         .says(

@@ -10,6 +10,7 @@ import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -17,7 +18,7 @@ import orthopur.text.Text;
 public final class GuardsBack extends BookRule {
     public GuardsBack() {
         super(
-                "T11",
+                RuleId.T11,
                 Severity.STOP,
                 "Guards are on and checked before the machine is live",
                 Sources.LOCKOUT + "(e)(1)");

@@ -10,6 +10,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -17,7 +18,7 @@ import orthopur.text.Text;
 public final class IndexPosition extends BookRule {
     public IndexPosition() {
         super(
-                "T12",
+                RuleId.T12,
                 Severity.STOP,
                 "The machine is indexed for each part that comes off at one position",
                 "machine manual");

@@ -9,13 +9,14 @@ import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** T3: what belongs behind goes on first; the machine's own order comes before that. */
 public final class InstallOrder extends BookRule {
     public InstallOrder() {
-        super("T3", Severity.FIX, "Parts go on in the order that works", "machine manual");
+        super(RuleId.T3, Severity.FIX, "Parts go on in the order that works", "machine manual");
     }
 
     @Override

@@ -11,6 +11,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -21,7 +22,7 @@ import orthopur.text.Text;
 public final class Lubricants extends BookRule {
     public Lubricants() {
         super(
-                "T8",
+                RuleId.T8,
                 Severity.STOP,
                 "Food-grade lubricant where the sheet says, none where it says none",
                 "21 CFR 178.3570 and 172.878; machine manual");

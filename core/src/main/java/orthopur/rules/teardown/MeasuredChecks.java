@@ -17,6 +17,7 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -28,7 +29,7 @@ public final class MeasuredChecks extends BookRule {
                     "What is checked before it is put together says nothing of how it is put together.");
 
     public MeasuredChecks() {
-        super("T9", Severity.FIX, "Measured checks are made after assembly", "machine manual");
+        super(RuleId.T9, Severity.FIX, "Measured checks are made after assembly", "machine manual");
     }
 
     /** Checks that a step makes while something of the machine is still off that goes on later. */
@@ -235,7 +236,7 @@ public final class MeasuredChecks extends BookRule {
             if (touched
                     && at != null
                     && at < end.night().installedAt(part)
-                    && out.onCause("T9", check.id()) == null) {
+                    && out.onCause(RuleId.T9, check.id()) == null) {
                 out.report(info)
                         .items(List.of(check.part()))
                         .says(

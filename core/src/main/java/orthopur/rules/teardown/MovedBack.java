@@ -9,6 +9,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -20,7 +21,7 @@ import orthopur.text.Text;
 public final class MovedBack extends BookRule {
     public MovedBack() {
         super(
-                "T14",
+                RuleId.T14,
                 Severity.STOP,
                 "What was moved aside is moved back",
                 "the machine's sheet and manual");
@@ -32,7 +33,7 @@ public final class MovedBack extends BookRule {
             return;
         }
         for (int p = 0; p < m.sheet().partCount(); p++) {
-            if (m.night().aside(p) && out.onItem(m.sheet().part(p).id(), "T14") == null) {
+            if (m.night().aside(p) && out.onItem(m.sheet().part(p).id(), RuleId.T14) == null) {
                 report(out, m.procedure(), m.place(), m.sheet().part(p), m.number());
             }
         }
@@ -43,7 +44,7 @@ public final class MovedBack extends BookRule {
         int last = end.procedure().steps().size() - 1;
         for (int p = 0; p < end.sheet().partCount(); p++) {
             Part part = end.sheet().part(p);
-            if (end.night().aside(p) && out.onItem(part.id(), "T14") == null) {
+            if (end.night().aside(p) && out.onItem(part.id(), RuleId.T14) == null) {
                 report(out, end.procedure(), last, part, last + 1);
             }
         }

@@ -7,13 +7,14 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** T15: of parts that hold the machine in turn never all are off. */
 public final class OneAtATime extends BookRule {
     public OneAtATime() {
-        super("T15", Severity.STOP, "One of these is always on", "machine manual");
+        super(RuleId.T15, Severity.STOP, "One of these is always on", "machine manual");
     }
 
     @Override
@@ -23,7 +24,7 @@ public final class OneAtATime extends BookRule {
         }
         for (int p : m.parts()) {
             String group = m.sheet().part(p).moving().oneAtATime();
-            if (group == null || out.onCause("T15", group) != null) {
+            if (group == null || out.onCause(RuleId.T15, group) != null) {
                 continue;
             }
             List<String> siblings = new ArrayList<>();

@@ -7,13 +7,18 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
 /** T5: what must return to its place is marked before it leaves it. */
 public final class PositionMarks extends BookRule {
     public PositionMarks() {
-        super("T5", Severity.FIX, "Positions are marked before parts come off", "machine manual");
+        super(
+                RuleId.T5,
+                Severity.FIX,
+                "Positions are marked before parts come off",
+                "machine manual");
     }
 
     @Override

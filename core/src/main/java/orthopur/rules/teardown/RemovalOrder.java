@@ -12,6 +12,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
@@ -20,7 +21,7 @@ import orthopur.text.Text;
 public final class RemovalOrder extends BookRule {
     public RemovalOrder() {
         super(
-                "T1",
+                RuleId.T1,
                 Severity.STOP,
                 "What is in front comes off first",
                 "the machine's sheet and manual");

@@ -6,6 +6,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -13,7 +14,7 @@ import orthopur.text.Text;
 public final class SafePosition extends BookRule {
     public SafePosition() {
         super(
-                "T13",
+                RuleId.T13,
                 Severity.FIX,
                 "Brought to its safe position before it is made safe",
                 "machine manual");
@@ -24,7 +25,7 @@ public final class SafePosition extends BookRule {
         String position = m.sheet().sheet().safePosition();
         if (position == null
                 || !(m.action() instanceof Action.Isolate)
-                || out.onCause("T13", "position") != null
+                || out.onCause(RuleId.T13, "position") != null
                 || m.earlier(
                         a ->
                                 a instanceof Action.Operate o

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
@@ -15,7 +16,7 @@ import orthopur.text.Text;
 public final class WearChecked extends BookRule {
     public WearChecked() {
         super(
-                "T7",
+                RuleId.T7,
                 Severity.FIX,
                 "Wear parts are checked before they go on; pairs are replaced as pairs",
                 "machine manual");
