@@ -23,7 +23,7 @@ final class SerialRinse implements Calculation {
         Volume left = in.positive("left");
         Volume volume = in.positive("volume");
         double repeats = in.number("repeats", "", 1, 100);
-        if (repeats != Math.rint(repeats)) {
+        if (repeats != Math.floor(repeats)) {
             throw new RefusedInput(
                     "repeats", "The input repeats is not a whole number.", "1 to 100");
         }

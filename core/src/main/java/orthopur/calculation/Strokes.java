@@ -1,6 +1,7 @@
 package orthopur.calculation;
 
 import java.util.List;
+import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
@@ -45,8 +46,11 @@ final class Strokes implements Calculation {
         if (Double.isNaN(strokes)) {
             throw new RefusedInput(
                     "stroke",
-                    "Each stroke gives %.0f mg/L, so no whole number of them lies from %s to %s."
-                            .formatted(each, least.shown(), most.shown()),
+                    "Each stroke gives %s mg/L, so no whole number of them lies from %s to %s."
+                            .formatted(
+                                    Show.number((double) Math.round(each)),
+                                    least.shown(),
+                                    most.shown()),
                     "a smaller stroke, or more water");
         }
         return new Worked(this, in)
