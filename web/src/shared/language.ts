@@ -1,5 +1,5 @@
 import { api, phraseBy, unwrap } from "../api/client";
-import { heard } from "./kept";
+import { heard, recall } from "./kept";
 import { speak, spoken, type Texts } from "./say";
 import type { Degrees } from "./temperature";
 
@@ -33,11 +33,24 @@ function kept(): Kept {
   }
 }
 
+/** How long the newest file of a language is waited for where an older one is kept, in ms. */
+const PATIENCE = 1500;
+
+/** The newest file; where it does not come in time, the one that this device has kept. */
+async function soon(language: string): Promise<Texts> {
+  const fresh = load(language);
+  const older = async () => {
+    await new Promise((done) => setTimeout(done, PATIENCE));
+    return (await recall<{ texts: Texts }>(`language:${language}`))?.texts ?? fresh;
+  };
+  return Promise.race([fresh, older()]);
+}
+
 /** Before anything is drawn; without the file of the language it is English. */
 export async function begin(): Promise<void> {
   const { language, unit } = kept();
   try {
-    speak(language, await load(language), unit);
+    speak(language, await soon(language), unit);
   } catch {
     speak("en", {}, unit);
   }
