@@ -61,6 +61,13 @@ describe("a sentence", () => {
     expect(fill("Step {0} of {1}.", 2, null)).toBe("Step 2 of .");
   });
 
+  it("is English where the language's sentence cannot be filled", () => {
+    speak("es", { "a.open": "Paso {0", "a.more": "Paso {0} de {3}", "a.kinds": "{0, plural, one {uno}}" });
+    expect(say("a.open", "Step {0}", 4)).toBe("Step 4");
+    expect(say("a.more", "Step {0}", 4)).toBe("Step 4");
+    expect(say("a.kinds", "{0, plural, one {# lock} other {# locks}}", 2)).toBe("2 locks");
+  });
+
   it("shows temperatures as the site's thermometers do", () => {
     speak("en", {}, "°F");
     expect(say("a.warm", "At {0} to 50 °C.", 40)).toBe("At 104 to 122 °F.");

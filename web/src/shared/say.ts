@@ -35,30 +35,41 @@ export const degrees = () => unit;
 
 /** A sentence in the reader's language. {0} is the first part; ICU's plural and select are understood. */
 export function say(id: string, english: string, ...parts: Part[]): string {
+  const inEnglish = filled(`en ${english}`, english, "en", parts) ?? english;
+  return textIn(unit, inLanguage(id, parts) ?? inEnglish, inEnglish);
+}
+
+/** A sentence of this id in the reader's language, or undefined where the file has none that can be filled. */
+export function inLanguage(id: string, parts: Part[]): string | undefined {
   const sentence = texts[id];
-  const inEnglish = filled(`en ${english}`, english, "en", parts);
-  return sentence === undefined
-    ? textIn(unit, inEnglish, inEnglish)
-    : textIn(unit, filled(id, sentence, language, parts), inEnglish);
+  return sentence === undefined ? undefined : filled(id, sentence, language, parts);
 }
 
 /** A sentence said before, with its parts put in. */
 export const fill = (sentence: string, ...parts: Part[]): string =>
-  filled(sentence, sentence, language, parts);
+  filled(sentence, sentence, language, parts) ?? sentence;
 
-/** Puts the parts into a sentence; one that is given none is left as it is, to be filled later. */
-function filled(key: string, sentence: string, locale: string, parts: Part[]): string {
+/**
+ * Puts the parts into a sentence; one that is given none is left as it is, to be filled later. Undefined
+ * where it cannot be: a brace is left open, or it asks for a part that there is not. A language file is
+ * written by people, and a slip in it takes no screen away.
+ */
+function filled(key: string, sentence: string, locale: string, parts: Part[]): string | undefined {
   if (parts.length === 0) {
     return sentence;
   }
-  let pattern = patterns.get(key);
-  if (!pattern) {
-    pattern = new IntlMessageFormat(sentence, locale, undefined, { ignoreTag: true });
-    patterns.set(key, pattern);
+  try {
+    let pattern = patterns.get(key);
+    if (!pattern) {
+      pattern = new IntlMessageFormat(sentence, locale, undefined, { ignoreTag: true });
+      patterns.set(key, pattern);
+    }
+    // A number stands as it is written elsewhere: with a point, without groups.
+    const given = Object.fromEntries(
+      parts.map((p, n) => [n, typeof p === "number" && !sentence.includes(`{${n},`) ? String(p) : (p ?? "")]),
+    );
+    return String(pattern.format(given));
+  } catch {
+    return undefined;
   }
-  // A number stands as it is written elsewhere: with a point, without groups.
-  const given = Object.fromEntries(
-    parts.map((p, n) => [n, typeof p === "number" && !sentence.includes(`{${n},`) ? String(p) : (p ?? "")]),
-  );
-  return String(pattern.format(given));
 }

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { api, type CoreText, unwrap } from "../api/client";
 import { heard } from "./kept";
 import { keys } from "./keys";
-import { degrees, fill, say, spoken, type Texts, textsOf } from "./say";
+import { degrees, inLanguage, say, spoken, type Texts, textsOf } from "./say";
 import { textIn } from "./temperature";
 
 /*
@@ -78,10 +78,7 @@ export function useLanguages() {
 
 /** As a piece of a sentence. */
 export function piece(text: CoreText): string {
-  const sentence = textsOf()[text.id];
-  return sentence === undefined
-    ? textIn(degrees(), text.english, text.english)
-    : textIn(degrees(), fill(sentence, ...text.args.map(part)), text.english);
+  return textIn(degrees(), inLanguage(text.id, text.args.map(part)) ?? text.english, text.english);
 }
 
 /** As a sentence of its own. */
