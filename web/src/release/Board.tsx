@@ -121,19 +121,19 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
                   lasts(m.until - now),
                 ))}
         </p>
-        {m.waits && <p className="quiet">{upper(m.waits)}.</p>}
+        {m.waits && <p className="quiet">{upper(told(m.waits))}.</p>}
       </div>
       <div className="board-round">
         {m.standing === "CLEANING" && (
           <>
             <p>
-              {m.title}, {m.who}
+              {told(m.title ?? "")}, {m.who}
             </p>
             <p className="quiet">
               {say(
                 "release.board.of-steps",
                 "{0}{1} of {2} steps",
-                m.phase ? `${m.phase}, ` : "",
+                m.phase ? `${told(m.phase)}, ` : "",
                 m.done,
                 m.steps,
               )}

@@ -193,6 +193,60 @@ class LanguageTest {
                         .toList());
     }
 
+    /** No sentence lacks what it says, and nothing is given that no sentence says. */
+    @ParameterizedTest
+    @ValueSource(strings = {"core", "server"})
+    void eachSentenceIsGivenWhatItSays(String module) throws IOException {
+        Pattern place = Pattern.compile("\\{([0-9])[,}]");
+        List<String> wrong = new ArrayList<>();
+        try (Stream<Path> files = Files.walk(Path.of("..", module, "src", "main", "java"))) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+                String code = Files.readString(file);
+                for (int at = code.indexOf("Text.of(");
+                        at >= 0;
+                        at = code.indexOf("Text.of(", at + 1)) {
+                    List<String> given = arguments(code, at + "Text.of(".length());
+                    Set<String> said = new TreeSet<>();
+                    Matcher m = place.matcher(given.get(1));
+                    while (m.find()) {
+                        said.add(m.group(1));
+                    }
+                    if (given.get(0).startsWith("\"") && said.size() != given.size() - 2) {
+                        wrong.add(given.get(0) + " is given " + (given.size() - 2));
+                    }
+                }
+            }
+        }
+        assertEquals(List.of(), wrong);
+    }
+
+    /** The arguments of a call, from behind its parenthesis. */
+    private static List<String> arguments(String code, int from) {
+        List<String> all = new ArrayList<>();
+        int depth = 0;
+        boolean quoted = false;
+        int begun = from;
+        for (int i = from; ; i++) {
+            char c = code.charAt(i);
+            if (quoted) {
+                i += c == '\\' ? 1 : 0;
+                quoted = c != '"';
+            } else if (c == '"') {
+                quoted = true;
+            } else if (depth == 0 && (c == ',' || c == ')')) {
+                all.add(code.substring(begun, i).strip());
+                begun = i + 1;
+                if (c == ')') {
+                    return all;
+                }
+            } else if (c == '(' || c == '[' || c == '{') {
+                depth++;
+            } else if (c == ')' || c == ']' || c == '}') {
+                depth--;
+            }
+        }
+    }
+
     @Test
     void noEnglishWordIsLeftInTheSpanish() throws IOException {
         List<String> english = new ArrayList<>();
