@@ -18,6 +18,8 @@ public final class Screenshots {
             b.go("/sign-in");
             b.page.getByLabel("Name").waitFor();
             b.signIn("Ilse Varga", "quillmere-ilse");
+            b.page.getByText("Status of machines").waitFor();
+            b.go("/procedures");
             b.page.getByRole(AriaRole.TABLE).waitFor();
             take(b, "procedures");
             b.page.getByRole(
