@@ -43,18 +43,13 @@ export function ReadingPad(p: Props) {
   const judged = Number.isFinite(s) && warmth ? judge(p.pack, p.step, instrument.id, s, t) : null;
   const preview = judged?.outcome;
 
+  const read =
+    last &&
+    say("floor.reading-pad.mg-l", "{0} mg/L, {1} {2}", last.strength, shownIn(unit, last.temperature), unit);
   if (failed && !last.corrected) {
     return (
       <section className="pad bad" aria-label={say("floor.reading-pad.correct-it", "Correct it")}>
-        <p className="pad-read">
-          {say(
-            "floor.reading-pad.mg-l",
-            "{0} mg/L, {1} {2}",
-            last.strength,
-            shownIn(unit, last.temperature),
-            unit,
-          )}
-        </p>
+        <p className="pad-read">{read}</p>
         <p className="pad-advice" role="alert">
           {last.advice ? told(last.advice) : WORDS[last.outcome]}
         </p>
@@ -82,15 +77,7 @@ export function ReadingPad(p: Props) {
   if (last?.outcome === "IN") {
     return (
       <section className="pad good" aria-label={say("floor.reading-pad.reading", "Reading")}>
-        <p className="pad-read">
-          {say(
-            "floor.reading-pad.mg-l",
-            "{0} mg/L, {1} {2}",
-            last.strength,
-            shownIn(unit, last.temperature),
-            unit,
-          )}
-        </p>
+        <p className="pad-read">{read}</p>
         <p>{last.advice ? told(last.advice) : WORDS.IN}</p>
       </section>
     );
