@@ -1,6 +1,10 @@
 package orthopur.rules;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import orthopur.rules.chemistry.CleanerByLabel;
 import orthopur.rules.chemistry.ColdOnHot;
 import orthopur.rules.chemistry.ContactTime;
@@ -10,6 +14,7 @@ import orthopur.rules.chemistry.NeverTogether;
 import orthopur.rules.chemistry.OrganicList;
 import orthopur.rules.chemistry.PlannedReadings;
 import orthopur.rules.chemistry.Preparation;
+import orthopur.rules.chemistry.QuatOnDetergent;
 import orthopur.rules.chemistry.Registered;
 import orthopur.rules.chemistry.RinsePressure;
 import orthopur.rules.chemistry.SanitizerStrength;
@@ -86,106 +91,145 @@ import orthopur.rules.teardown.RemovalOrder;
 import orthopur.rules.teardown.SafePosition;
 import orthopur.rules.teardown.WearChecked;
 import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleId;
+import orthopur.runthrough.RuleInfo;
 
-/** Every rule that is judged, roots first. */
+/**
+ * Every rule that is judged, in an order that follows from what each declares: a rule is asked after
+ * those whose findings explain its own, and else by its id.
+ */
 public final class AllRules {
     private static final List<Rule> ALL =
-            List.of(
-                    // Energies.
-                    new MakeSafeOrder(),
-                    new TagWithSecondMeasure(),
-                    new StoredEnergyInPart(),
-                    new HandsInAfterRun(),
-                    new ClearBeforeRun(),
-                    new HotToTouch(),
-                    new HandsInDangerZone(),
-                    new NeverMadeSafe(),
-                    new PersonalLocks(),
-                    new SharpParts(),
-                    new LiftAndCarry(),
-                    new StaysOn(),
-                    new OldEnough(),
-                    new ProtectiveEquipment(),
-                    new Cautioned(),
-                    new Fetched(Fetched.Kind.AID),
-                    // Taking apart and putting together.
-                    new RemovalOrder(),
-                    new GuardsBack(),
-                    new ClearBeforeLive(),
-                    new AllPartsBack(),
-                    new InstallOrder(),
-                    new Destination(),
-                    new PositionMarks(),
-                    new Fetched(Fetched.Kind.TOOL),
-                    new WearChecked(),
-                    new Lubricants(),
-                    new MeasuredChecks(),
-                    new FasteningPattern(),
-                    new IndexPosition(),
-                    new SafePosition(),
-                    new MovedBack(),
-                    new FittingsOff(),
-                    new OneAtATime(),
-                    new Fetched(Fetched.Kind.SPARE),
-                    // Chemistry: what denies a claim comes before what misses it.
-                    new NeverTogether(),
-                    new ToppedUp(),
-                    new MaterialBears(),
-                    new WithinLimits(),
-                    new ColdOnHot(),
-                    new Registered(),
-                    new SanitizerStrength(),
-                    new HotWaterSanitizing(),
-                    new WasherTemperatures(),
-                    new RinsePressure(),
-                    new StrengthCeiling(),
-                    new ContactTime(),
-                    new PlannedReadings(),
-                    new WashTemperature(),
-                    new SolutionAge(),
-                    new OrganicList(),
-                    new Preparation(),
-                    new CleanerByLabel(),
-                    // The clean chain.
-                    new DetergentFilm(),
-                    new SanitizedDirty(),
-                    new CleanVessel(),
-                    new WasherComplete(),
-                    new ProgramRun(),
-                    new AssembledBeforeSanitized(),
-                    new RecontaminatedByHand(),
-                    new DirtyAgain(),
-                    new LooseSoilWetted(),
-                    new HotFirstWater(),
-                    new TopToBottom(),
-                    new AssembledWet(),
-                    new SharpenedBetweenCleans(),
-                    new Inspected(),
-                    new LineFlow(),
-                    new WhatReturns(),
-                    new RightProduct(),
-                    new ChasedOut(),
-                    new BrushesApart(),
-                    new RinseEndPoint(),
-                    new UnderTheMachine(),
-                    new SoakCollected(),
-                    new HandsWashed(),
-                    new PassageCleaned(),
-                    new PassageFilled(),
-                    new PassageClosed(),
-                    new SoakedOff(),
-                    new CleanPlace(),
-                    new CoverLeftOn(),
-                    new EndStateReached(),
-                    // The record.
-                    new RecordedReadings(),
-                    new ReleasedBy(),
-                    new KeptProduct(),
-                    new WrittenAgainst());
+            ordered(
+                    List.of(
+                            new MakeSafeOrder(),
+                            new TagWithSecondMeasure(),
+                            new StoredEnergyInPart(),
+                            new HandsInAfterRun(),
+                            new ClearBeforeRun(),
+                            new HotToTouch(),
+                            new HandsInDangerZone(),
+                            new NeverMadeSafe(),
+                            new PersonalLocks(),
+                            new SharpParts(),
+                            new LiftAndCarry(),
+                            new StaysOn(),
+                            new OldEnough(),
+                            new ProtectiveEquipment(),
+                            new Cautioned(),
+                            new Fetched(Fetched.Kind.AID),
+                            new RemovalOrder(),
+                            new GuardsBack(),
+                            new ClearBeforeLive(),
+                            new AllPartsBack(),
+                            new InstallOrder(),
+                            new Destination(),
+                            new PositionMarks(),
+                            new Fetched(Fetched.Kind.TOOL),
+                            new WearChecked(),
+                            new Lubricants(),
+                            new MeasuredChecks(),
+                            new FasteningPattern(),
+                            new IndexPosition(),
+                            new SafePosition(),
+                            new MovedBack(),
+                            new FittingsOff(),
+                            new OneAtATime(),
+                            new Fetched(Fetched.Kind.SPARE),
+                            new NeverTogether(),
+                            new QuatOnDetergent(),
+                            new ToppedUp(),
+                            new MaterialBears(),
+                            new WithinLimits(),
+                            new ColdOnHot(),
+                            new Registered(),
+                            new SanitizerStrength(),
+                            new HotWaterSanitizing(),
+                            new WasherTemperatures(),
+                            new RinsePressure(),
+                            new StrengthCeiling(),
+                            new ContactTime(),
+                            new PlannedReadings(),
+                            new WashTemperature(),
+                            new SolutionAge(),
+                            new OrganicList(),
+                            new Preparation(),
+                            new CleanerByLabel(),
+                            new DetergentFilm(),
+                            new SanitizedDirty(),
+                            new CleanVessel(),
+                            new WasherComplete(),
+                            new ProgramRun(),
+                            new AssembledBeforeSanitized(),
+                            new RecontaminatedByHand(),
+                            new DirtyAgain(),
+                            new LooseSoilWetted(),
+                            new HotFirstWater(),
+                            new TopToBottom(),
+                            new AssembledWet(),
+                            new SharpenedBetweenCleans(),
+                            new Inspected(),
+                            new LineFlow(),
+                            new WhatReturns(),
+                            new RightProduct(),
+                            new ChasedOut(),
+                            new BrushesApart(),
+                            new RinseEndPoint(),
+                            new UnderTheMachine(),
+                            new SoakCollected(),
+                            new HandsWashed(),
+                            new PassageCleaned(),
+                            new PassageFilled(),
+                            new PassageClosed(),
+                            new SoakedOff(),
+                            new CleanPlace(),
+                            new CoverLeftOn(),
+                            new EndStateReached(),
+                            new RecordedReadings(),
+                            new ReleasedBy(),
+                            new KeptProduct(),
+                            new WrittenAgainst()),
+                    Comparator.comparing((Rule r) -> RuleId.valueOf(r.info().id()))
+                            .thenComparing(r -> r.getClass().getName()));
 
     private AllRules() {}
 
     public static List<Rule> list() {
         return ALL;
+    }
+
+    /**
+     * Roots before what follows from them.
+     *
+     * @param otherwise decides between rules that have nothing to do with each other
+     * @throws IllegalStateException when rules explain each other in a circle
+     */
+    public static List<Rule> ordered(List<Rule> rules, Comparator<Rule> otherwise) {
+        List<Rule> left = new ArrayList<>(rules);
+        left.sort(otherwise);
+        Map<String, Integer> waiting = new HashMap<>();
+        rules.forEach(r -> waiting.merge(r.info().id(), 1, Integer::sum));
+        List<Rule> order = new ArrayList<>();
+        while (!left.isEmpty()) {
+            Rule next =
+                    left.stream()
+                            .filter(r -> ready(r.info(), waiting))
+                            .findFirst()
+                            .orElseThrow(
+                                    () ->
+                                            new IllegalStateException(
+                                                    "These rules explain each other in a circle: "
+                                                            + left.stream()
+                                                                    .map(r -> r.info().id())
+                                                                    .toList()));
+            left.remove(next);
+            order.add(next);
+            waiting.merge(next.info().id(), -1, Integer::sum);
+        }
+        return List.copyOf(order);
+    }
+
+    private static boolean ready(RuleInfo rule, Map<String, Integer> waiting) {
+        return rule.follows().stream().allMatch(f -> waiting.getOrDefault(f.name(), 0) == 0);
     }
 }

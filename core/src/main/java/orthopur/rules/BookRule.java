@@ -1,6 +1,7 @@
 package orthopur.rules;
 
 import java.util.List;
+import java.util.Set;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
 import orthopur.runthrough.Moment;
@@ -15,9 +16,18 @@ public abstract class BookRule implements Rule {
     protected final RuleId id;
     protected final RuleInfo info;
 
-    protected BookRule(RuleId id, Severity severity, String title, String source) {
+    /**
+     * @param follows rules whose findings explain one of this rule
+     */
+    protected BookRule(
+            RuleId id, Severity severity, String title, String source, RuleId... follows) {
         this.id = id;
-        info = new RuleInfo(id.name(), severity, title, source);
+        info = new RuleInfo(id.name(), severity, title, source, Set.of(follows));
+    }
+
+    /** Those of its roots that concern energies or items of a step. */
+    protected final RuleId[] roots() {
+        return info.follows().toArray(RuleId[]::new);
     }
 
     @Override

@@ -89,6 +89,11 @@ public final class Findings {
         return first(Arrays.asList(rules), r -> r.energies.contains(energy));
     }
 
+    /** The same of a step before the one that is looked at. */
+    public @Nullable Report onEnergyBefore(String energy, RuleId rule) {
+        return first(List.of(rule), r -> r.energies.contains(energy) && r.place < place);
+    }
+
     /** The first report of one of these rules that concerns this part or surface, or null. */
     public @Nullable Report onItem(String item, RuleId... rules) {
         return first(Arrays.asList(rules), r -> r.items.contains(item));
@@ -219,16 +224,33 @@ public final class Findings {
         /** The claim of this step does not hold on these surfaces. */
         public Report deny(List<Integer> surfaces) {
             denied.addAll(surfaces);
-            // The first denial is the cause; a later one only adds to it.
-            surfaces.forEach(s -> blame.putIfAbsent(s, this));
+            surfaces.forEach(this::blamed);
             return this;
         }
 
         /** Of a step that washes and sanitizes in one, only the sanitizing does not hold. */
         public Report denySanitizing(List<Integer> surfaces) {
             unsanitized.addAll(surfaces);
-            surfaces.forEach(s -> blame.putIfAbsent(s, this));
+            surfaces.forEach(this::blamed);
             return this;
+        }
+
+        /**
+         * The first step that denied it is the cause, and of one step the rule that comes first; a
+         * later one only adds to it.
+         */
+        private void blamed(int surface) {
+            blame.merge(surface, this, (was, is) -> is.place == was.place && is.leads(was) ? is : was);
+        }
+
+        private boolean leads(Report other) {
+            if (rule.id().equals(other.rule.id())) {
+                return rule.title().compareTo(other.rule.title()) < 0;
+            }
+            return other.rule.mayFollow(rule)
+                    || (!rule.mayFollow(other.rule)
+                            && RuleId.valueOf(rule.id()).compareTo(RuleId.valueOf(other.rule.id()))
+                                    < 0);
         }
 
         /** Names what brought this about, so that the same thing met again is not a new finding. */
@@ -240,6 +262,8 @@ public final class Findings {
         /** This finding follows from that one; null leaves it a root. */
         public Report under(@Nullable Report cause) {
             if (cause != null && cause.rootOf() != this) {
+                assert rule.mayFollow(cause.rule)
+                        : rule.id() + " does not declare that it follows from " + cause.rule.id();
                 root = cause;
             }
             return this;

@@ -33,6 +33,15 @@ public final class ProcedureFormat {
     }
 
     /**
+     * A document that was put together elsewhere, held against the schema as a text would be.
+     *
+     * @throws FormatError with every error by pointer
+     */
+    public static ProcedureDocument checked(ProcedureDocument d) {
+        return document(write(d));
+    }
+
+    /**
      * Reads a document against its sheet and the site's chemicals.
      *
      * @throws FormatError with every error by pointer

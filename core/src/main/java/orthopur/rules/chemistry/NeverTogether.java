@@ -78,7 +78,6 @@ public final class NeverTogether extends BookRule {
                                             "Empty it, rinse it and let the water run.")));
         }
         surfaces(m, c, out);
-        anionic(m, c, out);
     }
 
     private void surfaces(Moment m, Chemical c, Findings out) {
@@ -125,36 +124,7 @@ public final class NeverTogether extends BookRule {
         return null;
     }
 
-    /** Soap binds quat: where detergent is still on, C3 stops the claim and this says why. */
-    private void anionic(Moment m, Chemical c, Findings out) {
-        if (c.kind() != ChemicalKind.QUAT) {
-            return;
-        }
-        List<Integer> soapy =
-                m.exposed().stream()
-                        .filter(s -> m.night().facts(s).has(Residue.DETERGENT))
-                        .toList();
-        if (!soapy.isEmpty()) {
-            List<String> ids = m.surfaceIds(soapy);
-            out.report(info)
-                    .severity(Severity.FIX)
-                    .items(ids)
-                    .under(out.onItem(ids.getFirst(), RuleId.C3, RuleId.C2))
-                    .says(
-                            Text.of(
-                                    "never-together.brings-onto-which-still-carries",
-                                    "Step {0} brings {1} onto {2}, which still carries detergent.",
-                                    m.number(),
-                                    c.name(),
-                                    m.sheet().names(ids)),
-                            Text.of(
-                                    "never-together.detergent-binds-quat-both-are",
-                                    "Detergent binds quat; both are spent."))
-                    .propose(Text.of("never-together.rinse-first", "Rinse first"), rinse(m, ids));
-        }
-    }
-
-    private static List<Edit> rinse(Moment m, List<String> ids) {
+    static List<Edit> rinse(Moment m, List<String> ids) {
         return insert(
                 m,
                 StepEdits.fresh(

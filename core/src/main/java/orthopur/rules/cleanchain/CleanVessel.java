@@ -19,7 +19,8 @@ public final class CleanVessel extends BookRule {
                 RuleId.C23,
                 Severity.STOP,
                 "Sinks and baths are clean themselves",
-                "Food Code 2022, 4-501.14");
+                "Food Code 2022, 4-501.14",
+                RuleId.S13);
     }
 
     @Override

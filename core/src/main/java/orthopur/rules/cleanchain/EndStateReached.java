@@ -32,7 +32,23 @@ public final class EndStateReached extends BookRule {
                 RuleId.C1,
                 Severity.STOP,
                 "Every surface that is due ends as its sheet asks",
-                Sources.FOOD_CODE_SURFACES);
+                Sources.FOOD_CODE_SURFACES,
+                RuleId.S1,
+                RuleId.S3,
+                RuleId.S4,
+                RuleId.S8,
+                RuleId.S13,
+                RuleId.S16,
+                RuleId.C2,
+                RuleId.C3,
+                RuleId.C4,
+                RuleId.C5,
+                RuleId.C6,
+                RuleId.C11,
+                RuleId.C12,
+                RuleId.C14,
+                RuleId.C21,
+                RuleId.C23);
     }
 
     private record Group(boolean contact, String lack, Findings.@Nullable Report cause) {}

@@ -18,7 +18,8 @@ public final class PassageCleaned extends BookRule {
                 RuleId.C14,
                 Severity.STOP,
                 "Every wetted part of a passage meets cleaner",
-                "Food Code 2022, 4-603.16 and 4-601.11");
+                "Food Code 2022, 4-603.16 and 4-601.11",
+                RuleId.T2);
     }
 
     @Override

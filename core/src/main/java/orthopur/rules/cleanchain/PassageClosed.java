@@ -20,7 +20,8 @@ public final class PassageClosed extends BookRule {
                 RuleId.C14,
                 Severity.STOP,
                 "A passage is closed and bled when it is filled",
-                "Food Code 2022, 4-603.16 and 4-703.11");
+                "Food Code 2022, 4-603.16 and 4-703.11",
+                RuleId.T2);
     }
 
     @Override

@@ -18,7 +18,8 @@ public final class PassageFilled extends BookRule {
                 RuleId.C14,
                 Severity.STOP,
                 "A passage is filled with as much as it holds",
-                "Food Code 2022, 4-603.16 and 4-703.11");
+                "Food Code 2022, 4-603.16 and 4-703.11",
+                RuleId.T2);
     }
 
     @Override

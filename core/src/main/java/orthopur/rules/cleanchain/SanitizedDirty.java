@@ -23,7 +23,8 @@ public final class SanitizedDirty extends BookRule {
                 RuleId.C2,
                 Severity.STOP,
                 "Only a washed and rinsed surface is sanitized",
-                Sources.FOOD_CODE_SURFACES);
+                Sources.FOOD_CODE_SURFACES,
+                RuleId.C3);
     }
 
     @Override

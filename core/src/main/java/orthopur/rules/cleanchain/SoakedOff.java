@@ -16,7 +16,8 @@ public final class SoakedOff extends BookRule {
                 RuleId.C14,
                 Severity.STOP,
                 "What is soaked in a sink is off the machine",
-                "Food Code 2022, 4-603.12");
+                "Food Code 2022, 4-603.12",
+                RuleId.T2);
     }
 
     @Override

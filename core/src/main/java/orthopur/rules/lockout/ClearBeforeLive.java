@@ -26,7 +26,8 @@ public final class ClearBeforeLive extends BookRule {
                 RuleId.L5,
                 Severity.STOP,
                 "Live again only with all parts back, tools out, people clear, locks off",
-                Sources.LOCKOUT + "(e)");
+                Sources.LOCKOUT + "(e)",
+                RuleId.T2);
     }
 
     @Override

@@ -17,7 +17,8 @@ public final class ClearBeforeRun extends BookRule {
                 RuleId.L5,
                 Severity.STOP,
                 "People are clear before the machine is run in between",
-                Sources.LOCKOUT + "(e), (f)(1)");
+                Sources.LOCKOUT + "(e), (f)(1)",
+                RuleId.T2);
     }
 
     @Override

@@ -4,6 +4,7 @@ import java.util.List;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
+import orthopur.procedure.Action;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.SheetIndex;
@@ -24,6 +25,14 @@ final class DangerZone {
     /** Whether it was dead and a run in between brought it back. */
     static boolean ran(Moment m, int e) {
         return m.night().ranAt(e) != Facts.NEVER;
+    }
+
+    /** Whether the step loosens the part that holds it, which L4 judges. */
+    static boolean loosens(Moment m, Energy energy) {
+        boolean moves = m.action() instanceof Action.Remove || m.action() instanceof Action.Shift;
+        return moves
+                && energy.holder() != null
+                && m.orderOf(m.sheet().partNamed(energy.holder())) >= 0;
     }
 
     static List<String> partsInReach(Moment m, int e) {

@@ -22,7 +22,10 @@ public final class HandsInDangerZone extends BookRule {
                 RuleId.L1,
                 Severity.STOP,
                 "No hands where an energy is not yet harmless",
-                Sources.LOCKOUT + "(c), (d)");
+                Sources.LOCKOUT + "(c), (d)",
+                RuleId.L2,
+                RuleId.L3,
+                RuleId.L4);
     }
 
     @Override
@@ -66,7 +69,7 @@ public final class HandsInDangerZone extends BookRule {
                                     m.sheet(),
                                     e,
                                     path.subList(m.night().stageNumber(e) + 1, path.size())))
-                    .under(out.onEnergy(energy.id(), RuleId.L2, RuleId.L4));
+                    .under(out.onEnergy(energy.id(), roots()));
         }
     }
 }

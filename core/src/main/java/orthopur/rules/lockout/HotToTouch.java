@@ -29,6 +29,7 @@ public final class HotToTouch extends BookRule {
             Energy energy = m.sheet().energy(e);
             if (!DangerZone.entered(m, e)
                     || !DangerZone.hot(m, e)
+                    || DangerZone.loosens(m, energy)
                     || out.onEnergy(energy.id(), RuleId.L8, RuleId.L4) != null) {
                 continue;
             }

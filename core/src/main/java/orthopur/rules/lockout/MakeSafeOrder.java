@@ -18,7 +18,8 @@ public final class MakeSafeOrder extends BookRule {
                 RuleId.L2,
                 Severity.STOP,
                 "Stop, isolate, lock, release stored energy, verify – in this order",
-                Sources.LOCKOUT + "(d)(1)–(6)");
+                Sources.LOCKOUT + "(d)(1)–(6)",
+                RuleId.L3);
     }
 
     @Override
@@ -37,7 +38,7 @@ public final class MakeSafeOrder extends BookRule {
             List<EnergyStage> skipped =
                     path.subList(m.night().stageNumber(e) + 1, path.indexOf(target));
             String name = SheetIndex.spoken(m.sheet().energy(e).name());
-            Findings.Report earlier = out.onEnergy(m.sheet().energy(e).id(), RuleId.L2);
+            Findings.Report earlier = out.onEnergyBefore(m.sheet().energy(e).id(), RuleId.L2);
             out.report(info)
                     .energy(m.sheet().energy(e).id())
                     .says(
@@ -78,6 +79,6 @@ public final class MakeSafeOrder extends BookRule {
                         Text.of(
                                 "make-safe-order.released-pressure-or-heat-comes",
                                 "Released pressure or heat comes back as long as its source runs or is open."))
-                .under(out.onEnergy(m.sheet().energy(e).id(), RuleId.L2));
+                .under(out.onEnergyBefore(m.sheet().energy(e).id(), RuleId.L2));
     }
 }

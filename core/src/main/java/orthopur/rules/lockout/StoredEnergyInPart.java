@@ -4,7 +4,6 @@ import java.util.List;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
-import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
@@ -24,22 +23,23 @@ public final class StoredEnergyInPart extends BookRule {
                 RuleId.L4,
                 Severity.STOP,
                 "Stored energy is released before the part that holds it is loosened",
-                Sources.LOCKOUT + "(d)(5)");
+                Sources.LOCKOUT + "(d)(5)",
+                RuleId.L2,
+                RuleId.L3,
+                RuleId.L8);
     }
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Remove || m.action() instanceof Action.Shift)) {
-            return;
-        }
         for (int e = 0; e < m.sheet().energyCount(); e++) {
             Energy energy = m.sheet().energy(e);
             boolean stored = energy.kind() == EnergyKind.STORED || energy.kind() == EnergyKind.HEAT;
-            if (!stored || energy.keepLive() || energy.holder() == null || m.night().harmless(e)) {
-                continue;
-            }
-            int holder = m.sheet().partNamed(energy.holder());
-            if (m.orderOf(holder) < 0 || out.onEnergy(energy.id(), RuleId.L4) != null) {
+            if (!stored
+                    || energy.keepLive()
+                    || energy.holder() == null
+                    || m.night().harmless(e)
+                    || !DangerZone.loosens(m, energy)
+                    || out.onEnergy(energy.id(), RuleId.L4) != null) {
                 continue;
             }
             List<EnergyStage> path = m.night().path(e);
@@ -76,7 +76,7 @@ public final class StoredEnergyInPart extends BookRule {
                                             e,
                                             path.subList(
                                                     m.night().stageNumber(e) + 1, path.size())))
-                            .under(out.onEnergy(energy.id(), RuleId.L2, RuleId.L8));
+                            .under(out.onEnergy(energy.id(), roots()));
             // Hands that were in its reach before are the same neglect.
             Findings.Report l1 = out.onEnergy(energy.id(), RuleId.L1);
             if (l1 != null) {

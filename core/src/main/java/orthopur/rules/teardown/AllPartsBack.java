@@ -24,7 +24,12 @@ import orthopur.text.Text;
  */
 public final class AllPartsBack extends BookRule {
     public AllPartsBack() {
-        super(RuleId.T2, Severity.STOP, "As many parts back as came off", "the machine's sheet");
+        super(
+                RuleId.T2,
+                Severity.STOP,
+                "As many parts back as came off",
+                "the machine's sheet",
+                RuleId.T11);
     }
 
     @Override

@@ -5,7 +5,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import orthopur.formats.FormatError;
 import orthopur.formats.Site;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import orthopur.server.people.FirstPeople;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
@@ -19,11 +19,11 @@ class Begin {
     private static final String NO_CHEMICALS = "{\"chemicals\":[]}";
 
     private final FirstPeople people;
-    private final Sheets sheets;
+    private final Premises premises;
 
-    Begin(FirstPeople people, Sheets sheets) {
+    Begin(FirstPeople people, Premises premises) {
         this.people = people;
-        this.sheets = sheets;
+        this.premises = premises;
     }
 
     /**
@@ -48,6 +48,6 @@ class Begin {
     }
 
     private void make(String document, Signature signed) {
-        sheets.site(document, NO_CHEMICALS, signed);
+        premises.site(document, NO_CHEMICALS, signed);
     }
 }

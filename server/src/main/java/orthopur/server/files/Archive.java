@@ -21,12 +21,13 @@ import orthopur.formats.FormatError;
 import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.platform.StoredJson;
-import orthopur.server.procedures.Procedures;
+import orthopur.server.procedures.Versions;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -44,12 +45,14 @@ public class Archive {
     private static final String VERSIONS = "procedures.json";
 
     private final Sheets sheets;
-    private final Procedures procedures;
+    private final Premises premises;
+    private final Versions procedures;
     private final SiteLog log;
     private final StoredJson json;
 
-    Archive(Sheets sheets, Procedures procedures, SiteLog log, StoredJson json) {
+    Archive(Sheets sheets, Premises premises, Versions procedures, SiteLog log, StoredJson json) {
         this.sheets = sheets;
+        this.premises = premises;
         this.procedures = procedures;
         this.log = log;
         this.json = json;
@@ -63,17 +66,17 @@ public class Archive {
     record TakenIn(int sheets, int procedures) {}
 
     /** All procedure versions of the archive. */
-    record Versions(List<Procedures.Stored> procedures) {}
+    record AllVersions(List<Versions.Stored> procedures) {}
 
     byte[] write() {
         Map<String, String> files = new TreeMap<>();
-        files.put("site.json", sheets.surroundings().site().write());
-        files.put("chemicals.json", ChemicalsFormat.write(sheets.surroundings().chemicals()));
+        files.put("site.json", premises.now().site().write());
+        files.put("chemicals.json", ChemicalsFormat.write(premises.now().chemicals()));
         for (MachineSheet s : sheets.everyVersion()) {
             files.put(name(s), SheetFormat.write(s));
         }
         try {
-            files.put(VERSIONS, json.writeIndented(new Versions(procedures.stored())));
+            files.put(VERSIONS, json.writeIndented(new AllVersions(procedures.stored())));
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
                 for (Map.Entry<String, String> f : files.entrySet()) {
@@ -118,12 +121,12 @@ public class Archive {
                 sheet(f.getKey(), f.getValue(), known, fresh, problems);
             }
         }
-        Versions versions = versions(files.getOrDefault(VERSIONS, ""), problems);
-        List<Procedures.Stored> added = procedures.notYet(versions.procedures(), problems);
+        AllVersions versions = versions(files.getOrDefault(VERSIONS, ""), problems);
+        List<Versions.Stored> added = procedures.notYet(versions.procedures(), problems);
         refuse(problems);
-        String before = sheets.surroundings().site().write();
+        String before = premises.now().site().write();
         String site = files.getOrDefault("site.json", "");
-        sheets.site(site, files.getOrDefault("chemicals.json", ""), signed);
+        premises.site(site, files.getOrDefault("chemicals.json", ""), signed);
         fresh.forEach(s -> sheets.bringBack(s, signed));
         added.forEach(s -> procedures.takeIn(s.document(), signed));
         log.keep("archive", before, site, signed.by().name());
@@ -154,13 +157,13 @@ public class Archive {
         }
     }
 
-    private Versions versions(String text, List<Problem> problems) {
+    private AllVersions versions(String text, List<Problem> problems) {
         try {
-            return json.read(text, Versions.class);
+            return json.read(text, AllVersions.class);
         } catch (JacksonException e) {
             problems.add(
                     new Problem("/" + VERSIONS, "It cannot be read: " + e.getOriginalMessage()));
-            return new Versions(List.of());
+            return new AllVersions(List.of());
         }
     }
 

@@ -17,13 +17,15 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import orthopur.formats.SheetFormat;
 import orthopur.round.Role;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Signature;
 import orthopur.server.people.Training;
 import orthopur.server.platform.StoredJson;
-import orthopur.server.procedures.Procedures;
+import orthopur.server.procedures.Approvals;
+import orthopur.server.procedures.Versions;
 
 /**
  * Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. What
@@ -35,7 +37,9 @@ class DemoSite implements ApplicationRunner {
     private static final String DRAFT = "-draft.json";
 
     private final Sheets sheets;
-    private final Procedures procedures;
+    private final Premises premises;
+    private final Versions procedures;
+    private final Approvals approvals;
     private final Accounts accounts;
     private final Training training;
     private final StoredJson json;
@@ -43,15 +47,18 @@ class DemoSite implements ApplicationRunner {
     private final int port;
 
     DemoSite(
-            Sheets sheets,
-            Procedures procedures,
+            Sheets sheets, Premises premises,
+            Versions procedures,
+            Approvals approvals,
             Accounts accounts,
             Training training,
             StoredJson json,
             @Value("${orthopur.demo:false}") boolean demo,
             @Value("${orthopur.port:8080}") int port) {
         this.sheets = sheets;
+        this.premises = premises;
         this.procedures = procedures;
+        this.approvals = approvals;
         this.accounts = accounts;
         this.training = training;
         this.json = json;
@@ -115,7 +122,7 @@ class DemoSite implements ApplicationRunner {
         DemoPerson supervisor = people.people().getFirst();
         Person writer = accounts.signIn(supervisor.name(), supervisor.password());
         Signature signed = accounts.sign(writer, supervisor.pin());
-        sheets.site(text(one("site.json")), text(one("chemicals.json")), signed);
+        premises.site(text(one("site.json")), text(one("chemicals.json")), signed);
         for (Resource sheet : all("machines/*.json")) {
             sheets.add(SheetFormat.read(text(sheet)), signed);
         }
@@ -124,7 +131,7 @@ class DemoSite implements ApplicationRunner {
             String name = name(file);
             if (!name.endsWith(DRAFT)) {
                 String id = name.substring(0, name.length() - ".json".length());
-                procedures.approve(id, 1, 1, null, signed);
+                approvals.approve(id, 1, 1, null, signed);
             }
         }
     }

@@ -22,7 +22,7 @@ import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
-import orthopur.server.procedures.Procedures;
+import orthopur.server.procedures.Versions;
 import orthopur.text.Text;
 
 @RestController
@@ -34,14 +34,14 @@ class FilesController {
 
     private final Archive archive;
     private final Sheets sheets;
-    private final Procedures procedures;
+    private final Versions versions;
     private final Accounts accounts;
 
-    FilesController(Sheets sheets, Procedures procedures, Archive archive, Accounts accounts) {
+    FilesController(Sheets sheets, Versions versions, Archive archive, Accounts accounts) {
         this.accounts = accounts;
         this.archive = archive;
         this.sheets = sheets;
-        this.procedures = procedures;
+        this.versions = versions;
     }
 
     /**
@@ -62,7 +62,7 @@ class FilesController {
             @AuthenticationPrincipal Person person) {
         if (text.contains("\"steps\"")) {
             String id = orthopur.formats.ProcedureFormat.document(text).id();
-            return new Imported("procedure", id, procedures.add(text, person.name()), null);
+            return new Imported("procedure", id, versions.add(text, person.name()), null);
         }
         MachineSheet sheet = SheetFormat.read(text);
         sheets.fits(sheet);

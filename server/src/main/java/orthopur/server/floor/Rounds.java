@@ -30,7 +30,7 @@ import orthopur.runthrough.SheetIndex;
 import orthopur.server.custody.Custody;
 import orthopur.server.floor.Intake.Sent;
 import orthopur.server.machines.LastServices;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Renamed;
@@ -52,7 +52,7 @@ public class Rounds {
 
     private final RoundLog log;
     private final Procedures procedures;
-    private final Sheets sheets;
+    private final Premises premises;
     private final Accounts accounts;
     private final Training training;
     private final Clock clock;
@@ -78,7 +78,7 @@ public class Rounds {
     Rounds(
             RoundLog log,
             Procedures procedures,
-            Sheets sheets,
+            Premises premises,
             Accounts accounts,
             Training training,
             Clock clock,
@@ -93,7 +93,7 @@ public class Rounds {
         this.lapsed = lapsed;
         this.log = log;
         this.procedures = procedures;
-        this.sheets = sheets;
+        this.premises = premises;
         this.accounts = accounts;
         this.training = training;
         this.clock = clock;
@@ -170,7 +170,7 @@ public class Rounds {
 
     /** The round as it would be carried out if it started now. */
     RoundPack compile(Procedures.Approved approved) {
-        Sheets.Surroundings s = sheets.surroundings();
+        Premises.Now s = premises.now();
         return PackCompiler.compile(
                 approved.procedure(),
                 approved.version(),
@@ -382,7 +382,7 @@ public class Rounds {
      */
     public void mayRelease(Replay l, Person person) {
         mayRelease(person);
-        if (!sheets.surroundings().site().habits().secondPerson(l.pack().kind())) {
+        if (!premises.now().site().habits().secondPerson(l.pack().kind())) {
             return;
         }
         for (String who : l.workers()) {
@@ -451,7 +451,7 @@ public class Rounds {
                 RunThrough.of(
                         approved.procedure().withSteps(List.of()),
                         new SheetIndex(sheet),
-                        sheets.surroundings().context().withYoungest(age),
+                        premises.now().context().withYoungest(age),
                         List.of(new OldEnough()));
         if (!run.findings().isEmpty()) {
             throw Said.forbidden(

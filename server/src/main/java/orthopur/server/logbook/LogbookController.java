@@ -31,7 +31,7 @@ import orthopur.server.custody.Custody;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
@@ -48,7 +48,7 @@ class LogbookController {
 
     private final RoundLog log;
     private final Rounds rounds;
-    private final Sheets sheets;
+    private final Premises premises;
     private final Accounts accounts;
     private final ChainWalk chain;
     private final Paper paper;
@@ -57,7 +57,7 @@ class LogbookController {
     LogbookController(
             RoundLog log,
             Rounds rounds,
-            Sheets sheets,
+            Premises premises,
             Accounts accounts,
             ChainWalk chain,
             Paper paper,
@@ -65,7 +65,7 @@ class LogbookController {
         this.custody = custody;
         this.log = log;
         this.rounds = rounds;
-        this.sheets = sheets;
+        this.premises = premises;
         this.accounts = accounts;
         this.chain = chain;
         this.paper = paper;
@@ -110,7 +110,7 @@ class LogbookController {
             @RequestParam(required = false) String machine,
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to) {
-        ZoneId zone = ZoneId.of(sheets.surroundings().site().zone());
+        ZoneId zone = ZoneId.of(premises.now().site().zone());
         long start = from == null ? 0 : from.atStartOfDay(zone).toInstant().toEpochMilli();
         long end =
                 to == null
@@ -177,7 +177,7 @@ class LogbookController {
     ResponseEntity<byte[]> pdf(
             @PathVariable String round, @RequestParam(defaultValue = "a4") String size) {
         RoundReport report = one(round);
-        Site site = sheets.surroundings().site();
+        Site site = premises.now().site();
         DateTimeFormatter time =
                 DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH)
                         .withZone(ZoneId.of(site.zone()));

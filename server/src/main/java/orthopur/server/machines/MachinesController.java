@@ -24,9 +24,11 @@ import orthopur.text.Text;
 @RequestMapping("/api")
 class MachinesController {
     private final Sheets sheets;
+    private final Premises premises;
 
-    MachinesController(Sheets sheets) {
+    MachinesController(Sheets sheets, Premises premises) {
         this.sheets = sheets;
+        this.premises = premises;
     }
 
     record MachineRow(String code, String name, String room, int version) {}
@@ -171,7 +173,7 @@ class MachinesController {
 
     @GetMapping("/site")
     SiteView site() {
-        Site s = sheets.surroundings().site();
+        Site s = premises.now().site();
         return new SiteView(
                 s.name(),
                 s.town(),

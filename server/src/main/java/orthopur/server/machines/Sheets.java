@@ -2,124 +2,44 @@ package orthopur.server.machines;
 
 import static org.jooq.impl.DSL.max;
 import static orthopur.db.Tables.SHEET;
-import static orthopur.db.Tables.SITE_DOCUMENT;
 
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
-import java.util.Set;
-import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 import orthopur.chemical.Chemical;
-import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.FormatError;
 import orthopur.formats.SheetFormat;
-import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.machine.SheetCheck;
 import orthopur.machine.SiteFit;
-import orthopur.quantity.Show;
-import orthopur.rulebook.PublicCodes;
-import orthopur.rulebook.RuleBook;
-import orthopur.runthrough.Context;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.text.Text;
 
-/**
- * The site's machines, chemicals and water. A stored sheet version never changes, so it is cached.
- */
+/** The sheets of the site's machines. A stored version never changes, so it is cached. */
 @Service
 public class Sheets {
     private final DSLContext db;
-    private final SiteBook siteBook;
+    private final Premises premises;
     private final Clock clock;
     private final SiteLog log;
     private final ConcurrentMap<String, MachineSheet> cache = new ConcurrentHashMap<>();
-    private final LastServices lastServices;
-    private volatile @Nullable Surroundings surroundings;
 
-    Sheets(DSLContext db, SiteBook siteBook, Clock clock, LastServices lastServices, SiteLog log) {
-        this.log = log;
-        this.lastServices = lastServices;
+    Sheets(DSLContext db, Premises premises, Clock clock, SiteLog log) {
         this.db = db;
-        this.siteBook = siteBook;
+        this.premises = premises;
         this.clock = clock;
+        this.log = log;
     }
 
-    /**
-     * Reads site, chemicals and rule book anew: one of them was changed. Within a transaction that
-     * is once it holds; somebody else may read what was before until then.
-     */
-    public void changed() {
-        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
-            surroundings = null;
-            return;
-        }
-        TransactionSynchronizationManager.registerSynchronization(
-                new TransactionSynchronization() {
-                    @Override
-                    public void afterCommit() {
-                        surroundings = null;
-                    }
-                });
-    }
-
-    /** What a transaction reads may not hold in the end, so it is kept for nobody. */
-    private static boolean mayNotHold() {
-        return TransactionSynchronizationManager.isActualTransactionActive();
-    }
-
-    /** What every verdict on this site depends on beside sheet and procedure. */
-    public record Surroundings(Site site, List<Chemical> chemicals, Context context) {
-        public Set<String> chemicalIds() {
-            return chemicals.stream().map(Chemical::id).collect(Collectors.toSet());
-        }
-    }
-
-    /** The same for one machine: with what the log knows of its last services. */
-    public Context contextOf(MachineSheet sheet) {
-        Context site = surroundings().context();
-        return sheet.passages().isEmpty()
-                ? site
-                : site.withLastFlows(lastServices.flows(sheet.code()));
-    }
-
-    /** Figures that this site has changed, with reason and name. */
-    public List<String> overrides() {
-        RuleBook book = surroundings().context().book();
-        RuleBook shipped = PublicCodes.book();
-        Map<String, SiteBook.Change> last = new TreeMap<>();
-        siteBook.changes().forEach(c -> last.put(c.figure(), c));
-        List<String> all = new ArrayList<>();
-        last.forEach(
-                (id, c) -> {
-                    if (book.number(id) != shipped.number(id)) {
-                        all.add(
-                                "%s %s %s instead of %s (%s, %s)"
-                                        .formatted(
-                                                book.figure(id).title(),
-                                                Show.number(book.number(id)),
-                                                book.figure(id).unit(),
-                                                Show.number(shipped.number(id)),
-                                                c.reason(),
-                                                c.who()));
-                    }
-                });
-        return all;
-    }
 
     /** The newest sheet of every machine, by code. */
     public List<MachineSheet> all() {
@@ -182,7 +102,7 @@ public class Sheets {
                             code));
         }
         MachineSheet sheet = SheetFormat.read(document);
-        if (!mayNotHold()) {
+        if (!Premises.mayNotHold()) {
             cache.put(name, sheet);
         }
         return sheet;
@@ -200,7 +120,7 @@ public class Sheets {
 
     /** What a new version has to answer, and for which surfaces this site has nothing. */
     public List<Problem> unfit(MachineSheet sheet) {
-        List<Chemical> products = surroundings().chemicals();
+        List<Chemical> products = premises.now().chemicals();
         List<Problem> problems =
                 new ArrayList<>(
                         SheetCheck.questions(
@@ -226,7 +146,7 @@ public class Sheets {
      */
     @Transactional
     public void bringBack(MachineSheet sheet, Signature signed) {
-        List<Problem> problems = SiteFit.check(sheet, surroundings().chemicals());
+        List<Problem> problems = SiteFit.check(sheet, premises.now().chemicals());
         if (!problems.isEmpty()) {
             throw new FormatError(problems);
         }
@@ -259,54 +179,5 @@ public class Sheets {
                             sheet.code()));
         }
         log.keep("sheet " + sheet.code(), before, SheetFormat.write(sheet), signed.by().name());
-    }
-
-    /** Stores the site's own documents, checked and signed by somebody. */
-    @Transactional
-    public void site(String site, String chemicals, Signature signed) {
-        Objects.requireNonNull(signed);
-        Site.read(site);
-        ChemicalsFormat.read(chemicals);
-        put("site", site);
-        put("chemicals", chemicals);
-        changed();
-    }
-
-    private void put(String kind, String document) {
-        db.insertInto(SITE_DOCUMENT)
-                .set(SITE_DOCUMENT.KIND, kind)
-                .set(SITE_DOCUMENT.DOCUMENT, document)
-                .set(SITE_DOCUMENT.SAVED_AT, clock.millis())
-                .onConflict(SITE_DOCUMENT.KIND)
-                .doUpdate()
-                .set(SITE_DOCUMENT.DOCUMENT, document)
-                .set(SITE_DOCUMENT.SAVED_AT, clock.millis())
-                .execute();
-    }
-
-    public Surroundings surroundings() {
-        Surroundings s = mayNotHold() ? null : surroundings;
-        if (s == null) {
-            Site site = Site.read(get("site"));
-            List<Chemical> chemicals = ChemicalsFormat.read(get("chemicals"));
-            s = new Surroundings(site, chemicals, site.context(siteBook.book(), chemicals));
-            if (!mayNotHold()) {
-                surroundings = s;
-            }
-        }
-        return s;
-    }
-
-    private String get(String kind) {
-        String document =
-                db.select(SITE_DOCUMENT.DOCUMENT)
-                        .from(SITE_DOCUMENT)
-                        .where(SITE_DOCUMENT.KIND.eq(kind))
-                        .fetchOne(SITE_DOCUMENT.DOCUMENT);
-        if (document == null) {
-            throw Said.notFound(
-                    Text.of("sheets.the-site-has-no-yet", "The site has no {0} yet.", kind));
-        }
-        return document;
     }
 }

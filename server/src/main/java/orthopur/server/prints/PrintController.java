@@ -32,11 +32,12 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
 import orthopur.server.languages.Languages;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
-import orthopur.server.procedures.Procedures;
+import orthopur.server.procedures.OnPaper;
 import orthopur.takeapart.TakeApartMap;
 import orthopur.text.Text;
 
@@ -49,16 +50,18 @@ class PrintController {
     private static final Set<String> HERE_ONLY = Set.of("localhost", "127.0.0.1", "[::1]");
     private static final Pattern ID = Pattern.compile("`([^`]+)`");
     private final Sheets sheets;
-    private final Procedures procedures;
+    private final Premises premises;
+    private final OnPaper onPaper;
     private final Paper paper;
     private final Languages languages;
     private final Clock clock;
 
     PrintController(
-            Sheets sheets, Procedures procedures, Paper paper, Languages languages, Clock clock) {
+            Sheets sheets, Premises premises, OnPaper onPaper, Paper paper, Languages languages, Clock clock) {
         this.languages = languages;
         this.sheets = sheets;
-        this.procedures = procedures;
+        this.premises = premises;
+        this.onPaper = onPaper;
         this.paper = paper;
         this.clock = clock;
     }
@@ -191,7 +194,7 @@ class PrintController {
                             "There is no print \"{0}\": cards, wall, whole or round.",
                             what));
         }
-        Procedures.Printed printed = procedures.printed(id, version);
+        OnPaper.Printed printed = onPaper.printed(id, version);
         MachineSheet sheet = printed.sheet();
         Procedure p = printed.procedure();
         Map<String, Object> on = head(sheet);
@@ -217,7 +220,7 @@ class PrintController {
     private static List<PrintedStep> steps(
             Procedure p,
             MachineSheet sheet,
-            Procedures.Printed printed,
+            OnPaper.Printed printed,
             Map<String, String> texts) {
         SheetIndex index = new SheetIndex(sheet);
         List<PrintedStep> all = new ArrayList<>();
@@ -276,13 +279,13 @@ class PrintController {
     private Map<String, Object> head(MachineSheet s) {
         Map<String, Object> on = new HashMap<>();
         on.put("sheet", s);
-        on.put("site", sheets.surroundings().site().name());
+        on.put("site", premises.now().site().name());
         on.put("printed", at(clock.millis()));
         return on;
     }
 
     private String at(long millis) {
-        ZoneId zone = ZoneId.of(sheets.surroundings().site().zone());
+        ZoneId zone = ZoneId.of(premises.now().site().zone());
         return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
                 .format(Instant.ofEpochMilli(millis).atZone(zone));
     }

@@ -18,12 +18,12 @@ public class Comments {
     private static final int LONGEST_COMMENT = 1_000;
 
     private final DSLContext db;
-    private final Procedures procedures;
+    private final Versions versions;
     private final Clock clock;
 
-    Comments(DSLContext db, Procedures procedures, Clock clock) {
+    Comments(DSLContext db, Versions versions, Clock clock) {
         this.db = db;
-        this.procedures = procedures;
+        this.versions = versions;
         this.clock = clock;
     }
 
@@ -32,7 +32,7 @@ public class Comments {
 
     /** Everything that was said of the steps of a version, in order. */
     List<Comment> comments(String id, int version) {
-        procedures.version(id, version);
+        versions.version(id, version);
         return db.selectFrom(STEP_COMMENT)
                 .where(STEP_COMMENT.PROCEDURE_ID.eq(id).and(STEP_COMMENT.VERSION.eq(version)))
                 .orderBy(STEP_COMMENT.SEQ)
@@ -51,7 +51,7 @@ public class Comments {
                             "A comment has 1 to {0} letters.",
                             LONGEST_COMMENT));
         }
-        procedures.version(id, version);
+        versions.version(id, version);
         db.insertInto(STEP_COMMENT)
                 .set(STEP_COMMENT.PROCEDURE_ID, id)
                 .set(STEP_COMMENT.VERSION, version)

@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.comparison.Comparison;
 import orthopur.formats.Notation;
 import orthopur.formats.ProcedureDocument;
-import orthopur.formats.ProcedureFormat;
 import orthopur.formats.StepDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.formats.VerdictDocument.FindingDocument;
@@ -27,10 +26,12 @@ import orthopur.verdict.Verdict;
 @MayUse
 @RequestMapping("/api")
 class CompareController {
-    private final Procedures procedures;
+    private final Versions versions;
+    private final Judging judging;
 
-    CompareController(Procedures procedures) {
-        this.procedures = procedures;
+    CompareController(Versions versions, Judging judging) {
+        this.versions = versions;
+        this.judging = judging;
     }
 
     /** What a verdict comes to. */
@@ -70,8 +71,9 @@ class CompareController {
             @PathVariable String id,
             @PathVariable int version,
             @RequestBody ProcedureDocument document) {
-        Procedures.Judged before = procedures.judge(procedures.version(id, version).getDocument());
-        return difference(before, procedures.judge(ProcedureFormat.write(document)));
+        Judging.Judged before =
+                judging.judge(judging.read(versions.version(id, version).getDocument()));
+        return difference(before, judging.judge(judging.read(document)));
     }
 
     record WhatIfRequest(ProcedureDocument document, WhatIf change) {}
@@ -80,15 +82,15 @@ class CompareController {
     @Heavy
     @PostMapping("/what-if")
     Difference whatIf(@RequestBody WhatIfRequest in) {
-        Procedures.Judged before = procedures.judge(ProcedureFormat.write(in.document()));
-        ProcedureDocument other = in.change().of(before.document(), procedures.chemicals());
-        return difference(before, procedures.judge(ProcedureFormat.write(other)));
+        Judging.Judged before = judging.judge(judging.read(in.document()));
+        ProcedureDocument other = in.change().of(before.document(), judging.chemicals());
+        return difference(before, judging.judge(judging.read(other)));
     }
 
-    private Difference difference(Procedures.Judged before, Procedures.Judged now) {
+    private Difference difference(Judging.Judged before, Judging.Judged now) {
         Comparison c =
                 Comparison.of(before.procedure(), before.verdict(), now.procedure(), now.verdict());
-        Notation notation = procedures.notation(now.document().sheet());
+        Notation notation = judging.notation(now.document().sheet());
         Map<String, StepDocument> was = byId(before.document());
         Map<String, StepDocument> is = byId(now.document());
         return new Difference(

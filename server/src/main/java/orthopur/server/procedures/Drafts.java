@@ -14,23 +14,28 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Vessel;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Schools;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Person;
 
 /** First drafts: written from a sheet, or taken over from an old text. */
 @Service
 public class Drafts {
-    private final Procedures procedures;
+    private final Versions versions;
+    private final Judging judging;
     private final Sheets sheets;
+    private final Premises premises;
 
-    Drafts(Procedures procedures, Sheets sheets) {
-        this.procedures = procedures;
+    Drafts(Versions versions, Judging judging, Sheets sheets, Premises premises) {
+        this.versions = versions;
+        this.judging = judging;
         this.sheets = sheets;
+        this.premises = premises;
     }
 
     /** Reads an old text for the newest sheet of a machine. */
     List<OldText.Reading> read(String machine, String text) {
-        Sheets.Surroundings site = sheets.surroundings();
+        Premises.Now site = premises.now();
         List<Vessel> vessels = site.site().vessels();
         return OldText.read(
                 text,
@@ -51,7 +56,7 @@ public class Drafts {
     /** Drafts a procedure from the newest sheet of a machine and stores it as a first draft. */
     @Transactional
     public String draft(String machine, Wish wish, Person person) {
-        Procedures.mayWrite(person);
+        Versions.mayWrite(person);
         MachineSheet sheet = sheets.newest(machine);
         String id = freeId(machine, wish.kind());
         Procedure p =
@@ -64,9 +69,9 @@ public class Drafts {
                                 wish.schools(),
                                 wish.scope(),
                                 wish.halves()),
-                        sheets.surroundings().context());
-        procedures.insert(
-                procedures.judge(ProcedureFormat.write(ProcedureFormat.document(p))),
+                        premises.now().context());
+        versions.insert(
+                judging.judge(judging.read(ProcedureFormat.document(p))),
                 1,
                 person.name());
         return id;
@@ -75,7 +80,7 @@ public class Drafts {
     private String freeId(String machine, Frequency kind) {
         String base = (machine + "-" + kind.name()).toLowerCase(Locale.ROOT).replace('_', '-');
         String id = base;
-        for (int n = 2; procedures.newest(id) != null; n++) {
+        for (int n = 2; versions.newest(id) != null; n++) {
             id = base + "-" + n;
         }
         return id;
@@ -93,8 +98,8 @@ public class Drafts {
             Frequency kind,
             List<OldText.Typed> lines,
             Person person) {
-        Procedures.mayWrite(person);
-        Sheets.Surroundings site = sheets.surroundings();
+        Versions.mayWrite(person);
+        Premises.Now site = premises.now();
         String id = freeId(machine, kind);
         String text =
                 OldText.procedure(
@@ -102,7 +107,7 @@ public class Drafts {
                                 id, title, kind, sheets.newest(machine), site.context().book()),
                         site.chemicals(),
                         lines);
-        procedures.insert(procedures.judge(text), 1, person.name());
+        versions.insert(judging.judge(judging.read(text)), 1, person.name());
         return id;
     }
 }

@@ -17,6 +17,7 @@ import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Severity;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
@@ -26,10 +27,12 @@ import orthopur.verdict.Verifier;
 public class Effects {
     private final Procedures procedures;
     private final Sheets sheets;
+    private final Premises premises;
 
-    Effects(Procedures procedures, Sheets sheets) {
+    Effects(Procedures procedures, Sheets sheets, Premises premises) {
         this.procedures = procedures;
         this.sheets = sheets;
+        this.premises = premises;
     }
 
     /**
@@ -49,14 +52,14 @@ public class Effects {
 
     /** Judges every approved procedure by another book; R6 is left aside, for it is the change. */
     public Effect effect(RuleBook other) {
-        return effect(sheets.surroundings().context().by(other));
+        return effect(premises.now().context().by(other));
     }
 
     /** Judges every approved procedure in other surroundings; R6 is left aside. */
     public Effect effect(Context other) {
         List<Effect.Lost> lost = new ArrayList<>();
         List<Procedures.ApprovedRow> rows = procedures.approved();
-        Context now = sheets.surroundings().context();
+        Context now = premises.now().context();
         for (Procedures.ApprovedRow row : rows) {
             Procedures.Approved a = procedures.approvedVersion(row.id());
             Set<String> before = told(judged(a.procedure(), a.sheet(), now));
@@ -79,7 +82,7 @@ public class Effects {
                 procedures.approved().stream()
                         .filter(r -> r.machine().equals(other.code()))
                         .toList();
-        Context now = sheets.surroundings().context();
+        Context now = premises.now().context();
         for (Procedures.ApprovedRow row : rows) {
             Procedures.Approved a = procedures.approvedVersion(row.id());
             Set<String> before = told(judged(a.procedure(), a.sheet(), now));
@@ -88,7 +91,7 @@ public class Effects {
                         ProcedureFormat.read(
                                 ProcedureFormat.document(a.procedure()),
                                 other,
-                                sheets.surroundings().chemicalIds());
+                                premises.now().chemicalIds());
                 Verdict v = judged(p, other, now);
                 List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
                 if (!fresh.isEmpty()) {

@@ -17,7 +17,7 @@ import orthopur.machine.Problem;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Severity;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
@@ -39,7 +39,7 @@ public class Lapsed {
     private static final String USED = "use of ";
 
     private final Procedures procedures;
-    private final Sheets sheets;
+    private final Premises premises;
     private final SiteLog log;
     private final DSLContext db;
     private final Clock clock;
@@ -47,9 +47,9 @@ public class Lapsed {
     /** Verdicts by version; those of other surroundings are judged anew. */
     private final Map<String, Judged> judged = new ConcurrentHashMap<>();
 
-    Lapsed(Procedures procedures, Sheets sheets, SiteLog log, DSLContext db, Clock clock) {
+    Lapsed(Procedures procedures, Premises premises, SiteLog log, DSLContext db, Clock clock) {
         this.procedures = procedures;
-        this.sheets = sheets;
+        this.premises = premises;
         this.log = log;
         this.db = db;
         this.clock = clock;
@@ -106,7 +106,7 @@ public class Lapsed {
     }
 
     private Judged judged(Procedures.ApprovedRow a) {
-        Context now = sheets.surroundings().context();
+        Context now = premises.now().context();
         String key = a.id() + "@" + a.version();
         Judged known = judged.get(key);
         if (known == null || !known.by().equals(now)) {

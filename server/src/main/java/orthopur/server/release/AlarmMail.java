@@ -14,7 +14,7 @@ import org.springframework.mail.SimpleMailMessage;
 import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 
 /**
  * Sends each alarm once through the site's own mail server, where one is set: for the supervisor
@@ -26,7 +26,7 @@ class AlarmMail {
 
     private final @Nullable JavaMailSender mail;
     private final Board board;
-    private final Sheets sheets;
+    private final Premises premises;
     private final String from;
     private final String[] to;
     private final Set<String> told = new HashSet<>();
@@ -34,12 +34,12 @@ class AlarmMail {
     AlarmMail(
             ObjectProvider<JavaMailSender> mail,
             Board board,
-            Sheets sheets,
+            Premises premises,
             @Value("${orthopur.mail.from:}") String from,
             @Value("${orthopur.mail.to:}") String[] to) {
         this.mail = mail.getIfAvailable();
         this.board = board;
-        this.sheets = sheets;
+        this.premises = premises;
         this.from = from;
         this.to = to.clone();
     }
@@ -68,7 +68,7 @@ class AlarmMail {
         m.setSubject("Orthopur: " + machine.code() + " " + machine.name());
         m.setText(
                 "%s%n%nFrom %s. Look at the board of Orthopur. This mail replaces no call for help."
-                        .formatted(alarm, sheets.surroundings().site().name()));
+                        .formatted(alarm, premises.now().site().name()));
         try {
             sender.send(m);
             return true;

@@ -23,6 +23,7 @@ import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Bell;
@@ -40,14 +41,16 @@ class Board {
     private final Rounds rounds;
     private final RoundLog log;
     private final Sheets sheets;
+    private final Premises premises;
     private final Clock clock;
     private final Bell bell;
 
-    Board(DSLContext db, Rounds rounds, RoundLog log, Sheets sheets, Clock clock, Bell bell) {
+    Board(DSLContext db, Rounds rounds, RoundLog log, Sheets sheets, Premises premises, Clock clock, Bell bell) {
         this.db = db;
         this.rounds = rounds;
         this.log = log;
         this.sheets = sheets;
+        this.premises = premises;
         this.clock = clock;
         this.bell = bell;
     }
@@ -122,7 +125,7 @@ class Board {
             return null;
         }
         double hours =
-                new FoodContactClock(sheets.surroundings().context().book())
+                new FoodContactClock(premises.now().context().book())
                         .hours(sheet.roomTemperature());
         return Math.round(hours * 3_600_000);
     }

@@ -8,6 +8,7 @@ import orthopur.round.Entry;
 import orthopur.server.floor.PlansOfReleases;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 
 /** Makes the plan of a release by what the machine is and has shown before. */
@@ -15,10 +16,12 @@ import orthopur.server.machines.Sheets;
 class Plans implements PlansOfReleases {
     private final RoundLog log;
     private final Sheets sheets;
+    private final Premises premises;
 
-    Plans(RoundLog log, Sheets sheets) {
+    Plans(RoundLog log, Sheets sheets, Premises premises) {
         this.log = log;
         this.sheets = sheets;
+        this.premises = premises;
     }
 
     @Override
@@ -28,12 +31,12 @@ class Plans implements PlansOfReleases {
                 ReleasePlan.of(
                         Configuration.fitted(sheet).of(sheet),
                         r.pack(),
-                        sheets.surroundings().context().book(),
+                        premises.now().context().book(),
                         log.before(r.round()),
                         log.swabs(r.round().getMachine(), r.round().getId()));
         return new Entry.ReleasePlanned(
                 r.pack().steps().getLast().id(),
                 plan.sites(),
-                sheets.surroundings().site().habits().secondPerson(r.pack().kind()));
+                premises.now().site().habits().secondPerson(r.pack().kind()));
     }
 }

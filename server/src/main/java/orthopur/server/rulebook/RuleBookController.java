@@ -26,7 +26,7 @@ import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.SiteBook;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Heavy;
@@ -44,19 +44,19 @@ class RuleBookController {
     private static final int LEAST_REASON = 10;
 
     private final SiteBook site;
-    private final Sheets sheets;
+    private final Premises premises;
     private final Procedures procedures;
     private final Effects effects;
     private final Accounts accounts;
 
     RuleBookController(
             SiteBook site,
-            Sheets sheets,
+            Premises premises,
             Procedures procedures,
             Effects effects,
             Accounts accounts) {
         this.site = site;
-        this.sheets = sheets;
+        this.premises = premises;
         this.procedures = procedures;
         this.effects = effects;
         this.accounts = accounts;
@@ -127,7 +127,7 @@ class RuleBookController {
                                                         "There is no rule {0}.",
                                                         id)));
         in.figures().forEach(RuleBookController::known);
-        Context shipped = sheets.surroundings().context().by(PublicCodes.book());
+        Context shipped = premises.now().context().by(PublicCodes.book());
         List<Examples.Source> sources =
                 procedures.allApproved().stream()
                         .map(a -> new Examples.Source(a.procedure(), a.sheet()))
@@ -223,7 +223,7 @@ class RuleBookController {
                                     "Write why it is changed, at least 10 characters."));
         }
         site.set(id, in.value(), reason, accounts.sign(person, in.pin()));
-        sheets.changed();
+        premises.changed();
         return book();
     }
 

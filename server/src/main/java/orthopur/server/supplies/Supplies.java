@@ -6,7 +6,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
@@ -16,11 +16,11 @@ import orthopur.text.Text;
 @Service
 public class Supplies {
     private final SiteLog log;
-    private final Sheets sheets;
+    private final Premises premises;
 
-    Supplies(SiteLog log, Sheets sheets) {
+    Supplies(SiteLog log, Premises premises) {
         this.log = log;
-        this.sheets = sheets;
+        this.premises = premises;
     }
 
     @Transactional(noRollbackFor = Said.class)
@@ -32,27 +32,27 @@ public class Supplies {
                             "The document is of another product than {0}.",
                             id));
         }
-        List<Chemical> before = sheets.surroundings().chemicals();
+        List<Chemical> before = premises.now().chemicals();
         List<Chemical> after = ChemicalsFormat.with(before, document);
         Chemical was = find(before, id);
-        sheets.site(sheets.surroundings().site().write(), ChemicalsFormat.write(after), signed);
+        premises.site(premises.now().site().write(), ChemicalsFormat.write(after), signed);
         log.keep(id, was == null ? null : ChemicalsFormat.one(was), document, signed.by().name());
     }
 
     @Transactional(noRollbackFor = Said.class)
     public void vessels(String list, Signature signed) {
-        Sheets.Surroundings s = sheets.surroundings();
+        Premises.Now s = premises.now();
         String after = s.site().withVessels(list).write();
-        sheets.site(after, ChemicalsFormat.write(s.chemicals()), signed);
+        premises.site(after, ChemicalsFormat.write(s.chemicals()), signed);
         log.keep("vessels", s.site().vesselList(), list, signed.by().name());
     }
 
     /** Changes name, town, time zone and mains of the site. */
     @Transactional(noRollbackFor = Said.class)
     public void head(String document, Signature signed) {
-        Sheets.Surroundings s = sheets.surroundings();
+        Premises.Now s = premises.now();
         String after = s.site().withHead(document).write();
-        sheets.site(after, ChemicalsFormat.write(s.chemicals()), signed);
+        premises.site(after, ChemicalsFormat.write(s.chemicals()), signed);
         log.keep("site", s.site().write(), after, signed.by().name());
     }
 

@@ -17,7 +17,7 @@ import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.Site;
 import orthopur.quantity.Show;
 import orthopur.round.Role;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
@@ -32,17 +32,17 @@ import orthopur.text.Text;
 @MayUse
 @RequestMapping("/api")
 class SuppliesController {
-    private final Sheets sheets;
+    private final Premises premises;
     private final Supplies supplies;
     private final SiteLog log;
     private final Effects effects;
     private final Accounts accounts;
 
     SuppliesController(
-            Sheets sheets, Supplies supplies, Effects effects, SiteLog log, Accounts accounts) {
+            Premises premises, Supplies supplies, Effects effects, SiteLog log, Accounts accounts) {
         this.accounts = accounts;
         this.log = log;
-        this.sheets = sheets;
+        this.premises = premises;
         this.supplies = supplies;
         this.effects = effects;
     }
@@ -79,7 +79,7 @@ class SuppliesController {
 
     @GetMapping(value = "/chemicals/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
     String document(@PathVariable String id) {
-        return sheets.surroundings().chemicals().stream()
+        return premises.now().chemicals().stream()
                 .filter(c -> c.id().equals(id))
                 .findFirst()
                 .map(ChemicalsFormat::one)
@@ -96,7 +96,7 @@ class SuppliesController {
     @Heavy
     @PostMapping("/chemicals/effect")
     Effects.Effect effect(@RequestBody Proposed in) {
-        Sheets.Surroundings s = sheets.surroundings();
+        Premises.Now s = premises.now();
         return effects.effect(
                 s.site()
                         .context(
@@ -118,14 +118,14 @@ class SuppliesController {
 
     @GetMapping(value = "/vessels", produces = MediaType.APPLICATION_JSON_VALUE)
     String vessels() {
-        return sheets.surroundings().site().vesselList();
+        return premises.now().site().vesselList();
     }
 
     /** What other vessels would do to the approved procedures; nothing is saved. */
     @Heavy
     @PostMapping("/vessels/effect")
     Effects.Effect vesselEffect(@RequestBody Proposed in) {
-        Sheets.Surroundings s = sheets.surroundings();
+        Premises.Now s = premises.now();
         Site other = s.site().withVessels(in.document());
         return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
@@ -141,14 +141,14 @@ class SuppliesController {
     /** Name, town, time zone and mains of the site, as in its file. */
     @GetMapping(value = "/site/file", produces = "application/json")
     String siteFile() {
-        return sheets.surroundings().site().write();
+        return premises.now().site().write();
     }
 
     /** What other mains do to what is approved. */
     @Heavy
     @PostMapping("/site/effect")
     Effects.Effect siteEffect(@RequestBody Proposed in) {
-        Sheets.Surroundings s = sheets.surroundings();
+        Premises.Now s = premises.now();
         Site other = s.site().withHead(in.document());
         return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
@@ -175,7 +175,7 @@ class SuppliesController {
 
     @GetMapping("/chemicals")
     List<ChemicalView> chemicals() {
-        return sheets.surroundings().chemicals().stream()
+        return premises.now().chemicals().stream()
                 .map(
                         (Chemical c) ->
                                 new ChemicalView(
