@@ -128,7 +128,8 @@ public final class LargeNight {
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+ null);
     }
 
     static Context context() {
@@ -179,7 +180,7 @@ public final class LargeNight {
         List<String> power = List.of("power");
         add(all, new Action.Operate(Action.Mode.STOP, power, List.of()));
         add(all, new Action.Isolate(power));
-        add(all, new Action.Lock(power));
+        add(all, new Action.Lock(power, null, null, true));
         add(all, new Action.Relieve(power));
         add(all, new Action.Prove(power));
         List<String> removable = new ArrayList<>();
@@ -232,7 +233,7 @@ public final class LargeNight {
         add(all, new Action.WashHands());
         add(all, new Action.Install(removable, null));
         add(all, new Action.Clear(true, true, true));
-        add(all, new Action.Unlock(power));
+        add(all, new Action.Unlock(power, null, true));
         add(all, new Action.Restore(power));
         add(all, new Action.Record());
         return new Procedure(

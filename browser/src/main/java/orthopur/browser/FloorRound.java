@@ -17,7 +17,7 @@ import orthopur.round.Written;
 import orthopur.roundpack.ReadingAdvice;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingPlan;
 
 /**

@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -89,7 +89,8 @@ final class PackTree {
                                                 b.number("mostMgPerL"))),
                         t.numberOrNull("stockMgPerL"),
                         t.numberOrNull("vesselLitres"),
-                        "");
+                        "",
+                        t.at("instruments") == null ? null : t.texts("instruments"));
     }
 
     private static CheckPlan check(Tree t) {
@@ -119,7 +120,11 @@ final class PackTree {
                 t.text("name"),
                 t.list("steps", Tree::asNumber),
                 t.number("tolerance"),
-                t.number("temperatureTolerance"));
+                t.number("temperatureTolerance"),
+                null,
+                t.numberOrNull("perDrop"),
+                t.numberOrNull("least"),
+                t.numberOrNull("most"));
     }
 
     private static Trouble trouble(Tree t) {

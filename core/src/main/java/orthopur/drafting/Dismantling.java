@@ -46,14 +46,14 @@ final class Dismantling {
             script.things.addAll(p.moving().tools());
             boolean joins =
                     TakeApart.comesOff(p)
-                            && !TakeApart.alone(p)
+                            && !TakeApart.minded(p)
                             && (together.isEmpty() || fits(together.getFirst(), p));
             if (!joins) {
                 takeOff(together);
             }
             if (!TakeApart.comesOff(p)) {
                 script.moving(p, new Action.Shift(List.of(p.id())), "Move aside: " + Words.part(p));
-            } else if (TakeApart.alone(p)) {
+            } else if (TakeApart.minded(p)) {
                 takeOff(List.of(p));
             } else {
                 together.add(p);
@@ -77,16 +77,10 @@ final class Dismantling {
         if (CARRIED.stream().anyMatch(place::contains)) {
             script.things.add(place);
         }
+        boolean turned = first.moving().index() == Handling.Index.BY_HAND && first.count() > 1;
         if (first.moving().index() == Handling.Index.BY_HAND) {
-            script.moving(
-                    first,
-                    new Action.Index(Work.partIds(some), first.count(), false),
-                    "Turn by the hand wheel from position to position, "
-                            + first.count()
-                            + " times, and take one off at each: "
-                            + Words.parts(some));
+            turn(first);
         }
-        String how = first.fastening() == null ? "" : " " + Words.sentence(first.fastening());
         script.moving(
                 first,
                 new Action.Remove(Work.partIds(some), null, place),
@@ -97,10 +91,39 @@ final class Dismantling {
                         + ": "
                         + Words.parts(some)
                         + "."
-                        + how);
+                        + how(some));
+        if (turned) {
+            script.loop(first.id() + "-off", 2);
+        }
         if (some instanceof ArrayList<Part> list) {
             list.clear();
         }
+    }
+
+    /** By the hand wheel to where one comes off or goes on; in a loop where there are several. */
+    private void turn(Part p) {
+        script.moving(
+                p,
+                new Action.Index(List.of(p.id()), p.count() > 1 ? null : 1, false),
+                "Turn by the hand wheel, under lock, until "
+                        + (p.count() > 1 ? "the next one" : "it")
+                        + " stands where it moves: "
+                        + Words.part(p));
+    }
+
+    /** How each is held; the name before it where there are several. */
+    private static String how(List<Part> some) {
+        StringBuilder how = new StringBuilder();
+        for (Part p : some) {
+            if (p.fastening() != null) {
+                how.append(' ');
+                if (some.size() > 1) {
+                    how.append(p.name()).append(": ");
+                }
+                how.append(Words.sentence(some.size() > 1 ? SheetIndex.spoken(p.fastening()) : p.fastening()));
+            }
+        }
+        return how.toString();
     }
 
     /** What is on only for cleaning: rails, hoses, caps. */
@@ -180,6 +203,10 @@ final class Dismantling {
         }
         Part first = some.getFirst();
         String pattern = first.fitting().pattern();
+        boolean turned = first.moving().index() == Handling.Index.BY_HAND && first.count() > 1;
+        if (turned) {
+            turn(first);
+        }
         script.moving(
                 first,
                 new Action.Install(Work.partIds(some), null, pattern),
@@ -187,6 +214,9 @@ final class Dismantling {
                         + Words.parts(some)
                         + (first.mark() == null ? "" : ", at its mark (" + first.mark() + ")")
                         + (pattern == null ? "" : "; " + pattern));
+        if (turned) {
+            script.loop(first.id() + "-on", 2);
+        }
         some.clear();
     }
 

@@ -50,12 +50,12 @@ final class Safety {
         for (Energy e : work.having(EnergyStage.LOCKED)) {
             String own =
                     work.people == 1
-                            ? "Put on your own lock and tag: "
-                            : "Each of you puts on a lock and a tag: ";
+                            ? "Tell everyone at the machine. Put on your own lock and tag: "
+                            : "Tell everyone at the machine. Each of you puts on a lock and a tag: ";
             lock(
                     e,
                     e.tagOnly()
-                            ? "Hang up your tag, take the handle off or the fuse out and keep it: "
+                            ? "Tell everyone at the machine. Hang up your tag, take the handle off and keep it: "
                             : own);
         }
         each(
@@ -81,7 +81,8 @@ final class Safety {
                 new Action.Lock(
                         List.of(e.id()),
                         work.people,
-                        e.tagOnly() ? "handle taken off or fuse drawn, and kept" : null),
+                        e.tagOnly() ? "handle taken off and kept" : null,
+                        true),
                 words + name(e) + at(e),
                 "Only the person whose hands are in can switch it on again.",
                 e.when());
@@ -170,10 +171,11 @@ final class Safety {
         List<Energy> locked = work.having(EnergyStage.LOCKED);
         if (!locked.isEmpty()) {
             script.add(
-                    new Action.Unlock(ids(locked)),
+                    new Action.Unlock(ids(locked), null, true),
                     work.people == 1
-                            ? "Take off your own lock or tag: " + Words.energies(locked)
-                            : "Each of you takes off their own lock or tag: "
+                            ? "Tell everyone at the machine. Take off your own lock or tag: "
+                                    + Words.energies(locked)
+                            : "Tell everyone at the machine. Each of you takes off their own lock or tag: "
                                     + Words.energies(locked),
                     null);
         }

@@ -74,6 +74,13 @@ final class Script {
                         p.when()));
     }
 
+    /** The last steps are done one after the other at each position. */
+    void loop(String name, int last) {
+        for (int i = steps.size() - last; i < steps.size(); i++) {
+            steps.set(i, steps.get(i).withLoop(name));
+        }
+    }
+
     /** It is fetched, and worn for it is what its label asks. */
     void product(Chemical c) {
         ppe.addAll(c.ppe());

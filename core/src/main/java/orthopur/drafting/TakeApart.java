@@ -87,11 +87,6 @@ final class TakeApart {
         return p.moving().small() ? "small-parts bath" : "parts cart";
     }
 
-    /** Whether a part comes off in a step of its own: how it is held has to be said as well. */
-    static boolean alone(Part p) {
-        return p.fastening() != null || minded(p);
-    }
-
     /** Whether something about a part has to be minded or done each time it is moved. */
     static boolean minded(Part p) {
         return p.caution() != null

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param heat how hot it is and how it cools, for kind heat
  * @param when the option it depends on; null for always
  * @param restartWait how long after it was shut nobody may light or start it again
+ * @param suffocates a gas that drives out the air of a closed room: carbon dioxide, nitrogen
  */
 @RecordBuilder
 public record Energy(
@@ -35,8 +36,41 @@ public record Energy(
         boolean tagOnly,
         @Nullable Heat heat,
         @Nullable String when,
-        @Nullable Duration restartWait)
+        @Nullable Duration restartWait,
+        boolean suffocates)
         implements EnergyBuilder.With {
+
+    /** One that does not drive out the air. */
+    public Energy(
+            String id,
+            String name,
+            EnergyKind kind,
+            List<String> zone,
+            @Nullable String isolationPoint,
+            @Nullable String verify,
+            @Nullable String holder,
+            @Nullable String fedBy,
+            boolean keepLive,
+            boolean tagOnly,
+            @Nullable Heat heat,
+            @Nullable String when,
+            @Nullable Duration restartWait) {
+        this(
+                id,
+                name,
+                kind,
+                zone,
+                isolationPoint,
+                verify,
+                holder,
+                fedBy,
+                keepLive,
+                tagOnly,
+                heat,
+                when,
+                restartWait,
+                false);
+    }
 
     public Energy {
         zone = List.copyOf(zone);

@@ -1,4 +1,19 @@
 package orthopur.machine;
 
-/** A rail, hose, adapter or cap that is on only for cleaning; counted like a part. */
-public record Fitting(String id, String name, int count) {}
+import java.util.List;
+
+/**
+ * A rail, hose, adapter or cap that is on only for cleaning; counted like a part.
+ *
+ * @param at parts at which hands are while it is put on or taken off
+ */
+public record Fitting(String id, String name, int count, List<String> at) {
+    public Fitting {
+        at = Lists.orNone(at);
+    }
+
+    /** One of which nobody has said where it sits. */
+    public Fitting(String id, String name, int count) {
+        this(id, name, count, List.of());
+    }
+}

@@ -21,6 +21,7 @@ import orthopur.quantity.Temperature;
  * @param soils protein, starch, fat, sugar that it carries
  * @param allergens of the products that run on it
  * @param neighbors codes of machines within reach of its splash
+ * @param ventilation what keeps the air of the room fit to breathe where a gas could drive it out
  * @param drive what moves it; null where the sheet does not say
  */
 @RecordBuilder
@@ -59,7 +60,8 @@ public record MachineSheet(
         List<Recipe> recipes,
         List<Sign> signs,
         List<Symptom> symptoms,
-        List<Fault> faults)
+        List<Fault> faults,
+        @Nullable String ventilation)
         implements MachineSheetBuilder.With {
 
     public MachineSheet {

@@ -16,6 +16,9 @@ import orthopur.quantity.Volume;
  * @param chambers dead ends beside the flow, that are opened to it when it is cleaned
  * @param closedBy parts that have to be on, or it does not hold what is filled into it
  * @param vents where it is bled until a steady stream comes
+ * @param leaves what stays in it once it is drained; null where nobody has measured it, so that the
+ *     whole volume counts
+ * @param movedBy the energy that sends liquid round in it; null where the sheet does not say
  */
 public record Passage(
         String id,
@@ -27,7 +30,9 @@ public record Passage(
         @Nullable String empties,
         List<String> chambers,
         List<String> closedBy,
-        List<String> vents) {
+        List<String> vents,
+        @Nullable String movedBy,
+        @Nullable Volume leaves) {
     public Passage {
         closedBy = Lists.orNone(closedBy);
         vents = Lists.orNone(vents);
@@ -45,7 +50,7 @@ public record Passage(
             @Nullable String product,
             @Nullable String empties,
             List<String> chambers) {
-        this(id, name, surfaces, volume, bore, product, empties, chambers, List.of(), List.of());
+        this(id, name, surfaces, volume, bore, product, empties, chambers, List.of(), List.of(), null, null);
     }
 
     /** The same where only these parts are fitted. */
@@ -60,6 +65,8 @@ public record Passage(
                 empties,
                 chambers,
                 closedBy.stream().filter(parts::contains).toList(),
-                vents);
+                vents,
+                movedBy,
+                leaves);
     }
 }

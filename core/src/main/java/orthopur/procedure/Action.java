@@ -55,14 +55,14 @@ public sealed interface Action {
             case Return a -> new Return(items);
             case Mark a -> new Mark(items);
             case Index a -> new Index(items, a.times(), a.powered());
-            case DryClean a -> new DryClean(items);
+            case DryClean a -> new DryClean(items, a.sweep(), a.air());
             case Wash a ->
                     new Wash(items, a.solution(), a.method(), a.tool(), a.direction(), a.dwell());
             case Soak a -> new Soak(items, a.solution(), a.dwell());
             case Collect a -> new Collect(items);
             case Rinse a ->
                     new Rinse(items, a.water(), a.method(), a.endPoint(), a.time(), a.times());
-            case Inspect a -> new Inspect(items);
+            case Inspect a -> new Inspect(items, a.allergenSwab());
             case Sanitize a ->
                     new Sanitize(items, a.solution(), a.method(), a.contact(), a.readings());
             case Dry a -> new Dry(items, a.method(), a.time());
@@ -242,6 +242,7 @@ public sealed interface Action {
      *
      * @param locks how many personal locks; null where it is not stated
      * @param secondMeasure what holds a point that only takes a tag: removed handle, blocked valve
+     * @param told whether the people who work with the machine are told before it is put on
      */
     @Called("Lock")
     record Lock(
@@ -252,10 +253,19 @@ public sealed interface Action {
                             label = "second measure beside the tag",
                             word = "second",
                             example = "handle removed")
-                    @Nullable String secondMeasure)
+                    @Nullable String secondMeasure,
+            @Stated(
+                            label = "people at the machine are told first",
+                            word = "everyone told")
+                    boolean told)
             implements Action {
         public Lock(List<String> energies) {
-            this(energies, null, null);
+            this(energies, null, null, false);
+        }
+
+        public Lock(
+                List<String> energies, @Nullable Integer locks, @Nullable String secondMeasure) {
+            this(energies, locks, secondMeasure, false);
         }
     }
 
@@ -330,11 +340,11 @@ public sealed interface Action {
     }
 
     /** Put on what is there only for cleaning. */
-    @Called(value = "Fit for cleaning", also = "Fit")
+    @Called(value = "Fit for cleaning", also = "Fit", handsIn = true)
     record Fit(@Stated.Fittings List<String> fittings) implements Action {}
 
     /** Take it off again. */
-    @Called(value = "Take off fitting", also = "Unfit")
+    @Called(value = "Take off fitting", also = "Unfit", handsIn = true)
     record Unfit(@Stated.Fittings List<String> fittings) implements Action {}
 
     /** Take parts off; {@code count} only where fewer than all come off. */
@@ -357,9 +367,36 @@ public sealed interface Action {
     @Called("Wash hands")
     record WashHands() implements Action {}
 
-    /** Scrape, brush, vacuum, wipe without water. */
+    /** How loose soil is taken off. */
+    enum Sweeping {
+        SCRAPE,
+        BRUSH,
+        VACUUM,
+        WIPE,
+        /** Blown off with compressed air, which throws it into eyes and onto what is clean. */
+        AIR
+    }
+
+    /**
+     * Scrape, brush, vacuum, wipe without water.
+     *
+     * @param air pressure of compressed air at the nozzle, at most
+     */
     @Called(value = "Dry-clean", also = "Scrape", handsIn = true)
-    record DryClean(@Stated.Items List<String> items) implements Action {}
+    record DryClean(
+            @Stated.Items List<String> items,
+            @Stated(label = "how loose soil is taken off", word = "by", example = "brush")
+                    @Nullable Sweeping sweep,
+            @Stated(
+                            label = "compressed air at the nozzle, at most",
+                            word = "air at most",
+                            example = "200 kPa")
+                    @Nullable Pressure air)
+            implements Action {
+        public DryClean(List<String> items) {
+            this(items, null, null);
+        }
+    }
 
     /**
      * Rinse with drinking water until the end point.
@@ -537,7 +574,18 @@ public sealed interface Action {
 
     /** Look and feel, with flashlight and mirror. */
     @Called(value = "Inspect", also = "Look at", handsIn = true)
-    record Inspect(@Stated.Items List<String> items) implements Action {}
+    record Inspect(
+            @Stated.Items List<String> items,
+            @Stated(
+                            label = "swabbed with a test for the allergen",
+                            word = "allergen swab",
+                            doc = "Sight and ATP say nothing about allergens.")
+                    boolean allergenSwab)
+            implements Action {
+        public Inspect(List<String> items) {
+            this(items, false);
+        }
+    }
 
     /** Sanitize; {@code contact} is how long the surface is to stay wet. */
     @Called(value = "Sanitize", also = "Disinfect", handsIn = true)
@@ -692,10 +740,18 @@ public sealed interface Action {
                             name = "owner",
                             word = "by",
                             example = "each owner")
-                    @Nullable String owner)
+                    @Nullable String owner,
+            @Stated(
+                            label = "people at the machine are told first",
+                            word = "everyone told")
+                    boolean told)
             implements Action {
         public Unlock(List<String> energies) {
-            this(energies, null);
+            this(energies, null, false);
+        }
+
+        public Unlock(List<String> energies, @Nullable String owner) {
+            this(energies, owner, false);
         }
     }
 

@@ -18,6 +18,7 @@ import orthopur.machine.MachineSheet;
  * @param people size of the crew, 1 to 20
  * @param scope options it is written for, by group; a group that is not in it has the fitted one
  * @param ppe protective equipment worn throughout
+ * @param clears allergens that have to be gone when it is done: another product follows
  */
 public record Procedure(
         String id,
@@ -30,7 +31,36 @@ public record Procedure(
         int people,
         List<String> ppe,
         Map<String, List<String>> scope,
+        List<String> clears,
         List<Step> steps) {
+
+    /** One that clears no allergen. */
+    public Procedure(
+            String id,
+            String title,
+            String sheet,
+            int sheetVersion,
+            String ruleBook,
+            Frequency kind,
+            Schools schools,
+            int people,
+            List<String> ppe,
+            Map<String, List<String>> scope,
+            List<Step> steps) {
+        this(
+                id,
+                title,
+                sheet,
+                sheetVersion,
+                ruleBook,
+                kind,
+                schools,
+                people,
+                ppe,
+                scope,
+                List.of(),
+                steps);
+    }
 
     public Procedure(
             String id,
@@ -48,6 +78,7 @@ public record Procedure(
 
     public Procedure {
         ppe = List.copyOf(ppe);
+        clears = clears == null ? List.of() : List.copyOf(clears);
         scope = java.util.Collections.unmodifiableMap(new java.util.LinkedHashMap<>(scope));
         steps = List.copyOf(steps);
         Set<String> seen = new HashSet<>();
@@ -104,6 +135,7 @@ public record Procedure(
                 people,
                 ppe,
                 scope,
+                clears,
                 others);
     }
 
@@ -120,6 +152,7 @@ public record Procedure(
                 people,
                 other,
                 scope,
+                clears,
                 steps);
     }
 

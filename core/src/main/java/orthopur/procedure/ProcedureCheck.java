@@ -118,6 +118,12 @@ public final class ProcedureCheck {
             }
         }
         scope(procedure, sheet, problems);
+        for (int i = 0; i < procedure.clears().size(); i++) {
+            String allergen = procedure.clears().get(i);
+            if (sheet.allergens().stream().noneMatch(a -> a.equalsIgnoreCase(allergen))) {
+                problems.add(unknown("/clears/" + i, "allergen", allergen, sheet));
+            }
+        }
         return problems;
     }
 

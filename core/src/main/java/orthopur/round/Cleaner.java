@@ -9,7 +9,7 @@ import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -172,11 +172,13 @@ public final class Cleaner {
     private Entry reading(PackStep step, RoundPack.ReadingPlan plan) {
         ReadingBand band = plan.bands().getLast();
         double middle = (band.leastMgPerL() + band.mostMgPerL()) / 2;
+        List<Instrument> takes =
+                pack.instruments().stream().filter(i -> plan.takes(i.id())).toList();
         Instrument display =
-                pack.instruments().stream()
+                takes.stream()
                         .filter(i -> i.steps().isEmpty())
                         .findFirst()
-                        .orElse(pack.instruments().getFirst());
+                        .orElse(takes.getFirst());
         return new Entry.ReadingTaken(step.id(), display.id(), middle, band.fromCelsius() + 2);
     }
 

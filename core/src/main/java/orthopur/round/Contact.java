@@ -14,7 +14,7 @@ import orthopur.roundpack.ReadingAdvice;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.ReadingJudge.Outcome;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.ReadingPlan;
 
@@ -70,7 +70,7 @@ final class Contact {
         }
         Instrument instrument =
                 pack.instruments().stream()
-                        .filter(i -> i.id().equals(e.instrument()))
+                        .filter(i -> i.id().equals(e.instrument()) && plan.takes(i.id()))
                         .findFirst()
                         .orElseThrow(() -> new Refused(Why.NO_INSTRUMENT, e.instrument()));
         double celsius = Temperature.ofCelsius(e.temperature()).celsius();

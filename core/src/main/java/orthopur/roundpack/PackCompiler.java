@@ -22,7 +22,13 @@ import orthopur.quantity.Ph;
 import orthopur.quantity.Strength;
 import orthopur.rework.Rework;
 import orthopur.roundpack.RoundPack.CheckPlan;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
+import orthopur.instrument.Measures;
+import orthopur.quantity.Temperature;
+import orthopur.machine.WasherType;
+import orthopur.machine.Vessel;
+import orthopur.quantity.Share;
+import orthopur.rulebook.RuleBook;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -36,6 +42,12 @@ import orthopur.verdict.Phases;
 
 /** Compiles a procedure for the floor. The same input always gives the same pack. */
 public final class PackCompiler {
+    /** Between the id of a step of a loop and its position. */
+    private static final String LOOPED = "@";
+
+    /** How many K a line may lose between what is sent and what returns. */
+    private static final double RETURN_LOSS = 5;
+
     /** How the key of a cleaning fitting begins, so that it is told from a part. */
     public static final String FITTING = "fitting:";
 
@@ -73,9 +85,7 @@ public final class PackCompiler {
                         written.steps().stream().filter(s -> fitted.holds(s.when())).toList());
         PackCompiler c = new PackCompiler(procedure, sheet, context, instruments);
         List<PackStep> steps = new ArrayList<>();
-        for (int i = 0; i < procedure.steps().size(); i++) {
-            steps.add(c.step(i));
-        }
+        for (int i = 0; i < procedure.steps().size(); i = c.through(i, steps)) {}
         List<Tally> parts = new ArrayList<>();
         sheet.parts().stream()
                 .filter(Part::removable)
@@ -93,15 +103,29 @@ public final class PackCompiler {
                 procedure.ppe(),
                 steps,
                 parts,
-                instruments,
+                instruments.stream().filter(i -> taken(i, steps)).toList(),
                 Troubles.of(procedure),
-                reworks(procedure, c.sheet, context.in(fitted)),
+                reworks(procedure, c.sheet, context.in(fitted), steps),
                 RoundPack.FORMAT);
+    }
+
+    private static List<String> looped(List<PackStep> steps, List<String> ids) {
+        return steps.stream().filter(s -> ids.contains(written(s))).map(PackStep::id).toList();
+    }
+
+    /** The id that a step has in the procedure. */
+    private static String written(PackStep s) {
+        int at = s.id().indexOf(LOOPED);
+        return at < 0 ? s.id() : s.id().substring(0, at);
+    }
+
+    private static boolean taken(Instrument i, List<PackStep> steps) {
+        return steps.stream().anyMatch(s -> s.reading() != null && s.reading().takes(i.id()));
     }
 
     /** For each part that can be found wanting: what is redone, wherever that changes. */
     private static List<ReworkPlan> reworks(
-            Procedure procedure, SheetIndex sheet, Context context) {
+            Procedure procedure, SheetIndex sheet, Context context, List<PackStep> steps) {
         List<ReworkPlan> plans = new ArrayList<>();
         for (Part part : sheet.sheet().parts()) {
             if (part.surfaces().isEmpty()) {
@@ -110,7 +134,8 @@ public final class PackCompiler {
             List<ReworkPlan.Since> since = new ArrayList<>();
             for (int i = 0; i < procedure.steps().size(); i++) {
                 Rework r = Rework.of(procedure, sheet, context, part.id(), i);
-                ReworkPlan.Since now = new ReworkPlan.Since(i + 1, r.steps(), r.way());
+                ReworkPlan.Since now =
+                        new ReworkPlan.Since(i + 1, looped(steps, r.steps()), r.way());
                 if (since.isEmpty()
                         || !since.getLast().steps().equals(now.steps())
                         || !since.getLast().parts().equals(now.parts())) {
@@ -120,6 +145,87 @@ public final class PackCompiler {
             plans.add(new ReworkPlan(part.id(), part.name(), since));
         }
         return plans;
+    }
+
+    /**
+     * Adds the step at a place, or the whole loop that begins there, position by position.
+     *
+     * @return the place after it
+     */
+    private int through(int place, List<PackStep> steps) {
+        List<Step> loop = procedure.loopAt(place);
+        int positions = positions(loop);
+        if (positions < 2) {
+            steps.add(step(place));
+            return place + 1;
+        }
+        for (int k = 1; k <= positions; k++) {
+            for (int i = 0; i < loop.size(); i++) {
+                steps.add(at(step(place + i), k, positions));
+            }
+        }
+        return place + loop.size();
+    }
+
+    /** How many times a loop goes round: as often as there are of what is brought to its place. */
+    private int positions(List<Step> loop) {
+        int most = 0;
+        for (Step s : loop) {
+            if (s.action() instanceof Action.Index a && a.times() != null) {
+                most = Math.max(most, a.times());
+            }
+            for (String item : s.action().items()) {
+                int p = sheet.partNamed(item);
+                most = p < 0 ? most : Math.max(most, sheet.part(p).count());
+            }
+        }
+        return most;
+    }
+
+    /** One step of a loop at one of its positions, with the pieces that belong there. */
+    private static PackStep at(PackStep s, int position, int of) {
+        return new PackStep(
+                s.id() + LOOPED + position,
+                s.number(),
+                s.phase(),
+                s.verb(),
+                s.title() + ", " + position + " / " + of,
+                s.words(),
+                s.because(),
+                s.caution(),
+                s.minutes() / of,
+                share(s.off(), position, of),
+                share(s.on(), position, of),
+                s.timer(),
+                s.waitsFor(),
+                s.reading(),
+                s.checks(),
+                s.asks(),
+                s.hands(),
+                s.things(),
+                s.where(),
+                s.flows(),
+                s.action());
+    }
+
+    /** The pieces of each part that come at one position: of ten the third, of twenty two each. */
+    private static List<Piece> share(List<Piece> all, int position, int of) {
+        List<Piece> here = new ArrayList<>();
+        Map<String, List<Piece>> byPart = new TreeMap<>();
+        all.forEach(
+                p ->
+                        byPart.computeIfAbsent(
+                                        p.key().substring(0, p.key().lastIndexOf('#')),
+                                        k -> new ArrayList<>())
+                                .add(p));
+        for (Piece p : all) {
+            List<Piece> same = byPart.get(p.key().substring(0, p.key().lastIndexOf('#')));
+            int n = same.indexOf(p);
+            if (n * of / same.size() + 1 == position) {
+                here.add(p);
+            }
+        }
+        return here;
     }
 
     private PackStep step(int place) {
@@ -336,7 +442,8 @@ public final class PackCompiler {
                 bands,
                 stock == null ? null : stock.mgPerL(),
                 z.solution().volume() == null ? null : z.solution().volume().litres(),
-                planned);
+                planned,
+                instruments.stream().filter(i -> i.reads(c.kind())).map(Instrument::id).toList());
     }
 
     /** What the action has measured, and the condition as found where the step asks for it. */
@@ -371,8 +478,114 @@ public final class PackCompiler {
                                     worstThermometer()));
             case Action.Rinse r when r.endPoint() == Action.EndPoint.TAP_PH ->
                     List.of(likeTap(context.tapPh()));
+            case Action.Sanitize z when z.readings().contains(Action.Reading.PH) -> mixedPh(z);
+            case Action.Circulate c -> returned(c);
+            case Action.RunProgram p when p.readings().contains(Action.Reading.TEMPERATURE) ->
+                    dials(p);
             default -> List.of();
         };
+    }
+
+    /** The pH is read in the mixed solution: the concentrate moves it. */
+    private List<CheckPlan> mixedPh(Action.Sanitize z) {
+        Chemical c = context.chemical(z.solution().chemical());
+        Double most = c == null ? null : highestPh(c, z.solution().ph());
+        return most == null
+                ? List.of()
+                : List.of(
+                        new CheckPlan("ph", "pH of the mixed solution", 0.0, most, "pH", penOff()));
+    }
+
+    /** The end of the row that the plan was made by; null where the pH decides nothing. */
+    private @Nullable Double highestPh(Chemical c, @Nullable Ph planned) {
+        RuleBook book = context.book();
+        Double most =
+                switch (c.kind()) {
+                    case CHLORINE -> {
+                        double narrow = book.number("chlorine.ph.narrow");
+                        boolean low = planned != null && planned.value() <= narrow;
+                        yield low ? narrow : book.number("chlorine.ph.wide");
+                    }
+                    case IODINE -> book.number("iodine.ph");
+                    default -> null;
+                };
+        Ph label = c.label().highestPh();
+        return most == null || label == null ? most : Math.min(most, label.value());
+    }
+
+    private @Nullable Double penOff() {
+        return instruments.stream()
+                .filter(i -> i.measures() == Measures.PH)
+                .map(Instrument::tolerance)
+                .max(Double::compare)
+                .orElse(null);
+    }
+
+    /** Time counts from when what returns is as strong and as warm as the label asks. */
+    private List<CheckPlan> returned(Action.Circulate a) {
+        Chemical c = context.chemical(a.solution().chemical());
+        List<CheckPlan> all = new ArrayList<>();
+        if (c == null) {
+            return all;
+        }
+        if (a.readings().contains(Action.Reading.STRENGTH)
+                && a.solution().strength() instanceof Share sent
+                && c.label().most() instanceof Share most) {
+            all.add(
+                    new CheckPlan(
+                            "returned",
+                            "Strength of what returns, against what is sent",
+                            sent.percent(),
+                            most.percent(),
+                            "%",
+                            null));
+        }
+        if (a.readings().contains(Action.Reading.TEMPERATURE)
+                && a.solution().temperature() != null) {
+            double least = a.solution().temperature().celsius();
+            Temperature hottest = c.label().highestTemperature();
+            all.add(
+                    new CheckPlan(
+                            "returned-temperature",
+                            "Temperature of what returns",
+                            // It loses a few degrees on its way round.
+                            least - RETURN_LOSS,
+                            hottest == null ? 100.0 : hottest.celsius(),
+                            "°C",
+                            null));
+        }
+        return all;
+    }
+
+    private List<CheckPlan> dials(Action.RunProgram p) {
+        WasherType type = washerType(p);
+        if (type == null || type == WasherType.CHEMICAL) {
+            return List.of();
+        }
+        RuleBook book = context.book();
+        return List.of(
+                new CheckPlan(
+                        "tank-dial",
+                        "Wash tank, on the dial",
+                        book.temperature(type.tankFigure()).celsius(),
+                        book.temperature("washer.rinse.most").celsius(),
+                        "°C",
+                        null),
+                new CheckPlan(
+                        "rinse-dial",
+                        "Final rinse, on the dial",
+                        book.temperature(type.rinseFigure()).celsius(),
+                        book.temperature("washer.rinse.most").celsius(),
+                        "°C",
+                        null));
+    }
+
+    private @Nullable WasherType washerType(Action.RunProgram p) {
+        if (p.program() != null) {
+            return sheet.sheet().washer();
+        }
+        Vessel v = context.vessel(p.solution().vessel());
+        return v == null || v.washer() == null ? null : v.washer().type();
     }
 
     /** Against the pH of the mains; where that was never measured, against the tap beside it. */
@@ -389,7 +602,8 @@ public final class PackCompiler {
     /** Nobody says which thermometer is taken, so the least good one of the site counts. */
     private @Nullable Double worstThermometer() {
         return instruments.stream()
-                .map(Instrument::temperatureTolerance)
+                .filter(i -> i.readsStrength() || i.measures() == Measures.SURFACE_TEMPERATURE)
+                .map(i -> i.readsStrength() ? i.temperatureTolerance() : i.tolerance())
                 .max(Double::compare)
                 .orElse(null);
     }

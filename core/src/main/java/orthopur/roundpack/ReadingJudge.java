@@ -3,10 +3,9 @@ package orthopur.roundpack;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import orthopur.mixing.Interval;
-import orthopur.mixing.Strip;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingBand;
 
 /**
@@ -28,12 +27,7 @@ public final class ReadingJudge {
      * @throws OutOfRange for a value that is negative or not a number, or not on the strip
      */
     public static Interval strength(Instrument instrument, double value) {
-        if (!(value >= 0 && value <= 1_000_000)) {
-            throw new OutOfRange("strength", Show.number(value), "0 to 1,000,000 mg/L");
-        }
-        return instrument.steps().isEmpty()
-                ? Interval.around(value, instrument.tolerance())
-                : Strip.means(instrument.steps(), value);
+        return instrument.means(value);
     }
 
     /**

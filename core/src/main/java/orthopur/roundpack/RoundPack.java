@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import orthopur.instrument.Instrument;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Action;
 
@@ -278,26 +279,21 @@ public record RoundPack(
      * @param bands coldest first; from this temperature on, between least and most
      * @param stockMgPerL strength of the concentrate, for the amount to add
      * @param vesselLitres where the step states it
+     * @param instruments ids of those that read this product; null in packs from before that was
+     *     kept
      */
     public record ReadingPlan(
             String chemical,
             List<ReadingBand> bands,
             @Nullable Double stockMgPerL,
             @Nullable Double vesselLitres,
-            String planned) {}
+            String planned,
+            @Nullable List<String> instruments) {
+        /** Whether it may be read with this one; packs from before that was kept take any. */
+        public boolean takes(String instrument) {
+            return instruments == null || instruments.contains(instrument);
+        }
+    }
 
     public record ReadingBand(double fromCelsius, double leastMgPerL, double mostMgPerL) {}
-
-    /**
-     * An instrument and how well it reads.
-     *
-     * @param steps marks of a strip, ascending; empty for an instrument with a display
-     * @param tolerance plus or minus, for one with a display
-     */
-    public record Instrument(
-            String id,
-            String name,
-            List<Double> steps,
-            double tolerance,
-            double temperatureTolerance) {}
 }

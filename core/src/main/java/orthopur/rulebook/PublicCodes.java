@@ -47,7 +47,9 @@ public final class PublicCodes {
                     "solution.life",
                     "material.stainless.chlorine",
                     "kept.warmest",
-                    "touch.limit");
+                    "touch.limit",
+                    "air.cleaning.most",
+                    "air.co2.most");
 
     private PublicCodes() {}
 
@@ -56,6 +58,19 @@ public final class PublicCodes {
         return new RuleBook(
                 "public-codes-1",
                 List.of(
+                        // Gases: blown for cleaning, or let into the room.
+                        f(
+                                "air.cleaning.most",
+                                "Compressed air for cleaning, at the nozzle: at most",
+                                207,
+                                "kPa",
+                                "29 CFR 1910.242(b)"),
+                        f(
+                                "air.co2.most",
+                                "Carbon dioxide in the air over a shift: at most",
+                                5000,
+                                "ppm",
+                                "29 CFR 1910.1000, table Z-1"),
                         // Chlorine: strength rows, each with its least temperature by pH column.
                         f(
                                 "chlorine.row-1.least-strength",

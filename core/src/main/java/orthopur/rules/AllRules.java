@@ -90,6 +90,16 @@ import orthopur.rules.teardown.PositionMarks;
 import orthopur.rules.teardown.RemovalOrder;
 import orthopur.rules.teardown.SafePosition;
 import orthopur.rules.teardown.WearChecked;
+import orthopur.rules.lockout.PeopleTold;
+import orthopur.rules.lockout.QualifiedOnly;
+import orthopur.rules.lockout.CleaningGases;
+import orthopur.rules.cleanchain.AllergenCleared;
+import orthopur.rules.cleanchain.WipingCloths;
+import orthopur.rules.cleanchain.DrinkingWater;
+import orthopur.rules.cleanchain.NothingMoves;
+import orthopur.rules.cleanchain.NeighborsCovered;
+import orthopur.rules.teardown.FilmDry;
+import orthopur.rules.chemistry.InstrumentsDecide;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RuleInfo;
@@ -117,6 +127,9 @@ public final class AllRules {
                             new OldEnough(),
                             new ProtectiveEquipment(),
                             new Cautioned(),
+                            new PeopleTold(),
+                            new QualifiedOnly(),
+                            new CleaningGases(),
                             new Fetched(Fetched.Kind.AID),
                             new RemovalOrder(),
                             new GuardsBack(),
@@ -128,6 +141,7 @@ public final class AllRules {
                             new Fetched(Fetched.Kind.TOOL),
                             new WearChecked(),
                             new Lubricants(),
+                            new FilmDry(),
                             new MeasuredChecks(),
                             new FasteningPattern(),
                             new IndexPosition(),
@@ -150,6 +164,7 @@ public final class AllRules {
                             new StrengthCeiling(),
                             new ContactTime(),
                             new PlannedReadings(),
+                            new InstrumentsDecide(),
                             new WashTemperature(),
                             new SolutionAge(),
                             new OrganicList(),
@@ -181,6 +196,11 @@ public final class AllRules {
                             new PassageCleaned(),
                             new PassageFilled(),
                             new PassageClosed(),
+                            new AllergenCleared(),
+                            new WipingCloths(),
+                            new DrinkingWater(),
+                            new NothingMoves(),
+                            new NeighborsCovered(),
                             new SoakedOff(),
                             new CleanPlace(),
                             new CoverLeftOn(),

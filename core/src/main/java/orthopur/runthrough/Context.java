@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.instrument.Instrument;
 import orthopur.machine.Configuration;
 import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
@@ -29,6 +30,7 @@ import orthopur.rulebook.RuleBook;
  *     missing is not known
  * @param tap what comes from the tap; null where it was never measured
  * @param held what vessels hold when the round begins, by name
+ * @param instruments what the site measures with; null where nobody has said
  */
 @RecordBuilder
 public record Context(
@@ -40,7 +42,8 @@ public record Context(
         List<Vessel> vessels,
         Map<String, Action.Flow> lastFlows,
         @Nullable Tap tap,
-        Map<String, Night.Vessel> held)
+        Map<String, Night.Vessel> held,
+        @Nullable List<Instrument> instruments)
         implements ContextBuilder.With {
 
     public Context {
@@ -48,6 +51,7 @@ public record Context(
         vessels = List.copyOf(vessels);
         lastFlows = Map.copyOf(lastFlows);
         held = Map.copyOf(held);
+        instruments = instruments == null ? null : List.copyOf(instruments);
     }
 
     /**
@@ -66,7 +70,8 @@ public record Context(
                 List.of(),
                 Map.of(),
                 null,
-                Map.of());
+                Map.of(),
+                null);
     }
 
     /** The same for another way in which the machine is fitted. */
@@ -84,8 +89,19 @@ public record Context(
      *
      * @param ph null where it was never measured
      * @param temperature null where it was never measured
+     * @param drinkable false where it is no drinking water
+     * @param tested when it was found to be free of E. coli, in words; null where there is no record
      */
-    public record Tap(@Nullable Ph ph, @Nullable Temperature temperature) {}
+    public record Tap(
+            @Nullable Ph ph,
+            @Nullable Temperature temperature,
+            boolean drinkable,
+            @Nullable String tested) {
+        /** Drinking water of which no test is on record. */
+        public Tap(@Nullable Ph ph, @Nullable Temperature temperature) {
+            this(ph, temperature, true, null);
+        }
+    }
 
     /** pH of the mains, to which a rinse returns; null where it was never measured. */
     public @Nullable Ph tapPh() {

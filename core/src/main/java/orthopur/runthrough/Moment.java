@@ -79,6 +79,14 @@ public final class Moment {
                 direct.add(s);
             }
         }
+        for (String fitting : step().action().fittings()) {
+            sheet.sheet().fittings().stream()
+                    .filter(f -> f.id().equals(fitting))
+                    .flatMap(f -> f.at().stream())
+                    .map(sheet::partNamed)
+                    .filter(p -> p >= 0)
+                    .forEach(parts::add);
+        }
         closed.removeAll(direct);
         if (step().action() instanceof Action.Measure m) {
             for (String check : m.checks()) {

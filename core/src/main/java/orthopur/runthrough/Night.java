@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.machine.Part;
+import orthopur.machine.Passage;
 import orthopur.quantity.Temperature;
 
 /**
@@ -26,6 +27,7 @@ public final class Night {
     final int[] installedAt;
     final int[] ranAt;
     final boolean[] filled;
+    final boolean[] drained;
     final double[] chased;
     final @Nullable Temperature[] cooledTo;
 
@@ -35,6 +37,9 @@ public final class Night {
     final Map<String, Integer> fitted = new HashMap<>();
     final Map<String, Vessel> vessels = new HashMap<>();
     double minutes;
+    double soakReady;
+    double dryReady;
+    final double[] filmDry;
     int glovesSoiledAt = Facts.NEVER;
     boolean toolsOut;
     boolean peopleClear;
@@ -60,8 +65,10 @@ public final class Night {
         ranAt = new int[sheet.energyCount()];
         java.util.Arrays.fill(ranAt, Facts.NEVER);
         filled = new boolean[sheet.passageCount()];
+        drained = new boolean[sheet.passageCount()];
         chased = new double[sheet.passageCount()];
         cooledTo = new Temperature[sheet.energyCount()];
+        filmDry = new double[sheet.surfaceCount()];
     }
 
     /** As it stands now; the two go their own ways afterwards. */
@@ -77,11 +84,15 @@ public final class Night {
         copy(aside, n.aside);
         copy(locked, n.locked);
         copy(filled, n.filled);
+        copy(drained, n.drained);
         copy(chased, n.chased);
         n.asked.addAll(asked);
         n.fitted.putAll(fitted);
         n.vessels.putAll(vessels);
         n.minutes = minutes;
+        n.soakReady = soakReady;
+        n.dryReady = dryReady;
+        copy(filmDry, n.filmDry);
         n.glovesSoiledAt = glovesSoiledAt;
         n.toolsOut = toolsOut;
         n.peopleClear = peopleClear;
@@ -152,6 +163,22 @@ public final class Night {
         return minutes;
     }
 
+    /** Minutes until a film that was left on this surface is touch-dry; 0 where there is none. */
+    public double filmWet(int surface) {
+        return Math.max(0, filmDry[surface] - minutes);
+    }
+
+    /** Surfaces on which a film is not dry yet. */
+    public List<Integer> wetFilms() {
+        List<Integer> wet = new java.util.ArrayList<>();
+        for (int s = 0; s < filmDry.length; s++) {
+            if (filmWet(s) > 0) {
+                wet.add(s);
+            }
+        }
+        return wet;
+    }
+
     /** How many positions the machine was brought to since a part was last taken off. */
     public int visited(int part) {
         return visited[part];
@@ -170,6 +197,17 @@ public final class Night {
     /** Litres of product thrown away through a passage since it was filled. */
     public double chased(int passage) {
         return chased[passage];
+    }
+
+    /**
+     * Litres of sanitizer that product has to push out of a passage: what draining leaves, or all
+     * that it holds where it was not drained or nobody has measured what stays.
+     */
+    public double toChase(int passage) {
+        Passage p = sheet.passage(passage);
+        return drained[passage] && p.leaves() != null
+                ? p.leaves().litres()
+                : p.volume().litres();
     }
 
     /** Whether sanitizer still stands in a passage or was never chased out of it. */

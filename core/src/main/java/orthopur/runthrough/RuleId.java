@@ -21,6 +21,8 @@ public enum RuleId {
     L13,
     L14,
     L15,
+    L16,
+    L17,
 
     // taking apart and together
     T1,
@@ -83,6 +85,9 @@ public enum RuleId {
     C22,
     C23,
     C24,
+    C25,
+    C26,
+    C27,
 
     // the record
     R1,

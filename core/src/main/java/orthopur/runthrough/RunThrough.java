@@ -1,5 +1,6 @@
 package orthopur.runthrough;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -266,6 +267,7 @@ public final class RunThrough {
     }
 
     private void step(Moment m) {
+        waited(m.action());
         findings.enter(m.place(), m.step().id());
         surfaceChanges = new ArrayList<>();
         refused = new ArrayList<>();
@@ -406,8 +408,9 @@ public final class RunThrough {
                     }
                 }
             }
-            case Action.DrawOff a ->
-                    a.places()
+            case Action.DrawOff a -> {
+                m.passages().forEach(p -> night.drained[p] = true);
+                a.places()
                             .forEach(
                                     v ->
                                             night.hold(
@@ -418,6 +421,7 @@ public final class RunThrough {
                                                             !a.washedOut() && soiled(v),
                                                             0,
                                                             a.washedOut() ? null : residue(v))));
+            }
             case Action.Clear a -> {
                 night.toolsOut = a.toolsOut();
                 night.peopleClear = a.peopleClear();
@@ -458,7 +462,7 @@ public final class RunThrough {
                     Action.HoldPoint _,
                     Action.Record _ -> {}
         }
-        night.minutes += m.step().minutes();
+        elapse(m);
         if (m.action().handsIn()) {
             // Hands were in again, so what was cleared before no longer holds.
             night.toolsOut = false;
@@ -467,6 +471,48 @@ public final class RunThrough {
                 night.guardsOn = false;
             }
         }
+    }
+
+    /**
+     * Minutes go by with the work and with what has to be waited for: soaks at their collecting,
+     * drying at the next assembly, the rest at once.
+     */
+    private void elapse(Moment m) {
+        night.minutes += m.step().minutes();
+        switch (m.action()) {
+            case Action.Soak a -> night.soakReady = later(night.soakReady, a.dwell());
+            case Action.Dry a -> night.dryReady = later(night.dryReady, a.time());
+            case Action.Wash a -> wait(a.dwell());
+            case Action.Rinse a -> wait(a.time());
+            case Action.Sanitize a -> wait(a.contact());
+            case Action.Circulate a -> wait(a.dwell());
+            case Action.CoolDown a -> wait(a.standing());
+            case Action.Restore a -> wait(a.waited());
+            case Action.RunProgram a -> wait(a.lasting());
+            case Action.Coat a -> {
+                if (a.touchDry() != null) {
+                    m.named().forEach(s -> night.filmDry[s] = later(0, a.touchDry()));
+                }
+            }
+            default -> {}
+        }
+    }
+
+    private double later(double ready, @Nullable Duration dwell) {
+        return Math.max(ready, night.minutes + (dwell == null ? 0 : dwell.toMillis() / 60_000.0));
+    }
+
+    private void wait(@Nullable Duration dwell) {
+        night.minutes = later(night.minutes, dwell);
+    }
+
+    /** What soaks is waited for where it is collected, what dries where it is put together. */
+    private void waited(Action action) {
+        double ready =
+                action instanceof Action.Collect
+                        ? night.soakReady
+                        : action instanceof Action.Install ? night.dryReady : 0;
+        night.minutes = Math.max(night.minutes, ready);
     }
 
     private void wash(Moment m, Solution solution) {
@@ -577,6 +623,7 @@ public final class RunThrough {
 
     private void fill(int passage) {
         night.filled[passage] = true;
+        night.drained[passage] = false;
         night.chased[passage] = 0;
     }
 
@@ -593,8 +640,7 @@ public final class RunThrough {
     /** Portions add up, however many steps throw them away. */
     private boolean enough(int passage) {
         return night.chased[passage]
-                >= sheet.passage(passage).volume().litres()
-                                * context.book().number("chase-out.factor")
+                >= night.toChase(passage) * context.book().number("chase-out.factor")
                         - 1e-9;
     }
 
@@ -606,11 +652,15 @@ public final class RunThrough {
     }
 
     private void run(int e, int at) {
-        // What never was dead is not brought back; then the first rule is that it is live.
-        if (night.stage[e] > 0) {
-            night.ranAt[e] = at;
-        }
+        int[] before = night.stage.clone();
         energy(e, () -> night.revive(e));
+        for (int i = 0; i < before.length; i++) {
+            // What it feeds came back with it. What never was dead is not brought back; then the
+            // first rule is that it is live.
+            if (before[i] > 0 && night.stage[i] < before[i]) {
+                night.ranAt[i] = at;
+            }
+        }
     }
 
     private void fit(String fitting, boolean on) {
@@ -679,6 +729,7 @@ public final class RunThrough {
 
     private void put(int p, @Nullable Integer count, int at) {
         night.installedAt[p] = at;
+        night.visited[p] = 0;
         int all = sheet.part(p).count();
         night.off[p] = Math.max(0, night.off[p] - (count == null ? all : count));
         partChanges.add(new Run.PartChange(p, night.off[p], night.aside[p]));

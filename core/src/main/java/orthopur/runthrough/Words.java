@@ -86,6 +86,11 @@ public final class Words {
         return !denied && wanted.stream().anyMatch(said::contains);
     }
 
+    /** Whether one of these words stands in a text, as a whole word and without case. */
+    public static boolean anyOf(String text, Set<String> words) {
+        return Arrays.stream(meant(text).split(" ")).anyMatch(words::contains);
+    }
+
     /** Its words without case, plural and small ones. */
     private static Set<String> plain(String text) {
         return Arrays.stream(meant(text).split(" "))

@@ -136,7 +136,8 @@ final class GeneratedSheet {
                         List.of(),
                         List.of(),
                         List.of(),
-                        List.of()),
+                        List.of(),
+ null),
                 has);
     }
 

@@ -17,7 +17,7 @@ import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.testbench.Bench;
 
 /** A round on the floor: what is taken in, what is refused, and that a refusal changes nothing. */

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.ReadingJudge.Outcome;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingBand;
 import orthopur.roundpack.RoundPack.ReadingPlan;
 
@@ -63,15 +63,15 @@ class ReadingJudgeTest {
 
     @Test
     void adviceNamesTheAmountOrSaysThatTheTestIsTooCoarse() {
-        ReadingPlan plan = new ReadingPlan("Halvern H12", BANDS, 146_250.0, 40.0, "");
+        ReadingPlan plan = new ReadingPlan("Halvern H12", BANDS, 146_250.0, 40.0, "", null);
         assertTrue(advice(plan, 49, 75, 18).contains("Add 14 mL of Halvern H12 to the 40 L"));
         assertTrue(advice(plan, 20, 150, 18).contains("finer test"));
         assertTrue(advice(plan, 100, 100, 10).contains("at least 13 °C"));
         assertTrue(advice(plan, 250, 260, 18).contains("Too strong"));
-        ReadingPlan unknown = new ReadingPlan("Halvern H12", BANDS, null, null, "");
+        ReadingPlan unknown = new ReadingPlan("Halvern H12", BANDS, null, null, "", null);
         assertTrue(advice(unknown, 49, 75, 18).contains("by its label"));
         assertTrue(
-                advice(new ReadingPlan("X", List.of(), null, null, ""), 49, 75, 18)
+                advice(new ReadingPlan("X", List.of(), null, null, "", null), 49, 75, 18)
                         .contains("supervisor"));
     }
 

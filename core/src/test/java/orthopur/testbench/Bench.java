@@ -99,7 +99,7 @@ public final class Bench {
         List<Step> steps = new ArrayList<>();
         add(steps, "stop", new Action.Operate(Action.Mode.STOP, List.of("motor"), List.of()));
         add(steps, "isolate", new Action.Isolate(List.of("motor")));
-        add(steps, "lock", new Action.Lock(List.of("motor")));
+        add(steps, "lock", new Action.Lock(List.of("motor"), null, null, true));
         add(steps, "relieve", new Action.Relieve(List.of("motor", "tension")));
         add(steps, "prove", new Action.Prove(List.of("motor", "tension")));
         add(steps, "off-1", new Action.Remove(List.of("hopper", "guard"), null, "cart"));
@@ -119,7 +119,7 @@ public final class Bench {
         add(steps, "on", new Action.Install(PARTS, null));
         add(steps, "measure", new Action.Measure(List.of("gap")));
         add(steps, "clear", new Action.Clear(true, true, true));
-        add(steps, "unlock", new Action.Unlock(List.of("motor")));
+        add(steps, "unlock", new Action.Unlock(List.of("motor"), null, true));
         add(steps, "live", new Action.Restore(List.of("motor")));
         add(steps, "record", new Action.Record());
         return new Procedure(
@@ -407,7 +407,8 @@ public final class Bench {
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+ null);
     }
 
     public static Energy energy(

@@ -250,7 +250,7 @@ final class EnergyFaults {
                             "weaken",
                             n + " locks",
                             s,
-                            new Action.Lock(l.energies(), n, l.secondMeasure()),
+                            new Action.Lock(l.energies(), n, l.secondMeasure(), l.told()),
                             "L7");
                 }
                 if (l.secondMeasure() != null) {
@@ -258,7 +258,7 @@ final class EnergyFaults {
                             "weaken",
                             "tag alone",
                             s,
-                            new Action.Lock(l.energies(), l.locks(), null),
+                            new Action.Lock(l.energies(), l.locks(), null, l.told()),
                             "L2");
                 }
             }

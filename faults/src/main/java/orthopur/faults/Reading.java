@@ -176,13 +176,16 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
         Action less =
                 switch (s.action()) {
                     case Action.Measure a -> new Action.Measure(without(a.checks(), name));
-                    case Action.Unlock a -> new Action.Unlock(without(a.energies(), name));
+                    case Action.Unlock a -> new Action.Unlock(without(a.energies(), name), a.owner(), a.told());
                     case Action.Operate a ->
                             new Action.Operate(a.mode(), without(a.energies(), name), a.items());
                     case Action.Isolate a -> new Action.Isolate(without(a.energies(), name));
                     case Action.Lock a ->
                             new Action.Lock(
-                                    without(a.energies(), name), a.locks(), a.secondMeasure());
+                                    without(a.energies(), name),
+                                    a.locks(),
+                                    a.secondMeasure(),
+                                    a.told());
                     case Action.Relieve a -> new Action.Relieve(without(a.energies(), name));
                     case Action.Prove a -> new Action.Prove(without(a.energies(), name));
                     case Action.CoolDown a ->

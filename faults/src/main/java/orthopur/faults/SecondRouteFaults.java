@@ -105,7 +105,7 @@ final class SecondRouteFaults {
                             "person",
                             "no lock goes on",
                             s,
-                            new Action.Lock(a.energies(), 0, a.secondMeasure()),
+                            new Action.Lock(a.energies(), 0, a.secondMeasure(), a.told()),
                             "L7");
             default -> {}
         }

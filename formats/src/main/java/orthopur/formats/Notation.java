@@ -145,6 +145,7 @@ public final class Notation {
                     }
                 }
             }
+            case "clears" -> NotationLine.texts(value).forEach(head.putArray("clears")::add);
             default ->
                     slips.add(
                             new Slip(
@@ -163,7 +164,8 @@ public final class Notation {
                                                     "people",
                                                     "school",
                                                     "wear",
-                                                    "scope"))));
+                                                    "scope",
+                                                    "clears"))));
         }
     }
 
@@ -212,6 +214,12 @@ public final class Notation {
                         .append(String.join(", ", e.getValue()))
                         .append('\n');
             }
+        }
+        if (d.clears() != null && !d.clears().isEmpty()) {
+            b.append("clears: ")
+                    .append(
+                            String.join(", ", d.clears().stream().map(NotationLine::quoted).toList()))
+                    .append('\n');
         }
         b.append('\n');
         for (StepDocument s : d.steps()) {

@@ -18,7 +18,13 @@ public record ProcedureDocument(
         int people,
         List<String> ppe,
         @Nullable Map<String, List<String>> scope,
+        @Nullable List<String> clears,
         List<StepDocument> steps) {
+
+    public ProcedureDocument {
+        // Most clear none; their files stay as they were.
+        clears = clears == null || clears.isEmpty() ? null : List.copyOf(clears);
+    }
 
     /** Which of several ways it follows. */
     public record SchoolsDocument(boolean rinseAfterSanitizer, boolean assembledFirst) {}

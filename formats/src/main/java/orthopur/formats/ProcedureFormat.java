@@ -122,6 +122,7 @@ public final class ProcedureFormat {
                 d.people(),
                 Objects.requireNonNullElse(d.ppe(), List.of()),
                 Objects.requireNonNullElse(d.scope(), Map.of()),
+                Objects.requireNonNullElse(d.clears(), List.of()),
                 steps);
     }
 
@@ -139,6 +140,7 @@ public final class ProcedureFormat {
                 p.people(),
                 p.ppe(),
                 p.scope().isEmpty() ? null : p.scope(),
+                p.clears().isEmpty() ? null : p.clears(),
                 p.steps().stream().map(StepDocument::of).toList());
     }
 

@@ -15,7 +15,7 @@ import orthopur.machine.Vessel;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Temperature;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
 import tools.jackson.databind.node.ObjectNode;
@@ -50,6 +50,8 @@ public record Site(
      * @param secondPersonFrom the lightest kind of round that somebody else has to release; a site
      *     may ask for it earlier than at end of shift, not later (R2)
      * @param keepYears for how many years records are kept, from 2 (R5)
+     * @param stillUsedDays for how long an approved version that no longer passes may be used once
+     *     that was signed for; null for 14
      */
     public record Ways(
             Regime regime,
@@ -58,9 +60,15 @@ public record Site(
             String language,
             String temperatures,
             Frequency secondPersonFrom,
-            int keepYears) {
+            int keepYears,
+            @Nullable Integer stillUsedDays) {
         static final Ways COMMON =
-                new Ways(Regime.RETAIL, false, false, "en", "°C", Frequency.END_OF_SHIFT, 2);
+                new Ways(Regime.RETAIL, false, false, "en", "°C", Frequency.END_OF_SHIFT, 2, null);
+
+        /** Days for which a version that no longer passes may be used, once signed for. */
+        public int graceDays() {
+            return stillUsedDays == null ? 14 : stillUsedDays;
+        }
 
         /** Whether somebody else than the one who cleaned has to release such a round (R2). */
         public boolean secondPerson(@Nullable Frequency kind) {
@@ -72,11 +80,27 @@ public record Site(
     public Context context(RuleBook book, List<Chemical> chemicals) {
         return new Context(book, chemicals, mains.hardness())
                 .withVessels(vessels == null ? List.of() : vessels)
-                .withTap(new Context.Tap(mains.ph(), mains.temperature()));
+                .withTap(
+                        new Context.Tap(
+                                mains.ph(),
+                                mains.temperature(),
+                                !Boolean.FALSE.equals(mains.drinkable()),
+                                mains.tested()))
+                .withInstruments(instruments);
     }
 
-    /** The drinking water that comes from the tap. */
-    public record Mains(Temperature temperature, Hardness hardness, Ph ph) {}
+    /**
+     * The drinking water that comes from the tap.
+     *
+     * @param drinkable false where it is no drinking water; null for drinking water
+     * @param tested when it was last found to be free of E. coli; null where there is no record
+     */
+    public record Mains(
+            Temperature temperature,
+            Hardness hardness,
+            Ph ph,
+            @Nullable Boolean drinkable,
+            @Nullable String tested) {}
 
     /**
      * @throws FormatError with every error by pointer

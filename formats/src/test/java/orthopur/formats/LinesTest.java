@@ -68,6 +68,7 @@ class LinesTest {
                         d.people(),
                         d.ppe(),
                         d.scope(),
+                        d.clears(),
                         steps);
         return ProcedureFormat.read(other, LINES, DemoSite.CONTEXT.chemicals().keySet());
     }

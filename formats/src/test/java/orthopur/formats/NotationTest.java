@@ -172,6 +172,7 @@ class NotationTest {
                         1,
                         List.of("goggles, clear", "a \"quoted\" thing"),
                         dice.nextBoolean() ? null : Map.of("scraper", List.of("folds", "none")),
+                        dice.nextBoolean() ? null : List.of("soy", "sesame, hulled"),
                         List.of(step)),
                 DemoSite.SLICER);
     }

@@ -13,7 +13,7 @@ import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
-import orthopur.roundpack.RoundPack.Instrument;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingBand;
 
 /**

@@ -39,6 +39,7 @@ class SiteTest {
         Site.Ways w = SITE.habits();
         assertEquals(Regime.RETAIL, w.regime());
         assertEquals(Frequency.END_OF_SHIFT, w.secondPersonFrom());
+        assertEquals(14, w.graceDays(), "and what no longer passes is used no longer than that");
         assertEquals(2, w.keepYears(), "the least that 21 CFR 117.315 and 112.164 ask for");
         assertFalse(SITE.write().contains("ways"), "and its file stays as it was");
     }
@@ -57,7 +58,7 @@ class SiteTest {
     void whatIsSaidIsKeptAndTheRestOfTheSiteStays() {
         Site other = SITE.withHead(ways(null));
         assertEquals(
-                new Site.Ways(Regime.PLANT, true, true, "es", "°F", Frequency.PER_MEAL, 5),
+                new Site.Ways(Regime.PLANT, true, true, "es", "°F", Frequency.PER_MEAL, 5, null),
                 other.habits());
         assertEquals(SITE.mains(), other.mains());
         assertEquals(SITE.vessels(), other.vessels());
@@ -92,7 +93,7 @@ class SiteTest {
             value = Frequency.class,
             names = {"PER_USE", "FOUR_HOURS", "PER_MEAL", "END_OF_SHIFT"})
     void somebodyElseReleasesFromThatKindOnAndAtEndOfShiftInAnyCase(Frequency from) {
-        Site.Ways w = new Site.Ways(Regime.RETAIL, false, false, "en", "°C", from, 2);
+        Site.Ways w = new Site.Ways(Regime.RETAIL, false, false, "en", "°C", from, 2, null);
         List<Frequency> alone = new ArrayList<>();
         for (Frequency kind : Frequency.values()) {
             if (!w.secondPerson(kind)) {

@@ -42,8 +42,10 @@ public final class NeverTogether extends BookRule {
         Chemical held =
                 v == null ? null : m.context().chemical(v.full() ? v.chemical() : v.residue());
         String clash = held == null ? null : Clash.between(held.kind(), c.kind());
+        Findings.Report inVessel = null;
         if (clash != null && held != null) {
-            out.report(info)
+            inVessel =
+                    out.report(info)
                     .says(
                             Text.of(
                                     "never-together.brings-into-which",
@@ -77,10 +79,12 @@ public final class NeverTogether extends BookRule {
                                                     List.of(), List.of(solution.vessel()), true),
                                             "Empty it, rinse it and let the water run.")));
         }
-        surfaces(m, c, out);
+        surfaces(m, c, out, inVessel);
     }
 
-    private void surfaces(Moment m, Chemical c, Findings out) {
+    /** On what lies in a vessel with the wrong product it is the same meeting. */
+    private void surfaces(
+            Moment m, Chemical c, Findings out, Findings.@Nullable Report inVessel) {
         List<Integer> met = new ArrayList<>();
         String why = "";
         for (int s : m.exposed()) {
@@ -106,6 +110,7 @@ public final class NeverTogether extends BookRule {
                                     "never-together.it-happens-close-to-the",
                                     "It happens close to the face."))
                     .deny(met)
+                    .under(inVessel)
                     .propose(Text.of("never-together.rinse-first", "Rinse first"), rinse(m, ids));
         }
     }

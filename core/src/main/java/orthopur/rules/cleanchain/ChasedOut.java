@@ -35,7 +35,8 @@ public final class ChasedOut extends BookRule {
         double factor = m.context().book().number("chase-out.factor");
         for (int k : m.passages()) {
             Passage passage = m.sheet().passage(k);
-            double needed = passage.volume().litres() * factor;
+            double left = m.night().toChase(k);
+            double needed = left * factor;
             // Portions add up; the last one has to make it enough.
             boolean more =
                     m.later(
@@ -63,7 +64,7 @@ public final class ChasedOut extends BookRule {
                                                                                         .litres())
                                                                 .shown(),
                                                 m.sheet().names(List.of(passage.id())),
-                                                passage.volume().shown(),
+                                                Volume.ofLitres(left).shown(),
                                                 Show.number(needed),
                                                 Show.number(factor)),
                                         Text.of(
@@ -99,7 +100,7 @@ public final class ChasedOut extends BookRule {
             }
             Volume needed =
                     Volume.ofLitres(
-                            passage.volume().litres()
+                            end.night().toChase(k)
                                     * end.context().book().number("chase-out.factor"));
             out.report(info)
                     .cause(passage.id())

@@ -76,7 +76,7 @@ public final class CoverLeftOn extends BookRule {
                         .says(
                                 Text.of(
                                         "cover-left-on.is-not-when-step-works",
-                                        "{0} is not {1} when step {2} works there, so {3} is not reached.",
+                                        "{0} is not {1} when step {2} works there, so nobody reaches {3}.",
                                         SheetIndex.spoken(part.name()),
                                         how,
                                         place + 1,

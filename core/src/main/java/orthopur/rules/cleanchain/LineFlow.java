@@ -1,5 +1,6 @@
 package orthopur.rules.cleanchain;
 
+import orthopur.chemical.Chemical;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
@@ -25,7 +26,7 @@ public final class LineFlow extends BookRule {
         }
         double least = m.context().book().number("line.velocity");
         if (m.action() instanceof Action.Circulate a
-                && (a.velocity() == null || a.velocity() < least)) {
+                && (a.velocity() == null || a.velocity() < least && !longer(m, a))) {
             Findings.Report r =
                     out.report(info)
                             .number("least", least, "m/s")
@@ -50,6 +51,15 @@ public final class LineFlow extends BookRule {
                 r.number("stated", a.velocity(), "m/s");
             }
         }
+    }
+
+    /** Slow flow makes up for it with twice the time of the label. */
+    private static boolean longer(Moment m, Action.Circulate a) {
+        Chemical c = m.context().chemical(a.chemical());
+        return c != null
+                && c.label().contact() != null
+                && a.dwell() != null
+                && a.dwell().compareTo(c.label().contact().multipliedBy(2)) >= 0;
     }
 
     /**

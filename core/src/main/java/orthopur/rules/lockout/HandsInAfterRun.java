@@ -1,7 +1,9 @@
 package orthopur.rules.lockout;
 
-import orthopur.machine.Energy;
-import orthopur.machine.EnergyStage;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
 import orthopur.machine.Handling;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
@@ -42,13 +44,13 @@ public final class HandsInAfterRun extends BookRule {
             boolean off = m.night().off(p) > 0;
             if (part.guard() && (off || m.night().aside(p))) {
                 out.report(info)
-                        .items(java.util.List.of(part.id()))
+                        .items(List.of(part.id()))
                         .says(
                                 Text.of(
                                         "hands-in-after-run.runs-the-machine-while-is",
                                         "Step {0} runs the machine while {1} is {2}.",
                                         m.number(),
-                                        m.sheet().names(java.util.List.of(part.id())),
+                                        m.sheet().names(List.of(part.id())),
                                         off
                                                 ? Text.of("hands-in-after-run.off", "off")
                                                 : Text.of(
@@ -80,13 +82,13 @@ public final class HandsInAfterRun extends BookRule {
             Part part = m.sheet().part(p);
             if (part.moving().index() == Handling.Index.BY_HAND) {
                 out.report(info)
-                        .items(java.util.List.of(part.id()))
+                        .items(List.of(part.id()))
                         .says(
                                 Text.of(
                                         "hands-in-after-run.indexes-under-power-its-sheet",
                                         "Step {0} indexes {1} under power; its sheet asks for the hand wheel under lock.",
                                         m.number(),
-                                        m.sheet().names(java.util.List.of(part.id()))),
+                                        m.sheet().names(List.of(part.id()))),
                                 Text.of(
                                         "hands-in-after-run.nobody-may-stand-at-a",
                                         "Nobody may stand at a part that moves by itself."));
@@ -94,38 +96,40 @@ public final class HandsInAfterRun extends BookRule {
         }
     }
 
+    /** One run is one cause, however many energies it brought back. */
     private void after(Moment m, Findings out) {
+        List<Integer> back = new ArrayList<>();
         for (int e = 0; e < m.sheet().energyCount(); e++) {
-            Energy energy = m.sheet().energy(e);
-            if (!DangerZone.entered(m, e)
-                    || !DangerZone.ran(m, e)
-                    || out.onEnergy(energy.id(), RuleId.L6) != null) {
-                continue;
+            if (DangerZone.entered(m, e)
+                    && DangerZone.ran(m, e)
+                    && out.onEnergy(m.sheet().energy(e).id(), RuleId.L6) == null) {
+                back.add(e);
             }
-            java.util.List<EnergyStage> path = m.night().path(e);
-            out.report(info)
-                    .energy(energy.id())
-                    .items(DangerZone.partsInReach(m, e))
-                    .says(
-                            Text.of(
-                                    "hands-in-after-run.had-run-it",
-                                    "{0} Step {1} had run it.",
-                                    DangerZone.sentence(m, e),
-                                    m.night().ranAt(e) + 1),
-                            Text.of(
-                                    "hands-in-after-run.a-run-brings-every-energy",
-                                    "A run brings every energy back; the whole sequence is needed once more."))
-                    .propose(
-                            Text.of(
-                                    "hands-in-after-run.make-it-safe-again-before",
-                                    "Make it safe again before step {0}",
-                                    m.number()),
-                            MakeSafe.before(
-                                    m.procedure(),
-                                    m.place(),
-                                    m.sheet(),
-                                    e,
-                                    path.subList(m.night().stageNumber(e) + 1, path.size())));
         }
+        if (back.isEmpty()) {
+            return;
+        }
+        int first = back.getFirst();
+        Set<String> parts = new LinkedHashSet<>();
+        back.forEach(e -> parts.addAll(DangerZone.partsInReach(m, e)));
+        Findings.Report r =
+                out.report(info)
+                        .items(List.copyOf(parts))
+                        .says(
+                                Text.of(
+                                        "hands-in-after-run.had-run-it",
+                                        "{0} Step {1} had run it.",
+                                        DangerZone.sentence(m, first),
+                                        m.night().ranAt(first) + 1),
+                                Text.of(
+                                        "hands-in-after-run.a-run-brings-every-energy",
+                                        "A run brings every energy back; the whole sequence is needed once more."))
+                        .propose(
+                                Text.of(
+                                        "hands-in-after-run.make-it-safe-again-before",
+                                        "Make it safe again before step {0}",
+                                        m.number()),
+                                MakeSafe.before(m, back));
+        back.forEach(e -> r.energy(m.sheet().energy(e).id()));
     }
 }

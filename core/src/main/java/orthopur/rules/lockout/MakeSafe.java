@@ -25,6 +25,37 @@ final class MakeSafe {
      */
     static List<Edit> before(
             Procedure p, int place, SheetIndex sheet, int energy, List<EnergyStage> stages) {
+        return before(p, place, sheet, energy, stages, 0);
+    }
+
+    /** The same for several at once: all are stopped before any is locked, and so on. */
+    static List<Edit> before(Moment m, List<Integer> energies) {
+        List<Edit> edits = new ArrayList<>();
+        for (EnergyStage stage : EnergyStage.values()) {
+            for (int e : energies) {
+                List<EnergyStage> path = m.night().path(e);
+                if (path.indexOf(stage) > m.night().stageNumber(e)) {
+                    edits.addAll(
+                            before(
+                                    m.procedure(),
+                                    m.place(),
+                                    m.sheet(),
+                                    e,
+                                    List.of(stage),
+                                    edits.size()));
+                }
+            }
+        }
+        return edits;
+    }
+
+    private static List<Edit> before(
+            Procedure p,
+            int place,
+            SheetIndex sheet,
+            int energy,
+            List<EnergyStage> stages,
+            int already) {
         List<Edit> edits = new ArrayList<>();
         String before = p.steps().get(place).id();
         for (EnergyStage stage : stages) {
@@ -34,17 +65,19 @@ final class MakeSafe {
             } else {
                 edits.add(
                         new Edit.InsertBefore(
-                                before, step(p, edits.size(), sheet.energy(energy), stage)));
+                                before,
+                                step(p, already + edits.size(), sheet.energy(energy), stage)));
             }
         }
         if (stages.contains(EnergyStage.LOCKED)) {
-            unlock(p, place, sheet.energy(energy), edits);
+            unlock(p, place, sheet.energy(energy), edits, already);
         }
         return edits;
     }
 
     /** Whoever puts a lock on takes it off again before the machine is made live. */
-    private static void unlock(Procedure p, int place, Energy energy, List<Edit> edits) {
+    private static void unlock(
+            Procedure p, int place, Energy energy, List<Edit> edits, int already) {
         List<Step> rest = p.steps().subList(place, p.steps().size());
         boolean unlocked =
                 rest.stream()
@@ -63,9 +96,9 @@ final class MakeSafe {
                                 s.id(),
                                 StepEdits.fresh(
                                         p,
-                                        edits.size(),
-                                        new Action.Unlock(List.of(energy.id())),
-                                        "Each person takes off their own lock.")));
+                                        already + edits.size(),
+                                        new Action.Unlock(List.of(energy.id()), null, true),
+                                        "Tell everyone at the machine. Each person takes off their own lock.")));
                 return;
             }
         }
@@ -108,8 +141,10 @@ final class MakeSafe {
                     StepEdits.fresh(
                             p,
                             nth,
-                            new Action.Lock(one, p.mostPeople(), null),
-                            "Put your own lock and tag on" + point + ".");
+                            new Action.Lock(one, p.mostPeople(), null, true),
+                            "Tell everyone at the machine. Put your own lock and tag on"
+                                    + point
+                                    + ".");
             case RELIEVED ->
                     StepEdits.fresh(
                             p,

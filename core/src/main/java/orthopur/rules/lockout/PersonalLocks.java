@@ -57,7 +57,8 @@ public final class PersonalLocks extends BookRule {
                                                         new Action.Lock(
                                                                 a.energies(),
                                                                 people,
-                                                                a.secondMeasure()))));
+                                                                a.secondMeasure(),
+                                                                a.told()))));
         if (a.locks() != null) {
             r.number("locks", a.locks(), "locks");
         }

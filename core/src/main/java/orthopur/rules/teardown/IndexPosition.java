@@ -26,15 +26,24 @@ public final class IndexPosition extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Remove a)) {
-            return;
+        Integer stated;
+        boolean takes = m.action() instanceof Action.Remove;
+        switch (m.action()) {
+            case Action.Remove a -> stated = a.count();
+            case Action.Install a -> stated = a.count();
+            default -> {
+                return;
+            }
         }
         for (int p : m.parts()) {
             Part part = m.sheet().part(p);
-            int wanted = a.count() == null ? part.count() - m.night().off(p) : a.count();
+            int there = takes ? part.count() - m.night().off(p) : m.night().off(p);
+            int wanted = stated == null ? there : stated;
+            // The last one came off where the first one goes back on.
+            int moves = takes ? wanted : wanted - 1;
             // In a loop the machine is brought on before each one.
             if (part.moving().index() == null
-                    || m.night().visited(p) >= wanted
+                    || m.night().visited(p) >= moves
                     || m.procedure()
                             .loops(
                                     m.place(),
@@ -53,25 +62,32 @@ public final class IndexPosition extends BookRule {
                                     m.procedure(),
                                     0,
                                     new Action.Index(List.of(part.id()), wanted, false),
-                                    "Turn to the next position by the hand wheel, take one off, "
+                                    "Turn to the next position by the hand wheel, "
+                                            + (takes ? "take one off, " : "put one on, ")
                                             + wanted
                                             + " times.")));
             Findings.Report r =
                     out.report(info)
                             .items(List.of(part.id()))
                             .number("positions visited", m.night().visited(p), "positions")
-                            .number("parts taken off", wanted, "pieces")
+                            .number(takes ? "parts taken off" : "parts put back", wanted, "pieces")
                             .says(
                                     Text.of(
-                                            "index-position.takes-off-of-and-the",
-                                            "Step {0} takes off {1} of {2} and the machine has been brought to {3, plural, one {# position} other {# positions}}.",
+                                            "index-position.moves-of-and-the",
+                                            "Step {0} {4} {1} of {2} and the machine has been brought to {3, plural, one {# position} other {# positions}}.",
                                             m.number(),
                                             wanted,
                                             m.sheet().names(List.of(part.id())),
-                                            m.night().visited(p)),
+                                            m.night().visited(p),
+                                            takes
+                                                    ? Text.of(
+                                                            "index-position.takes-off", "takes off")
+                                                    : Text.of(
+                                                            "index-position.puts-back",
+                                                            "puts back")),
                                     Text.of(
                                             "index-position.it-comes-off-at-one",
-                                            "It comes off at one position only; elsewhere it is forced."));
+                                            "It moves at one position only; elsewhere it is forced."));
             if (byHand) {
                 r.propose(
                         Text.of(

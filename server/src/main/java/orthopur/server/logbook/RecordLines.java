@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import orthopur.instrument.Instrument;
 import orthopur.formats.EntryEnvelope;
 import orthopur.quantity.Show;
 import orthopur.round.Entry;
@@ -215,7 +216,7 @@ final class RecordLines {
     private String instrument(String id) {
         return pack.instruments().stream()
                 .filter(i -> i.id().equals(id))
-                .map(RoundPack.Instrument::name)
+                .map(Instrument::name)
                 .findFirst()
                 .orElse(id);
     }
