@@ -38,6 +38,12 @@ function known(texts: Texts, english: string): string | undefined {
   if (numbered && name) {
     return `${name} ${numbered[2]}`;
   }
+  // A step of a loop, by its position.
+  const position = /^(.*)(, \d+ \/ \d+)$/.exec(english);
+  const looped = position && known(texts, position[1]);
+  if (position && looped) {
+    return `${looped}${position[2]}`;
+  }
   const running = /^(.*) (soaking|circulating|cooling|drying)(?:, (.*))?$/.exec(english);
   if (running) {
     const [what, doing, where] = [known(texts, running[1]), known(texts, running[2]), running[3]];

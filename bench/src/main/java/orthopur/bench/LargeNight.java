@@ -129,7 +129,7 @@ public final class LargeNight {
                 List.of(),
                 List.of(),
                 List.of(),
- null);
+                null);
     }
 
     static Context context() {

@@ -4,6 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
+import orthopur.instrument.Instrument;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.round.Actor;
@@ -17,7 +18,6 @@ import orthopur.round.Written;
 import orthopur.roundpack.ReadingAdvice;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
-import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingPlan;
 
 /**

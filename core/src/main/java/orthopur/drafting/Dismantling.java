@@ -120,7 +120,11 @@ final class Dismantling {
                 if (some.size() > 1) {
                     how.append(p.name()).append(": ");
                 }
-                how.append(Words.sentence(some.size() > 1 ? SheetIndex.spoken(p.fastening()) : p.fastening()));
+                how.append(
+                        Words.sentence(
+                                some.size() > 1
+                                        ? SheetIndex.spoken(p.fastening())
+                                        : p.fastening()));
             }
         }
         return how.toString();

@@ -50,7 +50,9 @@ public record Passage(
             @Nullable String product,
             @Nullable String empties,
             List<String> chambers) {
-        this(id, name, surfaces, volume, bore, product, empties, chambers, List.of(), List.of(), null, null);
+        this(
+                id, name, surfaces, volume, bore, product, empties, chambers, List.of(), List.of(),
+                null, null);
     }
 
     /** The same where only these parts are fitted. */

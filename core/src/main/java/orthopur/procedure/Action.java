@@ -254,9 +254,7 @@ public sealed interface Action {
                             word = "second",
                             example = "handle removed")
                     @Nullable String secondMeasure,
-            @Stated(
-                            label = "people at the machine are told first",
-                            word = "everyone told")
+            @Stated(label = "people at the machine are told first", word = "everyone told")
                     boolean told)
             implements Action {
         public Lock(List<String> energies) {
@@ -741,9 +739,7 @@ public sealed interface Action {
                             word = "by",
                             example = "each owner")
                     @Nullable String owner,
-            @Stated(
-                            label = "people at the machine are told first",
-                            word = "everyone told")
+            @Stated(label = "people at the machine are told first", word = "everyone told")
                     boolean told)
             implements Action {
         public Unlock(List<String> energies) {

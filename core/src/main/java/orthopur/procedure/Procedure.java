@@ -139,6 +139,23 @@ public record Procedure(
                 others);
     }
 
+    /** The same for a change of product: these allergens have to be gone. */
+    public Procedure clearing(List<String> allergens) {
+        return new Procedure(
+                id,
+                title,
+                sheet,
+                sheetVersion,
+                ruleBook,
+                kind,
+                schools,
+                people,
+                ppe,
+                scope,
+                allergens,
+                steps);
+    }
+
     /** The same with other protective equipment. */
     public Procedure withPpe(List<String> other) {
         return new Procedure(

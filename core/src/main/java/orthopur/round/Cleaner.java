@@ -5,11 +5,11 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import orthopur.instrument.Instrument;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
-import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -133,6 +133,11 @@ public final class Cleaner {
                 case UNLOCK -> {
                     if (own != null) {
                         return new Entry.LockMoved(step.id(), a.item(), own.lock(), false, null);
+                    }
+                }
+                case PHOTO -> {
+                    if (!said.contains(a.id())) {
+                        return new Entry.PhotoTaken(step.id(), "0".repeat(64), step.title());
                     }
                 }
                 default -> {

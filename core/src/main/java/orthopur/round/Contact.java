@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import orthopur.instrument.Instrument;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
@@ -14,7 +15,6 @@ import orthopur.roundpack.ReadingAdvice;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.ReadingJudge.Outcome;
 import orthopur.roundpack.RoundPack;
-import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.ReadingPlan;
 

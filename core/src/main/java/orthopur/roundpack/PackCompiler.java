@@ -9,26 +9,25 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.instrument.Instrument;
+import orthopur.instrument.Measures;
 import orthopur.machine.Check;
 import orthopur.machine.Configuration;
 import orthopur.machine.Fitting;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
+import orthopur.machine.Vessel;
+import orthopur.machine.WasherType;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.quantity.Ph;
+import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
+import orthopur.quantity.Temperature;
 import orthopur.rework.Rework;
 import orthopur.roundpack.RoundPack.CheckPlan;
-import orthopur.instrument.Instrument;
-import orthopur.instrument.Measures;
-import orthopur.quantity.Temperature;
-import orthopur.machine.WasherType;
-import orthopur.machine.Vessel;
-import orthopur.quantity.Share;
-import orthopur.rulebook.RuleBook;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -36,6 +35,7 @@ import orthopur.roundpack.RoundPack.ReadingPlan;
 import orthopur.roundpack.RoundPack.ReworkPlan;
 import orthopur.roundpack.RoundPack.Tally;
 import orthopur.roundpack.RoundPack.Timer;
+import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.SheetIndex;
 import orthopur.verdict.Phases;
@@ -493,7 +493,8 @@ public final class PackCompiler {
         return most == null
                 ? List.of()
                 : List.of(
-                        new CheckPlan("ph", "pH of the mixed solution", 0.0, most, "pH", penOff()));
+                        new CheckPlan(
+                                "mixed-ph", "pH of the mixed solution", 0.0, most, "pH", penOff()));
     }
 
     /** The end of the row that the plan was made by; null where the pH decides nothing. */

@@ -2,10 +2,10 @@ package orthopur.roundpack;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import orthopur.instrument.Instrument;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
-import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingBand;
 
 /**

@@ -9,6 +9,7 @@ import orthopur.rules.chemistry.CleanerByLabel;
 import orthopur.rules.chemistry.ColdOnHot;
 import orthopur.rules.chemistry.ContactTime;
 import orthopur.rules.chemistry.HotWaterSanitizing;
+import orthopur.rules.chemistry.InstrumentsDecide;
 import orthopur.rules.chemistry.MaterialBears;
 import orthopur.rules.chemistry.NeverTogether;
 import orthopur.rules.chemistry.OrganicList;
@@ -24,6 +25,7 @@ import orthopur.rules.chemistry.ToppedUp;
 import orthopur.rules.chemistry.WashTemperature;
 import orthopur.rules.chemistry.WasherTemperatures;
 import orthopur.rules.chemistry.WithinLimits;
+import orthopur.rules.cleanchain.AllergenCleared;
 import orthopur.rules.cleanchain.AssembledBeforeSanitized;
 import orthopur.rules.cleanchain.AssembledWet;
 import orthopur.rules.cleanchain.BrushesApart;
@@ -33,12 +35,15 @@ import orthopur.rules.cleanchain.CleanVessel;
 import orthopur.rules.cleanchain.CoverLeftOn;
 import orthopur.rules.cleanchain.DetergentFilm;
 import orthopur.rules.cleanchain.DirtyAgain;
+import orthopur.rules.cleanchain.DrinkingWater;
 import orthopur.rules.cleanchain.EndStateReached;
 import orthopur.rules.cleanchain.HandsWashed;
 import orthopur.rules.cleanchain.HotFirstWater;
 import orthopur.rules.cleanchain.Inspected;
 import orthopur.rules.cleanchain.LineFlow;
 import orthopur.rules.cleanchain.LooseSoilWetted;
+import orthopur.rules.cleanchain.NeighborsCovered;
+import orthopur.rules.cleanchain.NothingMoves;
 import orthopur.rules.cleanchain.PassageCleaned;
 import orthopur.rules.cleanchain.PassageClosed;
 import orthopur.rules.cleanchain.PassageFilled;
@@ -54,7 +59,9 @@ import orthopur.rules.cleanchain.TopToBottom;
 import orthopur.rules.cleanchain.UnderTheMachine;
 import orthopur.rules.cleanchain.WasherComplete;
 import orthopur.rules.cleanchain.WhatReturns;
+import orthopur.rules.cleanchain.WipingCloths;
 import orthopur.rules.lockout.Cautioned;
+import orthopur.rules.lockout.CleaningGases;
 import orthopur.rules.lockout.ClearBeforeLive;
 import orthopur.rules.lockout.ClearBeforeRun;
 import orthopur.rules.lockout.HandsInAfterRun;
@@ -64,8 +71,10 @@ import orthopur.rules.lockout.LiftAndCarry;
 import orthopur.rules.lockout.MakeSafeOrder;
 import orthopur.rules.lockout.NeverMadeSafe;
 import orthopur.rules.lockout.OldEnough;
+import orthopur.rules.lockout.PeopleTold;
 import orthopur.rules.lockout.PersonalLocks;
 import orthopur.rules.lockout.ProtectiveEquipment;
+import orthopur.rules.lockout.QualifiedOnly;
 import orthopur.rules.lockout.SharpParts;
 import orthopur.rules.lockout.StaysOn;
 import orthopur.rules.lockout.StoredEnergyInPart;
@@ -78,6 +87,7 @@ import orthopur.rules.teardown.AllPartsBack;
 import orthopur.rules.teardown.Destination;
 import orthopur.rules.teardown.FasteningPattern;
 import orthopur.rules.teardown.Fetched;
+import orthopur.rules.teardown.FilmDry;
 import orthopur.rules.teardown.FittingsOff;
 import orthopur.rules.teardown.GuardsBack;
 import orthopur.rules.teardown.IndexPosition;
@@ -90,23 +100,13 @@ import orthopur.rules.teardown.PositionMarks;
 import orthopur.rules.teardown.RemovalOrder;
 import orthopur.rules.teardown.SafePosition;
 import orthopur.rules.teardown.WearChecked;
-import orthopur.rules.lockout.PeopleTold;
-import orthopur.rules.lockout.QualifiedOnly;
-import orthopur.rules.lockout.CleaningGases;
-import orthopur.rules.cleanchain.AllergenCleared;
-import orthopur.rules.cleanchain.WipingCloths;
-import orthopur.rules.cleanchain.DrinkingWater;
-import orthopur.rules.cleanchain.NothingMoves;
-import orthopur.rules.cleanchain.NeighborsCovered;
-import orthopur.rules.teardown.FilmDry;
-import orthopur.rules.chemistry.InstrumentsDecide;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RuleInfo;
 
 /**
- * Every rule that is judged, in an order that follows from what each declares: a rule is asked after
- * those whose findings explain its own, and else by its id.
+ * Every rule that is judged, in an order that follows from what each declares: a rule is asked
+ * after those whose findings explain its own, and else by its id.
  */
 public final class AllRules {
     private static final List<Rule> ALL =

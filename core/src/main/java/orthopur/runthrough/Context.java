@@ -90,7 +90,8 @@ public record Context(
      * @param ph null where it was never measured
      * @param temperature null where it was never measured
      * @param drinkable false where it is no drinking water
-     * @param tested when it was found to be free of E. coli, in words; null where there is no record
+     * @param tested when it was found to be free of E. coli, in words; null where there is no
+     *     record
      */
     public record Tap(
             @Nullable Ph ph,

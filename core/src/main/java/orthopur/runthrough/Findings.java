@@ -104,6 +104,21 @@ public final class Findings {
         return first(List.of(rule), r -> cause.equals(r.cause));
     }
 
+    /**
+     * Findings of these rules that are still roots and concern nothing but these items follow from
+     * this one: it became known only after them.
+     */
+    public void adopt(Report root, java.util.Collection<String> items, RuleId... rules) {
+        for (Report r : reports) {
+            boolean its = !r.items.isEmpty() && items.containsAll(r.items);
+            if (its
+                    && r.root == null
+                    && Arrays.asList(rules).contains(RuleId.valueOf(r.rule.id()))) {
+                r.under(root);
+            }
+        }
+    }
+
     private @Nullable Report first(
             List<RuleId> rules, java.util.function.Predicate<Report> concerns) {
         for (Report r : reports) {
@@ -240,7 +255,8 @@ public final class Findings {
          * later one only adds to it.
          */
         private void blamed(int surface) {
-            blame.merge(surface, this, (was, is) -> is.place == was.place && is.leads(was) ? is : was);
+            blame.merge(
+                    surface, this, (was, is) -> is.place == was.place && is.leads(was) ? is : was);
         }
 
         private boolean leads(Report other) {

@@ -205,9 +205,7 @@ public final class Night {
      */
     public double toChase(int passage) {
         Passage p = sheet.passage(passage);
-        return drained[passage] && p.leaves() != null
-                ? p.leaves().litres()
-                : p.volume().litres();
+        return drained[passage] && p.leaves() != null ? p.leaves().litres() : p.volume().litres();
     }
 
     /** Whether sanitizer still stands in a passage or was never chased out of it. */

@@ -411,16 +411,16 @@ public final class RunThrough {
             case Action.DrawOff a -> {
                 m.passages().forEach(p -> night.drained[p] = true);
                 a.places()
-                            .forEach(
-                                    v ->
-                                            night.hold(
-                                                    v,
-                                                    new Night.Vessel(
-                                                            null,
-                                                            false,
-                                                            !a.washedOut() && soiled(v),
-                                                            0,
-                                                            a.washedOut() ? null : residue(v))));
+                        .forEach(
+                                v ->
+                                        night.hold(
+                                                v,
+                                                new Night.Vessel(
+                                                        null,
+                                                        false,
+                                                        !a.washedOut() && soiled(v),
+                                                        0,
+                                                        a.washedOut() ? null : residue(v))));
             }
             case Action.Clear a -> {
                 night.toolsOut = a.toolsOut();
@@ -511,7 +511,9 @@ public final class RunThrough {
         double ready =
                 action instanceof Action.Collect
                         ? night.soakReady
-                        : action instanceof Action.Install ? night.dryReady : 0;
+                        : action instanceof Action.Install || action instanceof Action.Coat
+                                ? night.dryReady
+                                : 0;
         night.minutes = Math.max(night.minutes, ready);
     }
 
@@ -640,8 +642,7 @@ public final class RunThrough {
     /** Portions add up, however many steps throw them away. */
     private boolean enough(int passage) {
         return night.chased[passage]
-                >= night.toChase(passage) * context.book().number("chase-out.factor")
-                        - 1e-9;
+                >= night.toChase(passage) * context.book().number("chase-out.factor") - 1e-9;
     }
 
     /** Cool when it is measured so. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import orthopur.instrument.Instrument;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
@@ -17,7 +18,6 @@ import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
-import orthopur.instrument.Instrument;
 import orthopur.testbench.Bench;
 
 /** A round on the floor: what is taken in, what is refused, and that a refusal changes nothing. */

@@ -12,10 +12,10 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import orthopur.instrument.Instrument;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.ReadingJudge.Outcome;
-import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingBand;
 import orthopur.roundpack.RoundPack.ReadingPlan;
 

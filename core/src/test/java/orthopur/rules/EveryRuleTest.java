@@ -427,10 +427,14 @@ class EveryRuleTest {
                 Bench.before(
                         "off-2", "turn", new Action.Index(List.of("seal"), 1, false), Bench.good()),
                 Bench.before(
-                        "off-2",
-                        "turn",
-                        new Action.Index(List.of("seal"), 2, false),
-                        Bench.good()));
+                        "on",
+                        "turn-back",
+                        new Action.Index(List.of("seal"), 1, false),
+                        Bench.before(
+                                "off-2",
+                                "turn",
+                                new Action.Index(List.of("seal"), 2, false),
+                                Bench.good())));
         rule(
                 wheel,
                 "L6@turn",

@@ -408,7 +408,7 @@ public final class Bench {
                 List.of(),
                 List.of(),
                 List.of(),
- null);
+                null);
     }
 
     public static Energy energy(

@@ -47,6 +47,15 @@ final class Surroundings {
                         sheet,
                         c -> c,
                         c -> c.withChemicals(unregistered(source, c))),
+                new Slip(
+                        "C27",
+                        "the water of the site is no drinking water",
+                        sheet,
+                        c -> c,
+                        c ->
+                                c.withTap(
+                                        new Context.Tap(
+                                                c.tapPh(), c.tapTemperature(), false, null))),
                 new Slip("S11", "the line is organic", sheet.asOrganic(), c -> c, c -> c));
     }
 

@@ -34,6 +34,7 @@ public final class Injector {
         new SolutionFaults(reading, in).make();
         new UpkeepFaults(reading, in).make();
         new SecondRouteFaults(reading, in).make();
+        new AroundFaults(reading, in).make();
         return List.copyOf(in.mutants);
     }
 

@@ -176,7 +176,8 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
         Action less =
                 switch (s.action()) {
                     case Action.Measure a -> new Action.Measure(without(a.checks(), name));
-                    case Action.Unlock a -> new Action.Unlock(without(a.energies(), name), a.owner(), a.told());
+                    case Action.Unlock a ->
+                            new Action.Unlock(without(a.energies(), name), a.owner(), a.told());
                     case Action.Operate a ->
                             new Action.Operate(a.mode(), without(a.energies(), name), a.items());
                     case Action.Isolate a -> new Action.Isolate(without(a.energies(), name));

@@ -218,7 +218,8 @@ public final class Notation {
         if (d.clears() != null && !d.clears().isEmpty()) {
             b.append("clears: ")
                     .append(
-                            String.join(", ", d.clears().stream().map(NotationLine::quoted).toList()))
+                            String.join(
+                                    ", ", d.clears().stream().map(NotationLine::quoted).toList()))
                     .append('\n');
         }
         b.append('\n');

@@ -72,7 +72,13 @@ class AllDemosTest {
         Procedure p = DemoSite.procedure(name);
         MachineSheet sheet = DemoSite.sheet(p.sheet());
         RoundPack pack = PackCompiler.compile(p, 1, sheet, DemoSite.CONTEXT, List.of());
-        assertEquals(p.steps().size(), pack.steps().size());
+        // A loop is led through position by position; its ids have the position behind an @.
+        assertEquals(
+                p.steps().stream().map(Step::id).toList(),
+                pack.steps().stream().map(s -> s.id().replaceAll("@.*", "")).distinct().toList());
+        pack.steps().stream()
+                .filter(s -> s.id().contains("@"))
+                .forEach(s -> assertTrue(s.off().size() + s.on().size() <= 2, s.id()));
         Set<String> off = new HashSet<>();
         Set<String> on = new HashSet<>();
         pack.steps().forEach(s -> s.off().forEach(x -> off.add(x.key())));

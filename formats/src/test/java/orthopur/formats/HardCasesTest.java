@@ -166,8 +166,8 @@ class HardCasesTest {
         Solution warm =
                 new Solution(
                         "palimar-q10",
-                        new Strength(200),
-                        new Temperature(24),
+                        new Strength(240),
+                        new Temperature(25),
                         null,
                         new Volume(40));
         assertEquals(
@@ -229,8 +229,8 @@ class HardCasesTest {
                         1,
                         p.ppe(),
                         p.steps());
-        // The table below, and the oil that is due weekly.
-        assertEquals(2, Verifier.verify(deep, weekly, DemoSite.CONTEXT).fixes());
+        // The table below, and the three oil points that are due weekly.
+        assertEquals(4, Verifier.verify(deep, weekly, DemoSite.CONTEXT).fixes());
     }
 
     @Test

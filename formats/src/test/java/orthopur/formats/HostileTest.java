@@ -32,7 +32,7 @@ import orthopur.verdict.Verdict;
  * case: what is wrong, as a trainer would say it
  * in: qk-sl1-end-of-shift
  * wear: long sleeves            (added to what is worn)
- * kind: event | people: 2 | school: assembled first
+ * kind: event | people: 2 | school: assembled first | clears: soy
  * before soak: Mark Blade       (or after, instead of; several lines may follow each other)
  * delete soak
  * move sanitize before record
@@ -135,8 +135,8 @@ class HostileTest {
             String[] two = line.split(": ", 2);
             String[] words = two[0].split(" ");
             switch (words[0]) {
-                case "kind:", "people:" -> throw new AssertionError(line);
-                case "kind", "people" -> head(text, words[0], two[1]);
+                case "kind:", "people:", "clears:" -> throw new AssertionError(line);
+                case "kind", "people", "clears" -> head(text, words[0], two[1]);
                 case "wear" -> head(text, "wear", worn(text) + ", " + two[1]);
                 case "school" -> text.add(1, "school: " + two[1]);
                 case "before" -> text.add(place = of(text, words[1]), two[1]);

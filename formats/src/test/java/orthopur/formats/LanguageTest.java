@@ -94,6 +94,10 @@ class LanguageTest {
         if (numbered.matches() && known(spanish, numbered.group(1))) {
             return true;
         }
+        Matcher position = Pattern.compile("(.*), \\d+ / \\d+").matcher(english);
+        if (position.matches()) {
+            return known(spanish, position.group(1));
+        }
         Matcher running =
                 Pattern.compile("(.*) (soaking|circulating|cooling|drying)(?:, (.*))?")
                         .matcher(english);

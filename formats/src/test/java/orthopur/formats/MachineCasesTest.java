@@ -295,14 +295,16 @@ class MachineCasesTest {
                 change(
                         DISPENSER,
                         "o-chase-b",
-                        new Action.ChaseOut(b.items(), new Volume(8.99), b.product()));
+                        new Action.ChaseOut(b.items(), new Volume(1.19), b.product()));
         assertEquals(List.of("C15@o-chase-b"), roots(short1));
         Procedure sealLost =
                 change(
                         DISPENSER,
                         "o-door",
                         new Action.Install(
-                                List.of("door-gasket", "front-door"), null, "crosswise"));
+                                List.of("door-gasket", "bleed-valve", "front-door", "tap-valve"),
+                                null,
+                                "crosswise"));
         // Its seat was cleaned, but without the seal on it nothing says that it is sanitized.
         assertEquals(List.of("T2@c-door", "C1@null"), roots(sealLost));
     }
@@ -317,9 +319,9 @@ class MachineCasesTest {
         Mending.Mended more =
                 Mending.all(once.procedure(), DemoSite.sheet("QK-SW1"), DemoSite.CONTEXT);
         assertEquals(List.of(), more.taken());
-        // What is left is for a person: which second measure, which brush, which film.
+        // What is left is for a person: which second measure, brush, film and strength.
         assertEquals(
-                Set.of("L2", "C18", "T8"),
+                Set.of("L16", "C18", "C20", "T8", "T9", "S9"),
                 Set.copyOf(
                         once.verdict().findings().stream()
                                 .filter(f -> f.under() == null)

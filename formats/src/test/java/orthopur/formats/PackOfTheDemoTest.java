@@ -145,7 +145,7 @@ class PackOfTheDemoTest {
     void whereNoLockGoesOnATagAndASecondMeasure() {
         RoundPack saw = pack("qk-sw1-daily");
         Ask tag = asks(saw, Ask.Kind.TAG).getFirst();
-        assertTrue(tag.detail().contains("fuse cartridge"), tag.toString());
+        assertTrue(tag.detail().contains("handle of D7"), tag.toString());
         assertTrue(items(asks(saw, Ask.Kind.LOCK)).stream().noneMatch(tag.item()::equals));
     }
 

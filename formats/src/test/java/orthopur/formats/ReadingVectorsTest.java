@@ -8,12 +8,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import orthopur.instrument.Instrument;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
-import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack.ReadingBand;
 
 /**

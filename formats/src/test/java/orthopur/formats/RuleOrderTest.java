@@ -21,11 +21,11 @@ import orthopur.procedure.Step;
 import orthopur.rules.AllRules;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Rule;
-import orthopur.runthrough.RuleInfo;
-import orthopur.runthrough.RunThrough;
-import orthopur.runthrough.Run;
-import orthopur.runthrough.Severity;
 import orthopur.runthrough.RuleId;
+import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Run;
+import orthopur.runthrough.RunThrough;
+import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
 
 /** Rules declare what explains them; nothing else may hang on the order in which they are asked. */
@@ -46,8 +46,7 @@ class RuleOrderTest {
                 steps.remove(seeded.nextInt(steps.size()));
                 steps.remove(seeded.nextInt(steps.size()));
             } else {
-                Collections.swap(
-                        steps, seeded.nextInt(steps.size()), seeded.nextInt(steps.size()));
+                Collections.swap(steps, seeded.nextInt(steps.size()), seeded.nextInt(steps.size()));
             }
             broken.add(p.withSteps(steps));
         }
@@ -94,7 +93,9 @@ class RuleOrderTest {
         assertTrue(
                 assertThrows(
                                 IllegalStateException.class,
-                                () -> AllRules.ordered(circle, Comparator.comparing(circle::indexOf)))
+                                () ->
+                                        AllRules.ordered(
+                                                circle, Comparator.comparing(circle::indexOf)))
                         .getMessage()
                         .contains("[L1, L2]"));
     }

@@ -105,8 +105,7 @@ public final class InstrumentsDecide extends BookRule {
             Instrument i, List<Band> bands, double mgPerL, Temperature planned) {
         try {
             Interval means = i.means(seen(i, mgPerL));
-            Temperature cold =
-                    new Temperature(planned.celsius() - i.temperatureTolerance());
+            Temperature cold = new Temperature(planned.celsius() - i.temperatureTolerance());
             Band band = coldest(bands, cold);
             return band != null
                     && means.low() >= band.least().mgPerL()

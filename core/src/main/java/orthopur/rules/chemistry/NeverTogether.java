@@ -46,45 +46,46 @@ public final class NeverTogether extends BookRule {
         if (clash != null && held != null) {
             inVessel =
                     out.report(info)
-                    .says(
-                            Text.of(
-                                    "never-together.brings-into-which",
-                                    "Step {0} brings {1} into {2}, which {3}: {4}.",
-                                    m.number(),
-                                    c.name(),
-                                    solution.vessel(),
-                                    v != null && v.full()
-                                            ? Text.of(
-                                                    "never-together.still-holds",
-                                                    "still holds {0}",
-                                                    held.name())
-                                            : Text.of(
-                                                    "never-together.was-not-washed-out-after",
-                                                    "was not washed out after {0}",
-                                                    held.name()),
-                                    clash),
-                            Text.of(
-                                    "never-together.the-gas-can-kill-the",
-                                    "The gas can kill the person at that sink."))
-                    .propose(
-                            Text.of(
-                                    "never-together.drain-and-rinse-the-vessel",
-                                    "Drain and rinse the vessel first"),
-                            insert(
-                                    m,
-                                    StepEdits.fresh(
-                                            m.procedure(),
-                                            0,
-                                            new Action.DrawOff(
-                                                    List.of(), List.of(solution.vessel()), true),
-                                            "Empty it, rinse it and let the water run.")));
+                            .says(
+                                    Text.of(
+                                            "never-together.brings-into-which",
+                                            "Step {0} brings {1} into {2}, which {3}: {4}.",
+                                            m.number(),
+                                            c.name(),
+                                            solution.vessel(),
+                                            v != null && v.full()
+                                                    ? Text.of(
+                                                            "never-together.still-holds",
+                                                            "still holds {0}",
+                                                            held.name())
+                                                    : Text.of(
+                                                            "never-together.was-not-washed-out-after",
+                                                            "was not washed out after {0}",
+                                                            held.name()),
+                                            clash),
+                                    Text.of(
+                                            "never-together.the-gas-can-kill-the",
+                                            "The gas can kill the person at that sink."))
+                            .propose(
+                                    Text.of(
+                                            "never-together.drain-and-rinse-the-vessel",
+                                            "Drain and rinse the vessel first"),
+                                    insert(
+                                            m,
+                                            StepEdits.fresh(
+                                                    m.procedure(),
+                                                    0,
+                                                    new Action.DrawOff(
+                                                            List.of(),
+                                                            List.of(solution.vessel()),
+                                                            true),
+                                                    "Empty it, rinse it and let the water run.")));
         }
         surfaces(m, c, out, inVessel);
     }
 
     /** On what lies in a vessel with the wrong product it is the same meeting. */
-    private void surfaces(
-            Moment m, Chemical c, Findings out, Findings.@Nullable Report inVessel) {
+    private void surfaces(Moment m, Chemical c, Findings out, Findings.@Nullable Report inVessel) {
         List<Integer> met = new ArrayList<>();
         String why = "";
         for (int s : m.exposed()) {

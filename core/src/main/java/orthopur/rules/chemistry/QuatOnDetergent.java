@@ -51,8 +51,9 @@ public final class QuatOnDetergent extends BookRule {
                             Text.of(
                                     "never-together.detergent-binds-quat-both-are",
                                     "Detergent binds quat; both are spent."))
-                    .propose(Text.of("never-together.rinse-first", "Rinse first"), NeverTogether.rinse(m, ids));
+                    .propose(
+                            Text.of("never-together.rinse-first", "Rinse first"),
+                            NeverTogether.rinse(m, ids));
         }
     }
-
 }

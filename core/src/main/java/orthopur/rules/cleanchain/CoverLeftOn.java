@@ -85,6 +85,10 @@ public final class CoverLeftOn extends BookRule {
                                         "cover-left-on.what-lives-under-a-cover",
                                         "What lives under a cover is spread by the first movement after assembly."))
                         .deny(hidden);
+        // It stayed on itself, so its own surfaces were met by nothing either.
+        List<String> unmet = new ArrayList<>(ids);
+        part.surfaces().forEach(s -> unmet.add(s.id()));
+        out.adopt(r, unmet, RuleId.C2);
         Procedure p = end.procedure();
         int first = firstTreatment(end, hidden);
         String before = p.steps().get(first).id();

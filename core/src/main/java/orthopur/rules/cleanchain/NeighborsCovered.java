@@ -3,6 +3,7 @@ package orthopur.rules.cleanchain;
 import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -47,7 +48,16 @@ public final class NeighborsCovered extends BookRule {
                                     n),
                             Text.of(
                                     "neighbors-covered.what-flies-off",
-                                    "What flies off lands on what was sanitized an hour ago."));
+                                    "What flies off lands on what was sanitized an hour ago."))
+                    .propose(
+                            Text.of("neighbors-covered.cover-it", "Cover {0} first", n),
+                            insert(
+                                    m,
+                                    StepEdits.fresh(
+                                            m.procedure(),
+                                            0,
+                                            new Action.Prepare(List.of("cover over " + n)),
+                                            "Lay a cover over " + n + ".")));
         }
     }
 

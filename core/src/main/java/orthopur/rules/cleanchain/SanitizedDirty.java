@@ -24,7 +24,8 @@ public final class SanitizedDirty extends BookRule {
                 Severity.STOP,
                 "Only a washed and rinsed surface is sanitized",
                 Sources.FOOD_CODE_SURFACES,
-                RuleId.C3);
+                RuleId.C3,
+                RuleId.C6);
     }
 
     @Override

@@ -96,10 +96,7 @@ public final class WipingCloths extends BookRule {
                         .filter(
                                 s ->
                                         m.sheet().surface(s).materials().stream()
-                                                .anyMatch(
-                                                        x ->
-                                                                POROUS.contains(
-                                                                        Words.meant(x))))
+                                                .anyMatch(x -> POROUS.contains(Words.meant(x))))
                         .filter(s -> m.sheet().surface(s).zone() == 1)
                         .toList();
         if (!some.isEmpty()) {

@@ -14,8 +14,8 @@ import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
 /**
- * L17: compressed air for cleaning has a limit and a guard, and a gas that drives out the air is let
- * go only where the room has ventilation or an alarm.
+ * L17: compressed air for cleaning has a limit and a guard, and a gas that drives out the air is
+ * let go only where the room has ventilation or an alarm.
  */
 public final class CleaningGases extends BookRule {
     private static final Set<String> ALARMS = Set.of("alarm", "detector");
@@ -111,8 +111,7 @@ public final class CleaningGases extends BookRule {
                                         StepEdits.fresh(
                                                 m.procedure(),
                                                 0,
-                                                new Action.Prepare(
-                                                        java.util.List.of("CO₂ alarm")),
+                                                new Action.Prepare(java.util.List.of("CO₂ alarm")),
                                                 "Switch the CO₂ alarm on and hang it at knee height.")));
             }
         }

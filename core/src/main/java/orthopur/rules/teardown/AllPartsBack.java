@@ -150,6 +150,7 @@ public final class AllPartsBack extends BookRule {
                                                 : Text.of("all-parts-back.all", "all {0}", count)),
                                 putBack(end, taken, parts))
                         .under(out.onItem(first.id(), RuleId.T11));
+        out.adopt(r, ids, RuleId.L5, RuleId.C14);
         for (String id : ids) {
             // Made live without it, or filled while it was off: the missing part is the cause.
             for (RuleId rule : List.of(RuleId.L5, RuleId.C14)) {

@@ -47,7 +47,8 @@ class DemoSite implements ApplicationRunner {
     private final int port;
 
     DemoSite(
-            Sheets sheets, Premises premises,
+            Sheets sheets,
+            Premises premises,
             Versions procedures,
             Approvals approvals,
             Accounts accounts,

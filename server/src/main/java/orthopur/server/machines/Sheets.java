@@ -40,7 +40,6 @@ public class Sheets {
         this.log = log;
     }
 
-
     /** The newest sheet of every machine, by code. */
     public List<MachineSheet> all() {
         List<MachineSheet> all = new ArrayList<>();

@@ -57,7 +57,12 @@ class PrintController {
     private final Clock clock;
 
     PrintController(
-            Sheets sheets, Premises premises, OnPaper onPaper, Paper paper, Languages languages, Clock clock) {
+            Sheets sheets,
+            Premises premises,
+            OnPaper onPaper,
+            Paper paper,
+            Languages languages,
+            Clock clock) {
         this.languages = languages;
         this.sheets = sheets;
         this.premises = premises;
@@ -218,10 +223,7 @@ class PrintController {
     }
 
     private static List<PrintedStep> steps(
-            Procedure p,
-            MachineSheet sheet,
-            OnPaper.Printed printed,
-            Map<String, String> texts) {
+            Procedure p, MachineSheet sheet, OnPaper.Printed printed, Map<String, String> texts) {
         SheetIndex index = new SheetIndex(sheet);
         List<PrintedStep> all = new ArrayList<>();
         String before = "";

@@ -34,7 +34,14 @@ public class Approvals {
     private final Clock clock;
     private final SiteLog log;
 
-    Approvals(DSLContext db, Versions versions, Judging judging, Sheets sheets, Custody custody, Clock clock, SiteLog log) {
+    Approvals(
+            DSLContext db,
+            Versions versions,
+            Judging judging,
+            Sheets sheets,
+            Custody custody,
+            Clock clock,
+            SiteLog log) {
         this.db = db;
         this.versions = versions;
         this.judging = judging;

@@ -70,10 +70,7 @@ public class Drafts {
                                 wish.scope(),
                                 wish.halves()),
                         premises.now().context());
-        versions.insert(
-                judging.judge(judging.read(ProcedureFormat.document(p))),
-                1,
-                person.name());
+        versions.insert(judging.judge(judging.read(ProcedureFormat.document(p))), 1, person.name());
         return id;
     }
 

@@ -1,7 +1,5 @@
 package orthopur.server.procedures;
 
-import static orthopur.db.Tables.PROCEDURE_VERSION;
-
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;

@@ -151,8 +151,7 @@ class ProceduresController {
             @RequestBody Approval in,
             @AuthenticationPrincipal Person person) {
         return ProcedureView.of(
-                approvals.approve(
-                        id, version, in.revision(), in.reason(), sign(person, in.pin())));
+                approvals.approve(id, version, in.revision(), in.reason(), sign(person, in.pin())));
     }
 
     /** Approved versions that the rules of today stop. */
@@ -191,8 +190,7 @@ class ProceduresController {
             @PathVariable int version,
             @RequestBody Retirement in,
             @AuthenticationPrincipal Person person) {
-        return ProcedureView.of(
-                approvals.retire(id, version, in.reason(), sign(person, in.pin())));
+        return ProcedureView.of(approvals.retire(id, version, in.reason(), sign(person, in.pin())));
     }
 
     record NewComment(String stepId, String text) {}

@@ -117,8 +117,7 @@ class WorkbenchController {
             @RequestBody @ReadsAs(ProcedureDocument.class) String document,
             @RequestParam(defaultValue = "0") int configuration,
             @RequestParam(defaultValue = "true") boolean remedies) {
-        Judging.Judged judged =
-                judging.judge(judging.read(document), configuration, remedies);
+        Judging.Judged judged = judging.judge(judging.read(document), configuration, remedies);
         return VerdictDocument.of(judged.verdict(), judged.procedure());
     }
 

@@ -45,7 +45,14 @@ class Board {
     private final Clock clock;
     private final Bell bell;
 
-    Board(DSLContext db, Rounds rounds, RoundLog log, Sheets sheets, Premises premises, Clock clock, Bell bell) {
+    Board(
+            DSLContext db,
+            Rounds rounds,
+            RoundLog log,
+            Sheets sheets,
+            Premises premises,
+            Clock clock,
+            Bell bell) {
         this.db = db;
         this.rounds = rounds;
         this.log = log;
