@@ -14,6 +14,7 @@ const Trust = lazy(() => import("../begin/Trust"));
 const SignIn = lazy(() => import("../signin/SignIn"));
 const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
 const MachineList = lazy(() => import("../machines/MachineList"));
+const Mixing = lazy(() => import("../mixing/Mixing"));
 const Machine = lazy(() => import("../machines/Machine"));
 const SheetEditor = lazy(() => import("../sheets/SheetEditor"));
 const Mine = lazy(() => import("../people/Mine"));
@@ -135,6 +136,7 @@ const router = createBrowserRouter([
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/old-text", element: <OldText /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
+              { path: "/mixing", element: <Mixing /> },
               { path: "/rulebook", element: <RuleBook /> },
               { path: "/chemicals", element: <Chemicals /> },
               { path: "/people", element: <People /> },

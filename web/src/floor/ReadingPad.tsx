@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
 import { judge, type Outcome, type Pack } from "../round/core";
+import { Drops, Figure, Strip } from "../round/Dials";
 import { FromMeter } from "../round/FromMeter";
 import { degrees, say } from "../shared/say";
 import { celsiusOf, shownIn } from "../shared/temperature";
@@ -30,7 +31,10 @@ const DONE = [
 
 export function ReadingPad(p: Props) {
   const unit = degrees();
-  const [instrument, setInstrument] = useState(p.pack.instruments[0]);
+  const takes = p.plan.instruments;
+  // Packs from before that was kept take any.
+  const instruments = p.pack.instruments.filter((i) => !takes || takes.includes(i.id));
+  const [instrument, setInstrument] = useState(instruments[0]);
   const [strength, setStrength] = useState("");
   const [temperature, setTemperature] = useState("");
   const [other, setOther] = useState("");
@@ -94,7 +98,7 @@ export function ReadingPad(p: Props) {
         role="radiogroup"
         aria-label={say("floor.reading-pad.instrument", "Instrument")}
       >
-        {p.pack.instruments.map((i) => (
+        {instruments.map((i) => (
           // biome-ignore lint/a11y/useSemanticElements: a large target with two lines of text
           <button
             key={i.id}
@@ -113,6 +117,8 @@ export function ReadingPad(p: Props) {
       </div>
       {instrument.steps.length > 0 ? (
         <Strip marks={instrument.steps} value={strength} onPick={setStrength} />
+      ) : instrument.perDrop ? (
+        <Drops each={instrument.perDrop} value={strength} onChange={setStrength} />
       ) : (
         <Figure
           label={say("floor.reading-pad.strength", "Strength")}
@@ -170,109 +176,5 @@ export function ReadingPad(p: Props) {
         {say("floor.reading-pad.enter-the-reading", "Enter the reading")}
       </button>
     </section>
-  );
-}
-
-type FigureProps = {
-  label: string;
-  unit: string;
-  step: number;
-  value: string;
-  onChange: (v: string) => void;
-};
-
-function Figure({ label, unit, step, value, onChange }: FigureProps) {
-  const by = (d: number) => onChange(String(Math.max(0, (Number(value.replace(",", ".")) || 0) + d)));
-  return (
-    <div className="figure">
-      <button
-        className="floor-btn"
-        type="button"
-        aria-label={say("floor.reading-pad.less", "{0} less", label)}
-        onClick={() => by(-step)}
-      >
-        −
-      </button>
-      <label>
-        <span>
-          {label}, {unit}
-        </span>
-        <input
-          inputMode="decimal"
-          value={value}
-          maxLength={12}
-          onChange={(e) => onChange(e.currentTarget.value)}
-        />
-      </label>
-      <button
-        className="floor-btn"
-        type="button"
-        aria-label={say("floor.reading-pad.more", "{0} more", label)}
-        onClick={() => by(step)}
-      >
-        +
-      </button>
-    </div>
-  );
-}
-
-type StripProps = { marks: number[]; value: string; onPick: (v: string) => void };
-
-/**
- * The strip's scale by value and pattern, never by hue alone. What is seen between two marks is said so, not rounded
- * to one of them.
- */
-function Strip({ marks, value, onPick }: StripProps) {
-  const [between, setBetween] = useState(false);
-  const shown = between
-    ? marks.slice(1).map((m, i) => ({
-        value: (marks[i] + m) / 2,
-        words: `${marks[i]}–${m}`,
-        said: say("floor.reading-pad.to", "{0} to {1}", marks[i], m),
-        lines: i,
-      }))
-    : marks.map((m, i) => ({ value: m, words: String(m), said: undefined, lines: i }));
-  return (
-    <>
-      <div
-        className="strip"
-        role="radiogroup"
-        aria-label={say("floor.reading-pad.strength-on-the-strip-mg-l", "Strength on the strip, mg/L")}
-      >
-        {shown.map((m) => (
-          // biome-ignore lint/a11y/useSemanticElements: a patch of the scale with its pattern
-          <button
-            key={m.words}
-            type="button"
-            role="radio"
-            aria-checked={value === String(m.value)}
-            aria-label={m.said}
-            className="strip-mark"
-            onClick={() => onPick(String(m.value))}
-          >
-            <svg viewBox="0 0 40 26" width="100%" height="26" role="presentation">
-              <path
-                d={Array.from({ length: m.lines * 3 }, (_, k) => `M${2 + k * 3.2} 2V24`).join("")}
-                stroke="#f2ece0"
-                strokeWidth="1.6"
-              />
-            </svg>
-            {m.words}
-          </button>
-        ))}
-      </div>
-      <button
-        className="floor-btn strip-between"
-        type="button"
-        onClick={() => {
-          setBetween(!between);
-          onPick("");
-        }}
-      >
-        {between
-          ? say("floor.reading-pad.it-is-on-a-mark", "It is on a mark")
-          : say("floor.reading-pad.it-is-between-two-marks", "It is between two marks")}
-      </button>
-    </>
   );
 }

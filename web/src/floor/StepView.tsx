@@ -51,7 +51,13 @@ export function StepView(p: Props) {
       <div className="floor-step">
         <section
           className="floor-words"
-          aria-label={say("floor.step-view.step-of", "Step {0} of {1}", step.number, pack.steps.length)}
+          aria-label={say(
+            "floor.step-view.step-of",
+            "Step {0} of {1}",
+            step.number,
+            // A loop is led through position by position under the number it is written with.
+            Math.max(...pack.steps.map((s) => s.number)),
+          )}
         >
           <p className="floor-verb">
             {step.number}. {told(step.verb)}

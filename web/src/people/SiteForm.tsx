@@ -14,7 +14,13 @@ type Head = {
   name: string;
   town: string;
   zone: string;
-  mains: { temperature: Quantity; hardness: Quantity; ph: Quantity };
+  mains: {
+    temperature: Quantity;
+    hardness: Quantity;
+    ph: Quantity;
+    drinkable?: boolean;
+    tested?: string;
+  };
   ways?: Ways;
 };
 type Ways = {
@@ -25,6 +31,7 @@ type Ways = {
   temperatures: string;
   secondPersonFrom: string;
   keepYears: number;
+  stillUsedDays?: number;
 };
 
 const COMMON: Ways = {
@@ -75,7 +82,7 @@ function Fields({ head }: { head: Head }) {
   });
   const fields = effect.error instanceof ApiProblem ? effect.error.fields : [];
   const error = (pointer: string) => fields.find((f) => f.pointer.startsWith(pointer))?.message;
-  const water = (key: keyof Head["mains"], v: number | string) =>
+  const water = (key: "temperature" | "hardness" | "ph", v: number | string) =>
     typeof v === "number" &&
     setNow((n) => ({ ...n, mains: { ...n.mains, [key]: { ...n.mains[key], value: v } } }));
   const way = (change: Partial<Ways>) => setNow({ ...now, ways: { ...ways, ...change } });
@@ -136,11 +143,32 @@ function Fields({ head }: { head: Head }) {
           error={error("/mains/ph")}
           onChange={(v) => water("ph", v)}
         />
+        <Checkbox
+          label={say("people.site-form.it-is-drinking-water", "It is drinking water")}
+          checked={mains.drinkable !== false}
+          onChange={(e) => {
+            const drinkable = e.currentTarget.checked;
+            setNow((n) => ({ ...n, mains: { ...n.mains, drinkable } }));
+          }}
+        />
+        <TextInput
+          label={say("people.site-form.tested-for-e-coli", "Last tested free of E. coli")}
+          description={say(
+            "people.site-form.for-farms",
+            "Date and laboratory. Farms need it; leave it empty where there is no record.",
+          )}
+          maxLength={120}
+          value={mains.tested ?? ""}
+          onChange={(e) => {
+            const tested = e.currentTarget.value || undefined;
+            setNow((n) => ({ ...n, mains: { ...n.mains, tested } }));
+          }}
+        />
         <NativeSelect
           label={say("people.site-form.regime-of-new-machines", "Regime of new machines")}
           data={[
             { value: "retail", label: say("people.site-form.retail-kitchen", "retail kitchen") },
-            { value: "plant", label: "plant" },
+            { value: "plant", label: say("people.site-form.plant", "food plant") },
             { value: "farm", label: say("people.site-form.farm-packing", "farm packing") },
           ]}
           value={ways.regime}
@@ -172,7 +200,7 @@ function Fields({ head }: { head: Head }) {
               value: "per-meal",
               label: say("people.site-form.every-meal-period-on", "every meal period on"),
             },
-            { value: "four-hours", label: "every 4 hours on" },
+            { value: "four-hours", label: say("people.site-form.every-4-hours-on", "every 4 hours on") },
             { value: "per-use", label: say("people.site-form.every-use-on", "every use on") },
           ]}
           value={ways.secondPersonFrom}
@@ -183,6 +211,15 @@ function Fields({ head }: { head: Head }) {
           value={ways.keepYears}
           error={error("/ways/keepYears")}
           onChange={(v) => typeof v === "number" && way({ keepYears: v })}
+        />
+        <NumberInput
+          label={say(
+            "people.site-form.still-used-days",
+            "Days a procedure that no longer passes may be used, once signed for (1 to 60)",
+          )}
+          value={ways.stillUsedDays ?? 14}
+          error={error("/ways/stillUsedDays")}
+          onChange={(v) => typeof v === "number" && way({ stillUsedDays: v })}
         />
         <fieldset className="schools">
           <legend>{say("people.site-form.new-drafts", "New drafts")}</legend>

@@ -12,12 +12,13 @@ type Props = {
   stops: number;
   /** There is no verdict on what is written now. */
   unjudged: boolean;
+  onHead: () => void;
   onApprove: () => void;
   onRetire: () => void;
 };
 
 /** What this procedure is, and what can be done with it as a whole. */
-export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, onRetire }: Props) {
+export function BenchHead({ draft, sheet, editable, stops, unjudged, onHead, onApprove, onRetire }: Props) {
   const session = useSession();
   const { row } = draft.saved;
   const paper = `/api/prints/procedures/${row.id}/${row.version}`;
@@ -80,6 +81,9 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onApprove, 
       />
       {editable ? (
         <>
+          <button className="btn" type="button" onClick={onHead}>
+            {say("procedures.bench-head.title-people-ppe", "Title, PPE, people…")}
+          </button>
           <button className="btn" type="button" onClick={draft.undo} disabled={!draft.canUndo}>
             {say("procedures.bench-head.undo", "Undo")}
           </button>

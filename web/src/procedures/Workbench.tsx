@@ -13,6 +13,7 @@ import { Approve } from "./Approve";
 import { BenchHead } from "./BenchHead";
 import { Comments } from "./Comments";
 import { Compare } from "./Compare";
+import { HeadForm } from "./HeadForm";
 import { Keys } from "./Keys";
 import { LineField } from "./LineField";
 import { MendAll } from "./MendAll";
@@ -139,7 +140,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   );
   const [lit, setLit] = useState<Finding | null>(null);
   const [folded, setFolded] = useState<Set<string>>(new Set());
-  const [dialog, setDialog] = useState<"keys" | "approve" | "fix" | "retire" | null>(null);
+  const [dialog, setDialog] = useState<"keys" | "head" | "approve" | "fix" | "retire" | null>(null);
 
   // Coming by an address, the step it names is brought into sight once the ribbon stands.
   const drawn = verdict !== null;
@@ -362,6 +363,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         editable={editable}
         stops={verdict?.stops ?? 0}
         unjudged={judging.busy || problems.length > 0 || trouble !== null || verdict === null}
+        onHead={() => setDialog("head")}
         onApprove={() => setDialog("approve")}
         onRetire={() => setDialog("retire")}
       />
@@ -614,6 +616,17 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         </aside>
       </div>
       {dialog === "keys" && <Keys onClose={() => setDialog(null)} />}
+      {dialog === "head" && (
+        <HeadForm
+          doc={doc}
+          sheet={sheet}
+          onClose={() => setDialog(null)}
+          onTake={(next) => {
+            setDialog(null);
+            put(next);
+          }}
+        />
+      )}
       {dialog === "fix" && (
         <MendAll
           doc={doc}

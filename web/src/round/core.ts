@@ -89,10 +89,11 @@ export const siteNow = (newest: Known[], entries: { entry: Made; at: number; act
 
 /** Why an entry for the site may not be made: by whom, or which figure. */
 export const refusedForSite = (
+  newest: Known[],
   e: Made,
   at: number,
   actor: Actor,
-): { refused?: string; with?: string[]; outside?: string } => JSON.parse(siteRefuses(e, at, actor));
+): { refused?: string; with?: string[]; outside?: string } => JSON.parse(siteRefuses(newest, e, at, actor));
 
 /** What an energy is called where it is locked. */
 export function energyName(pack: Pack, energy: string): string {

@@ -50,6 +50,53 @@ export const trouble = (step: string, kind: string, words: string, item?: string
 export const photo = (step: string, sha256: string, what: string) =>
   made("photo", step, text("sha256", sha256), text("what", what));
 
+/** A solution in a vessel of the site; strength as it was mixed. */
+export const solutionMade = (b: {
+  vessel: string;
+  chemical: string;
+  litres: number;
+  mgPerL?: number;
+  label: string;
+  celsius: number;
+  until: number;
+}) =>
+  made(
+    "bucket-made",
+    "",
+    text("vessel", b.vessel),
+    text("chemical", b.chemical),
+    { name: "volume", value: b.litres, unit: "L" },
+    ...(b.mgPerL === undefined ? [] : [{ name: "strength", value: b.mgPerL, unit: "mg/L" }]),
+    text("label", b.label),
+    { name: "temperature", value: b.celsius, unit: "°C" },
+    { name: "until", value: b.until, unit: "ms" },
+  );
+
+export const solutionRead = (label: string, instrument: string, strength: number, celsius: number, at: number) =>
+  made(
+    "solution-read",
+    "",
+    text("label", label),
+    text("instrument", instrument),
+    { name: "strength", value: strength, unit: "mg/L" },
+    { name: "temperature", value: celsius, unit: "°C" },
+    { name: "at", value: at, unit: "ms" },
+  );
+
+export const solutionCorrected = (label: string, what: string, litres: number, drained: number, at: number) =>
+  made(
+    "solution-corrected",
+    "",
+    text("label", label),
+    text("what", what),
+    { name: "volume", value: litres, unit: "L" },
+    { name: "drained", value: drained, unit: "L" },
+    { name: "at", value: at, unit: "ms" },
+  );
+
+export const vesselEmptied = (vessel: string, rinsed: boolean) =>
+  made("vessel-emptied", "", text("vessel", vessel), text("rinsed", rinsed ? "yes" : "no"));
+
 /** For the site, at no step. */
 export const sparesCounted = (machine: string, part: string, count: number) =>
   made("spares-counted", "", text("machine", machine), text("part", part), {

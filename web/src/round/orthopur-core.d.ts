@@ -11,12 +11,20 @@ declare module "orthopur-core/floor.js" {
   };
   export function over(pack: object): CompiledRound;
   export function siteOnTop(newest: object, entries: object): string;
-  export function siteRefuses(entry: object, at: number, actor: object): string;
+  export function siteRefuses(newest: object, entry: object, at: number, actor: object): string;
 }
 
 /** All calculations of the core, compiled; answers come as JSON text in the form of the server's. */
 declare module "orthopur-core/calculator.js" {
-  export type CompiledCalculator = { compute(name: string, inputs: object): string };
+  /** The mixing bench over one pack; jobs go in as objects and cards come out as JSON text. */
+  export type CompiledTable = {
+    mix(job: object): string;
+    check(job: object, seen: number, celsius: number): string;
+  };
+  export type CompiledCalculator = {
+    compute(name: string, inputs: object): string;
+    bench(pack: object): CompiledTable;
+  };
   export function by(version: string, figures: object): CompiledCalculator;
   export function list(): string;
 }

@@ -80,7 +80,7 @@ export function useSiteStream(actor: Actor): SiteStream {
   );
 
   const write = (made: Made) => {
-    const no = refusedForSite(made, tabletNow(), actor);
+    const no = refusedForSite(newest, made, tabletNow() + skew, actor);
     if (no.refused) {
       setRefusal(fill(REFUSALS[no.refused] ?? no.refused, ...(no.with ?? [])));
       return;

@@ -27,6 +27,7 @@ export const keys = {
   logbook: key("logbook"),
   machines: key("machines"),
   map: key("map"),
+  mixing: key("mixing"),
   people: key("people"),
   procedure: key("procedure"),
   procedureOfRound: key("procedure-of-round"),

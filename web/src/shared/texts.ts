@@ -179,5 +179,14 @@ export const REFUSALS: Record<string, string> = {
   DID_THE_WORK: say("refusal.did-the-work", "{0} did work in this round; somebody else has to release it."),
   NOT_YOURS: say("refusal.not-yours", "{0} may not do this: it is for {1}."),
   NOT_SIGNED: say("refusal.not-signed", "This has to be signed; that takes a connection."),
+  STILL_HOLDS: say("refusal.still-holds", "{0} still holds {1}. Correct that, or empty it first."),
+  NOT_RINSED: say(
+    "refusal.not-rinsed",
+    "{0} held {1} and was not washed out. Wash it out before something else goes in.",
+  ),
+  NO_SOLUTION: say(
+    "refusal.no-solution",
+    "No solution of this site has the label {0}, or it is poured out.",
+  ),
   NAME_THE_PART: say("refusal.name-the-part", "Say which part."),
 };

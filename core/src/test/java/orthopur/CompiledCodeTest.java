@@ -27,6 +27,8 @@ class CompiledCodeTest {
             List.of(
                     "round",
                     "sitestream",
+                    "solution",
+                    "instrument",
                     "roundpack",
                     "mixing",
                     "quantity",

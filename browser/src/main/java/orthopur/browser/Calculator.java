@@ -39,6 +39,16 @@ public final class Calculator {
         return new Calculator(set.isEmpty() ? codes : codes.with(version, set));
     }
 
+    /**
+     * The mixing bench by the same book.
+     *
+     * @param pack products, vessels, instruments and water of the site, as the server gives them
+     */
+    @JSExport
+    public MixingTable bench(JSObject pack) {
+        return new MixingTable(new Tree(pack), book);
+    }
+
     /** Names and keys of all of them: {@code {calculations: [{name, keys}]}}. */
     @JSExport
     public static String list() {

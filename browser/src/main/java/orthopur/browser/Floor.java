@@ -29,7 +29,7 @@ public final class Floor {
      * @see FloorSite#refuses
      */
     @JSExport
-    public static String siteRefuses(JSObject entry, double at, JSObject actor) {
-        return FloorSite.refuses(entry, at, actor);
+    public static String siteRefuses(JSObject newest, JSObject entry, double at, JSObject actor) {
+        return FloorSite.refuses(newest, entry, at, actor);
     }
 }

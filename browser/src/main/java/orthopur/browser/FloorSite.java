@@ -37,14 +37,16 @@ final class FloorSite {
     }
 
     /**
-     * Why an entry may not be made, or nothing.
+     * Why an entry may not be made on top of what is known, or nothing.
      *
      * @return {@code {}}, {@code {refused, with}} or {@code {outside}}
      */
-    static String refuses(JSObject entry, double at, JSObject actor) {
+    static String refuses(JSObject newest, JSObject entry, double at, JSObject actor) {
         JsonText to = new JsonText().open();
+        Map<String, Known> known = new HashMap<>();
+        new Tree(newest).items(FloorSite::known).forEach(k -> known.put(k.entry().about(), k));
         try {
-            new SiteStream(SiteState.NOTHING)
+            new SiteStream(new SiteState(known))
                     .accept(
                             SiteEntry.read(FloorRound.entry(new Tree(entry))),
                             (long) at,

@@ -114,7 +114,7 @@ final class PackTree {
                 null);
     }
 
-    private static Instrument instrument(Tree t) {
+    static Instrument instrument(Tree t) {
         return new Instrument(
                 t.text("id"),
                 t.text("name"),

@@ -66,7 +66,10 @@ public final class Refused extends IllegalArgumentException {
         NOT_EVEN_SO("Not even for a time: the look has to be done, and nothing may have failed."),
         DID_THE_WORK("%s did work in this round; somebody else has to release it."),
         NOT_YOURS("%s may not do this: it is for %s."),
-        NOT_SIGNED("This has to be signed; that takes a connection.");
+        NOT_SIGNED("This has to be signed; that takes a connection."),
+        STILL_HOLDS("%s still holds %s. Correct that, or empty it first."),
+        NOT_RINSED("%s held %s and was not washed out. Wash it out before something else goes in."),
+        NO_SOLUTION("No solution of this site has the label %s, or it is poured out.");
 
         private final String sentence;
 

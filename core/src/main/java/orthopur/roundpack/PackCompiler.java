@@ -211,21 +211,17 @@ public final class PackCompiler {
     /** The pieces of each part that come at one position: of ten the third, of twenty two each. */
     private static List<Piece> share(List<Piece> all, int position, int of) {
         List<Piece> here = new ArrayList<>();
-        Map<String, List<Piece>> byPart = new TreeMap<>();
-        all.forEach(
-                p ->
-                        byPart.computeIfAbsent(
-                                        p.key().substring(0, p.key().lastIndexOf('#')),
-                                        k -> new ArrayList<>())
-                                .add(p));
         for (Piece p : all) {
-            List<Piece> same = byPart.get(p.key().substring(0, p.key().lastIndexOf('#')));
-            int n = same.indexOf(p);
-            if (n * of / same.size() + 1 == position) {
+            List<Piece> same = all.stream().filter(o -> part(o).equals(part(p))).toList();
+            if (same.indexOf(p) * of / same.size() + 1 == position) {
                 here.add(p);
             }
         }
         return here;
+    }
+
+    private static String part(Piece p) {
+        return p.key().substring(0, p.key().lastIndexOf('#'));
     }
 
     private PackStep step(int place) {
@@ -511,7 +507,9 @@ public final class PackCompiler {
                     default -> null;
                 };
         Ph label = c.label().highestPh();
-        return most == null || label == null ? most : Math.min(most, label.value());
+        return most == null || label == null
+                ? most
+                : Double.valueOf(Math.min(most.doubleValue(), label.value()));
     }
 
     private @Nullable Double penOff() {

@@ -19,14 +19,78 @@ public sealed interface SiteEntry {
      * @param vessel id of the vessel that it is in
      * @param chemical id of the product
      * @param litres of solution
-     * @param mgPerL as read, or as planned where nothing was read yet; null where it has no
-     *     strength of its own
+     * @param mgPerL as it was mixed; null where it has no strength of its own
+     * @param label that is on the vessel, and by which readings and rounds name it; null for one from
+     *     before there were labels
+     * @param celsius of the solution; null where nobody has read it
+     * @param until epoch milliseconds until when it may be used; null where the label names none
      */
-    record BucketMade(String vessel, String chemical, double litres, @Nullable Double mgPerL)
+    record BucketMade(
+            String vessel,
+            String chemical,
+            double litres,
+            @Nullable Double mgPerL,
+            @Nullable String label,
+            @Nullable Double celsius,
+            @Nullable Long until)
             implements SiteEntry {
+        public BucketMade(
+                String vessel, String chemical, double litres, @Nullable Double mgPerL) {
+            this(vessel, chemical, litres, mgPerL, null, null, null);
+        }
+
         @Override
         public String about() {
             return "bucket/" + vessel;
+        }
+    }
+
+    /**
+     * A solution was read.
+     *
+     * @param label of the solution
+     * @param instrument id
+     * @param celsius as the thermometer shows it
+     * @param at epoch milliseconds by the device, which tells readings of one solution apart
+     */
+    record SolutionRead(
+            String label, String instrument, double mgPerL, double celsius, long at)
+            implements SiteEntry {
+        @Override
+        public String about() {
+            return "reading/" + label + "/" + at;
+        }
+    }
+
+    /**
+     * A solution was corrected. That makes it neither younger nor cleaner.
+     *
+     * @param what how: add, drain-and-add, water, drain-and-fill, warm
+     * @param litres of concentrate or water that went in
+     * @param drained litres that came out first
+     * @param at epoch milliseconds by the device
+     */
+    record SolutionCorrected(String label, String what, double litres, double drained, long at)
+            implements SiteEntry {
+        /** How a solution is corrected. */
+        public static final List<String> WAYS =
+                List.of("add", "drain-and-add", "water", "drain-and-fill", "warm");
+
+        @Override
+        public String about() {
+            return "corrected/" + label + "/" + at;
+        }
+    }
+
+    /**
+     * A vessel was emptied.
+     *
+     * @param rinsed whether it was washed out as well, so that something else may go in
+     */
+    record VesselEmptied(String vessel, boolean rinsed) implements SiteEntry {
+        @Override
+        public String about() {
+            return "emptied/" + vessel;
         }
     }
 
@@ -86,7 +150,37 @@ public sealed interface SiteEntry {
                         if (e.mgPerL() != null) {
                             f.add(number("strength", e.mgPerL(), "mg/L"));
                         }
+                        if (e.label() != null) {
+                            f.add(text("label", e.label()));
+                        }
+                        if (e.celsius() != null) {
+                            f.add(number("temperature", e.celsius(), "°C"));
+                        }
+                        if (e.until() != null) {
+                            f.add(number("until", e.until(), "ms"));
+                        }
                         yield "bucket-made";
+                    }
+                    case SolutionRead e -> {
+                        f.add(text("label", e.label()));
+                        f.add(text("instrument", e.instrument()));
+                        f.add(number("strength", e.mgPerL(), "mg/L"));
+                        f.add(number("temperature", e.celsius(), "°C"));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "solution-read";
+                    }
+                    case SolutionCorrected e -> {
+                        f.add(text("label", e.label()));
+                        f.add(text("what", e.what()));
+                        f.add(number("volume", e.litres(), "L"));
+                        f.add(number("drained", e.drained(), "L"));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "solution-corrected";
+                    }
+                    case VesselEmptied e -> {
+                        f.add(text("vessel", e.vessel()));
+                        f.add(text("rinsed", e.rinsed() ? "yes" : "no"));
+                        yield "vessel-emptied";
                     }
                     case SparesCounted e -> {
                         f.add(text("machine", e.machine()));
@@ -133,7 +227,30 @@ public sealed interface SiteEntry {
                             f.value("volume", "L"),
                             f.find("strength").isEmpty()
                                     ? null
-                                    : Double.valueOf(f.value("strength", "mg/L")));
+                                    : Double.valueOf(f.value("strength", "mg/L")),
+                            f.find("label").isEmpty() ? null : f.text("label"),
+                            f.find("temperature").isEmpty()
+                                    ? null
+                                    : Double.valueOf(f.value("temperature", "°C")),
+                            f.find("until").isEmpty()
+                                    ? null
+                                    : Long.valueOf((long) f.value("until", "ms")));
+            case "solution-read" ->
+                    new SolutionRead(
+                            f.text("label"),
+                            f.text("instrument"),
+                            f.value("strength", "mg/L"),
+                            f.value("temperature", "°C"),
+                            (long) f.value("at", "ms"));
+            case "solution-corrected" ->
+                    new SolutionCorrected(
+                            f.text("label"),
+                            f.text("what"),
+                            f.value("volume", "L"),
+                            f.value("drained", "L"),
+                            (long) f.value("at", "ms"));
+            case "vessel-emptied" ->
+                    new VesselEmptied(f.text("vessel"), f.text("rinsed").equals("yes"));
             case "spares-counted" ->
                     new SparesCounted(
                             f.text("machine"),

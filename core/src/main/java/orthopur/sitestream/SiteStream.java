@@ -2,6 +2,7 @@ package orthopur.sitestream;
 
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.round.Actor;
@@ -40,6 +41,7 @@ public final class SiteStream {
     public void accept(SiteEntry entry, long at, Actor actor) {
         permitted(entry, actor);
         inRange(entry);
+        vessels(entry, at);
         Known there = newest.get(entry.about());
         if (there == null || there.at() <= at) {
             newest.put(entry.about(), new Known(entry, actor.name(), actor.person(), at));
@@ -60,6 +62,8 @@ public final class SiteStream {
                 switch (entry) {
                     case SiteEntry.BucketMade e -> actor.role().carriesOut();
                     case SiteEntry.ProductKept e -> actor.role().carriesOut();
+                    case SiteEntry.SolutionCorrected e -> actor.role().carriesOut();
+                    case SiteEntry.VesselEmptied e -> actor.role().carriesOut();
                     default -> actor.role().carriesOut() || actor.role().releases();
                 };
         if (!may) {
@@ -80,6 +84,24 @@ public final class SiteStream {
                     within("strength", e.mgPerL(), 0, MOST_MG_PER_L, "mg/L");
                 }
             }
+            case SiteEntry.SolutionRead e -> {
+                named("label", e.label());
+                named("instrument", e.instrument());
+                within("strength", e.mgPerL(), 0, MOST_MG_PER_L, "mg/L");
+                within("temperature", e.celsius(), -10, 110, "°C");
+            }
+            case SiteEntry.SolutionCorrected e -> {
+                named("label", e.label());
+                within("volume", e.litres(), 0, MOST_LITRES, "L");
+                within("drained", e.drained(), 0, MOST_LITRES, "L");
+                if (!SiteEntry.SolutionCorrected.WAYS.contains(e.what())) {
+                    throw new OutOfRange(
+                            "what",
+                            e.what(),
+                            String.join(", ", SiteEntry.SolutionCorrected.WAYS));
+                }
+            }
+            case SiteEntry.VesselEmptied e -> named("vessel", e.vessel());
             case SiteEntry.SparesCounted e -> {
                 named("machine", e.machine());
                 named("part", e.part());
@@ -99,6 +121,53 @@ public final class SiteStream {
                 named("text", e.text());
             }
         }
+    }
+
+    /**
+     * A vessel remembers: nothing goes on top of what it holds, and nothing else follows before it
+     * is washed out. A reading is of a solution that is there.
+     */
+    private void vessels(SiteEntry entry, long at) {
+        switch (entry) {
+            case SiteEntry.BucketMade e -> {
+                Known held = newest.get(e.about());
+                if (held == null
+                        || held.at() > at
+                        || !(held.entry() instanceof SiteEntry.BucketMade before)) {
+                    return;
+                }
+                SiteEntry.VesselEmptied out = emptiedSince(e.vessel(), held.at());
+                if (out == null) {
+                    throw new Refused(Why.STILL_HOLDS, e.vessel(), before.chemical());
+                }
+                if (!out.rinsed() && !before.chemical().equals(e.chemical())) {
+                    throw new Refused(Why.NOT_RINSED, e.vessel(), before.chemical());
+                }
+            }
+            case SiteEntry.SolutionRead e -> standing(e.label());
+            case SiteEntry.SolutionCorrected e -> standing(e.label());
+            default -> {}
+        }
+    }
+
+    private SiteEntry.@Nullable VesselEmptied emptiedSince(String vessel, long at) {
+        Known out = newest.get(new SiteEntry.VesselEmptied(vessel, false).about());
+        return out != null
+                        && out.at() >= at
+                        && out.entry() instanceof SiteEntry.VesselEmptied emptied
+                ? emptied
+                : null;
+    }
+
+    private void standing(String label) {
+        for (Known k : newest.values()) {
+            if (k.entry() instanceof SiteEntry.BucketMade made
+                    && label.equals(made.label())
+                    && emptiedSince(made.vessel(), k.at()) == null) {
+                return;
+            }
+        }
+        throw new Refused(Why.NO_SOLUTION, label);
     }
 
     private static void named(String field, String text) {

@@ -46,6 +46,7 @@ class MachinesController {
             List<NamedView> fittings,
             List<NamedView> programs,
             List<OptionView> options,
+            List<String> allergens,
             @Nullable Outline outline) {}
 
     record NamedView(String id, String name) {}
@@ -115,6 +116,7 @@ class MachinesController {
                                                         .map(o -> new NamedView(o.id(), o.name()))
                                                         .toList()))
                         .toList(),
+                s.allergens(),
                 s.outline());
     }
 

@@ -1,4 +1,4 @@
-/** The named calculations over HTTP, with the names, keys and answers of the command line. */
+/** The mixing bench: what the site mixes and reads with, labels of solutions, the named calculations. */
 @NullMarked
 package orthopur.server.mixing;
 

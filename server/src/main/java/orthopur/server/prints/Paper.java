@@ -24,7 +24,10 @@ public class Paper {
     /** The sizes that printers have. */
     public enum Size {
         A4("A4"),
-        LETTER("letter");
+        LETTER("letter"),
+        A6("105mm 148mm"),
+        /** A roll of labels, 62 mm wide. */
+        ROLL("62mm 110mm");
 
         private final String css;
 
@@ -34,7 +37,12 @@ public class Paper {
 
         /** A4 where the name is not known. */
         public static Size named(String name) {
-            return name.toLowerCase(Locale.ROOT).equals("letter") ? LETTER : A4;
+            return switch (name.toLowerCase(Locale.ROOT)) {
+                case "letter" -> LETTER;
+                case "a6" -> A6;
+                case "roll" -> ROLL;
+                default -> A4;
+            };
         }
     }
 

@@ -32,9 +32,6 @@ import orthopur.verdict.Verifier;
  */
 @Service
 public class Lapsed {
-    /** How long a version that no longer passes may still be used, once signed for. */
-    public static final Duration STILL_USED = Duration.ofDays(14);
-
     private static final int LEAST_REASON = 10;
     private static final String USED = "use of ";
 
@@ -123,6 +120,11 @@ public class Lapsed {
         return known;
     }
 
+    /** How long a version that no longer passes may still be used, once signed for; the site says. */
+    private Duration stillUsed() {
+        return Duration.ofDays(premises.now().site().habits().graceDays());
+    }
+
     private @Nullable Long until(String id, int version) {
         Long at =
                 db.select(SITE_CHANGE.AT)
@@ -131,7 +133,7 @@ public class Lapsed {
                         .orderBy(SITE_CHANGE.SEQ)
                         .limit(1)
                         .fetchOne(SITE_CHANGE.AT);
-        return at == null ? null : at + STILL_USED.toMillis();
+        return at == null ? null : at + stillUsed().toMillis();
     }
 
     /**
@@ -155,11 +157,11 @@ public class Lapsed {
                                 ? Text.of(
                                         "lapsed.a-supervisor-can-sign-that",
                                         "A supervisor can sign that it is used for {0} days more, under Procedures.",
-                                        STILL_USED.toDays())
+                                        stillUsed().toDays())
                                 : Text.of(
                                         "lapsed.the-days-for-which-it",
                                         "The {0} days for which it was signed are over; it needs a new version.",
-                                        STILL_USED.toDays())));
+                                        stillUsed().toDays())));
     }
 
     /** Signs that a version which no longer passes is used a while longer. */
@@ -202,6 +204,6 @@ public class Lapsed {
                 row.title(),
                 row.stops(),
                 row.because(),
-                clock.millis() + STILL_USED.toMillis());
+                clock.millis() + stillUsed().toMillis());
     }
 }

@@ -22,6 +22,7 @@ import orthopur.server.platform.Said;
 @ServerTest(own = true)
 class SheetsTest {
     @Autowired Sheets sheets;
+    @Autowired Premises premises;
     @Autowired MockMvc mvc;
     @Autowired Accounts accounts;
 
@@ -49,13 +50,13 @@ class SheetsTest {
 
     @Test
     void theSiteIsCheckedBeforeItReplacesTheOldOne() {
-        String before = sheets.surroundings().site().name();
+        String before = premises.now().site().name();
         assertThrows(
                 FormatError.class,
-                () -> sheets.site("{\"name\":\"x\"}", "{\"chemicals\":[]}", signed()));
-        assertEquals(before, sheets.surroundings().site().name());
-        assertEquals(310, sheets.surroundings().site().mains().hardness().mgPerL());
-        assertEquals(13, sheets.surroundings().chemicalIds().size());
+                () -> premises.site("{\"name\":\"x\"}", "{\"chemicals\":[]}", signed()));
+        assertEquals(before, premises.now().site().name());
+        assertEquals(310, premises.now().site().mains().hardness().mgPerL());
+        assertEquals(13, premises.now().chemicalIds().size());
     }
 
     @Test

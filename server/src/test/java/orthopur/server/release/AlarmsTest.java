@@ -24,7 +24,7 @@ import orthopur.server.Client;
 import orthopur.server.ServerTest;
 import orthopur.server.TestClock;
 import orthopur.server.floor.Tablet;
-import orthopur.server.machines.Sheets;
+import orthopur.server.machines.Premises;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -36,7 +36,7 @@ class AlarmsTest {
     @Autowired TestClock now;
     @Autowired MockMvc mvc;
     @Autowired Board board;
-    @Autowired Sheets sheets;
+    @Autowired Premises premises;
 
     private JsonNode alarms(Tablet t) {
         now.set(t.now);
@@ -106,7 +106,7 @@ class AlarmsTest {
                 .when(sender)
                 .send(any(SimpleMailMessage.class));
         AlarmMail alarms =
-                new AlarmMail(mail, board, sheets, "a@b.example", new String[] {"c@d.example"});
+                new AlarmMail(mail, board, premises, "a@b.example", new String[] {"c@d.example"});
         int all = board.machines().stream().mapToInt(m -> m.alarms().size()).sum();
         for (int i = 0; i < 3; i++) {
             alarms.tell();

@@ -1,0 +1,581 @@
+import "./mixing.css";
+import { Checkbox, NativeSelect, NumberInput } from "@mantine/core";
+import { useEffect, useMemo, useState } from "react";
+import { useSearchParams } from "react-router";
+import { message } from "../api/client";
+import * as enter from "../round/entries";
+import { Drops, Figure, Strip } from "../round/Dials";
+import { FromMeter } from "../round/FromMeter";
+import { tabletNow } from "../round/outbox";
+import { useSiteStream } from "../round/useSiteStream";
+import { degrees, say } from "../shared/say";
+import { useClock, useSession } from "../shared/session";
+import { celsiusOf, shownIn } from "../shared/temperature";
+import { sentence, told } from "../shared/texts";
+import { Calculations } from "./Calculations";
+import { Ground } from "./Ground";
+import { Shelf } from "./Shelf";
+import { newLabel, solutionsOf } from "./solutions";
+import { type Card, type Checked, type Job, type Pack, type Product, type Table, useTable, type Way } from "./table";
+import { Vessel } from "./Vessel";
+
+const number = (text: string | null, otherwise: number) => {
+  const n = Number(text);
+  return text !== null && text !== "" && Number.isFinite(n) ? n : otherwise;
+};
+
+/** The mixing bench: what to pour, what a reading says, what to do about it, and what stands on the shelf. */
+export default function Mixing() {
+  const { pack, table } = useTable();
+  const [params, setParams] = useSearchParams();
+  const show = params.get("show") ?? (params.get("label") ? "shelf" : "mix");
+  if (pack.isError && !table) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>{say("mixing.mixing.cannot-be-shown", "The mixing bench cannot be shown")}</h1>
+        <p>{message(pack.error)}</p>
+        <button className="btn" type="button" onClick={() => pack.refetch()}>
+          {say("mixing.mixing.try-again", "Try again")}
+        </button>
+      </main>
+    );
+  }
+  if (!table) {
+    return (
+      <main className="page-state">
+        <h1>{say("mixing.mixing.loading", "Loading products, vessels and instruments…")}</h1>
+      </main>
+    );
+  }
+  const go = (to: string) =>
+    setParams((now) => {
+      const next = new URLSearchParams(now);
+      next.set("show", to);
+      next.delete("label");
+      return next;
+    });
+  const tabs: [string, string][] = [
+    ["mix", say("mixing.mixing.mix-and-check", "Mix and check")],
+    ["shelf", say("mixing.mixing.solutions", "Solutions on site")],
+    ["calc", say("mixing.mixing.calculations", "Calculations")],
+  ];
+  return (
+    <main className="mixing">
+      <div className="tabs mixing-tabs" role="tablist">
+        {tabs.map(([id, name]) => (
+          <button key={id} type="button" role="tab" aria-selected={show === id} onClick={() => go(id)}>
+            {name}
+          </button>
+        ))}
+      </div>
+      {show === "shelf" ? (
+        <Shelf table={table} />
+      ) : show === "calc" ? (
+        <Calculations table={table} />
+      ) : table.pack.products.length === 0 ? (
+        <p className="page-state">
+          {say("mixing.mixing.no-products", "This site has no product to mix yet. Enter them under Chemicals first.")}
+        </p>
+      ) : (
+        <Mix table={table} params={params} setParams={setParams} />
+      )}
+    </main>
+  );
+}
+
+type MixProps = {
+  table: Table;
+  params: URLSearchParams;
+  setParams: ReturnType<typeof useSearchParams>[1];
+};
+
+function Mix({ table, params, setParams }: MixProps) {
+  const session = useSession().data;
+  const clock = useClock();
+  const unit = degrees();
+  const { pack } = table;
+  const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
+  const product = pack.products.find((p) => p.id === params.get("product")) ?? pack.products[0];
+  const vessel = pack.vessels.find((v) => v.id === params.get("vessel")) ?? pack.vessels[0];
+  const brim = vessel?.brim ?? 40;
+  const litres = number(params.get("litres"), Math.min(brim, Math.round(brim * 0.66)));
+  const celsius = number(params.get("t"), 20);
+  const ph = params.get("ph") === "" ? undefined : number(params.get("ph"), pack.ph + 0.6);
+  const hold = number(params.get("hold"), 0);
+  const stroke = number(params.get("stroke"), 0);
+  const fits = pack.instruments.filter((i) => !i.measures || MEASURES[product.kind] === i.measures);
+  const by = fits.find((i) => i.id === params.get("by")) ?? fits[0];
+  const wanted = params.get("aim") ? number(params.get("aim"), 0) : undefined;
+  const [seen, setSeen] = useState("");
+  const [seenAt, setSeenAt] = useState("");
+  const [done, setDone] = useState<string | null>(null);
+
+  // The address follows; it can be sent to somebody, and a reload loses nothing.
+  const put = (to: Record<string, string | number | null>) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        for (const [k, v] of Object.entries(to)) {
+          if (v === null) {
+            next.delete(k);
+          } else {
+            next.set(k, String(v));
+          }
+        }
+        return next;
+      },
+      { replace: true },
+    );
+
+  const job: Job = {
+    product: product.id,
+    litres,
+    brim,
+    celsius,
+    ph,
+    rinseAfter: pack.rinseAfter,
+    instrument: by?.id,
+    hold,
+    fade: 0,
+    strokeMl: stroke > 0 ? stroke : undefined,
+    wanted: wanted === undefined ? undefined : product.sanitizes ? wanted : wanted * 10_000,
+  };
+  const mixed = table.mix(job);
+  const card = mixed.outside === undefined ? (mixed as Card) : undefined;
+  const s = seen.trim() === "" ? Number.NaN : Number(seen.replace(",", "."));
+  const st = seenAt.trim() === "" ? celsius : celsiusOf(unit, Number(seenAt.replace(",", ".")));
+  const read = product.sanitizes && Number.isFinite(s) && Number.isFinite(st) ? table.check(job, s, st) : undefined;
+  const checked = read && read.outside === undefined ? (read as Checked) : undefined;
+
+  const solutions = useMemo(() => solutionsOf(site.newest), [site.newest]);
+  const standing = vessel && solutions.find((x) => x.vessel === vessel.id && !x.emptied);
+  const mine = standing?.label !== undefined && standing.chemical === product.id ? standing : undefined;
+  const may = session?.role === "CREW" || session?.role === "SUPERVISOR";
+
+  useEffect(() => {
+    if (site.refusal) {
+      setDone(null);
+    }
+  }, [site.refusal]);
+
+  function made() {
+    if (!card || !vessel) {
+      return;
+    }
+    const label = newLabel();
+    const until = tabletNow() + product.lifeMinutes * 60_000;
+    site.write(
+      enter.solutionMade({
+        vessel: vessel.id,
+        chemical: product.id,
+        litres,
+        mgPerL: card.then,
+        label,
+        celsius,
+        until,
+      }),
+    );
+    setDone(say("mixing.mixing.made", "Written down: label {0}, change by {1}.", label, clock.time(until)));
+  }
+
+  return (
+    <div className="mixing-body">
+      <section className="mixing-left" aria-label={say("mixing.mixing.what-is-mixed", "What is mixed")}>
+        <NativeSelect
+          label={say("mixing.mixing.product", "Product")}
+          data={pack.products.map((p) => ({ value: p.id, label: p.name }))}
+          value={product.id}
+          onChange={(e) => {
+            setSeen("");
+            put({ product: e.currentTarget.value, aim: null, by: null });
+          }}
+        />
+        {pack.vessels.length > 0 && (
+          <NativeSelect
+            label={say("mixing.mixing.vessel", "Vessel")}
+            data={pack.vessels.map((v) => ({
+              value: v.id,
+              label: say("mixing.mixing.vessel-brim", "{0}, {1} L to the brim", told(v.name), v.brim),
+            }))}
+            value={vessel?.id}
+            onChange={(e) => put({ vessel: e.currentTarget.value, litres: null })}
+          />
+        )}
+        <Vessel litres={litres} brim={brim} name={told(vessel?.name ?? "")} onLitres={(l) => put({ litres: l })} />
+        <NumberInput
+          label={say("mixing.mixing.liters", "Liters of solution")}
+          value={litres}
+          min={0}
+          onChange={(v) => typeof v === "number" && put({ litres: v })}
+        />
+        <NumberInput
+          label={say("mixing.mixing.temperature", "Its temperature, {0}", unit)}
+          value={shownIn(unit, celsius)}
+          onChange={(v) => typeof v === "number" && put({ t: celsiusOf(unit, v) })}
+        />
+        {product.sanitizes && (
+          <>
+            <NumberInput
+              label={say("mixing.mixing.ph", "pH of the mixed solution")}
+              description={say(
+                "mixing.mixing.ph-unread",
+                "Tap {0}; the concentrate raises it. Leave it empty where it is not read: then the stricter row counts.",
+                pack.ph,
+              )}
+              decimalScale={1}
+              value={ph ?? ""}
+              onChange={(v) => put({ ph: v === "" ? "" : v })}
+            />
+            {by ? (
+              <NativeSelect
+                label={say("mixing.mixing.read-with", "Read with")}
+                data={fits.map((i) => ({ value: i.id, label: told(i.name) }))}
+                value={by.id}
+                onChange={(e) => {
+                  setSeen("");
+                  put({ by: e.currentTarget.value });
+                }}
+              />
+            ) : (
+              <p className="note stop">
+                {say("mixing.mixing.nothing-reads", "This site has nothing that reads {0}.", product.name)}
+              </p>
+            )}
+            <NumberInput
+              label={say("mixing.mixing.hold", "Used until, hours from now")}
+              min={0}
+              max={24}
+              value={hold}
+              onChange={(v) => typeof v === "number" && put({ hold: v })}
+            />
+            <NumberInput
+              label={say("mixing.mixing.stroke", "One pump stroke, mL (0 for none)")}
+              min={0}
+              max={500}
+              value={stroke}
+              onChange={(v) => typeof v === "number" && put({ stroke: v })}
+            />
+          </>
+        )}
+        {wanted !== undefined && (
+          <button className="btn small" type="button" onClick={() => put({ aim: null })}>
+            {say("mixing.mixing.aim-for-me", "Choose the aim for me")}
+          </button>
+        )}
+      </section>
+
+      <section className="mixing-middle" aria-label={say("mixing.mixing.where-it-stands", "Where it stands")}>
+        <h1>{say("mixing.mixing.where-this-solution-stands", "Where this solution stands")}</h1>
+        {card && product.sanitizes && card.bands.length > 0 ? (
+          <>
+            <p className="quiet">
+              {say(
+                "mixing.mixing.ground-says",
+                "Pale ground: permitted for {0} s of wet contact. Inner field: a reading with {1} decides there. Drag the aim.",
+                card.contactSeconds ?? "–",
+                told(by?.name ?? "–"),
+              )}
+            </p>
+            <Ground
+              card={card}
+              celsius={celsius}
+              checked={checked}
+              readCelsius={st}
+              way={checked?.ways[0]}
+              what={WHAT[product.kind] ?? product.name}
+              onPick={(mg, c) => put({ aim: mg, t: c })}
+            />
+            {card.why && <p>{sentence(card.why)}</p>}
+          </>
+        ) : (
+          card?.why && <p className="mixing-words">{sentence(card.why)}</p>
+        )}
+        {product.sanitizes && by && (
+          <div className="mixing-check">
+            <h2>{say("mixing.mixing.check", "Check")}</h2>
+            <div className="mixing-dials">
+              {by.steps.length > 0 ? (
+                <Strip marks={by.steps} value={seen} onPick={setSeen} />
+              ) : by.perDrop ? (
+                <Drops each={by.perDrop} value={seen} onChange={setSeen} />
+              ) : (
+                <Figure
+                  label={say("mixing.mixing.it-shows", "It shows")}
+                  unit="mg/L"
+                  step={5}
+                  value={seen}
+                  onChange={setSeen}
+                />
+              )}
+              <Figure
+                label={say("mixing.mixing.thermometer", "Thermometer")}
+                unit={unit}
+                step={1}
+                value={seenAt}
+                onChange={setSeenAt}
+              />
+              <FromMeter desk fits={(m) => m.id === by.id} near={card?.then ?? 100} onRead={(v) => setSeen(String(v))} />
+            </div>
+            {read?.outside !== undefined && <p className="note stop">{told(read.outside)}</p>}
+          </div>
+        )}
+      </section>
+
+      <section className="mixing-right" aria-label={say("mixing.mixing.do-this", "Do this")} aria-live="polite">
+        <h2>{say("mixing.mixing.do-this", "Do this")}</h2>
+        {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
+        {card && !checked && <Pour card={card} product={product} />}
+        {checked && <Mend checked={checked} product={product} litres={litres} />}
+        {site.refusal && (
+          <p className="note stop" role="alert">
+            {site.refusal}
+          </p>
+        )}
+        {done && !site.refusal && (
+          <p className="note done" role="status">
+            {done}
+          </p>
+        )}
+        {standing && !mine && (
+          <p className="note stop">
+            {say(
+              "mixing.mixing.vessel-holds",
+              "{0} still holds {1}, made {2}. Empty it and wash it out first.",
+              told(vessel?.name ?? ""),
+              nameOf(pack, standing.chemical),
+              clock.time(standing.at),
+            )}
+          </p>
+        )}
+        {may && (
+          <div className="mixing-acts">
+            {!checked && !standing && (
+              <button
+                className="btn main"
+                type="button"
+                disabled={!card || card.problems.length > 0 || !vessel || card.concentrateMl === undefined}
+                onClick={made}
+              >
+                {say("mixing.mixing.i-mixed-it", "I mixed it: write it down")}
+              </button>
+            )}
+            {checked && mine?.label && by && (
+              <button
+                className="btn main"
+                type="button"
+                onClick={() => {
+                  site.write(enter.solutionRead(mine.label ?? "", by.id, s, st, tabletNow()));
+                  setDone(say("mixing.mixing.reading-kept", "Reading written down for {0}.", mine.label));
+                }}
+              >
+                {say("mixing.mixing.keep-reading", "Write the reading down for {0}", mine.label)}
+              </button>
+            )}
+            {checked && mine?.label && checked.ways[0] && WAYS[checked.ways[0].kind] && (
+              <button
+                className="btn"
+                type="button"
+                onClick={() => {
+                  const w = checked.ways[0];
+                  site.write(
+                    enter.solutionCorrected(mine.label ?? "", WAYS[w.kind] ?? "", w.litres, w.drained, tabletNow()),
+                  );
+                  put({ litres: Math.min(brim, Math.round((litres - w.drained + w.litres) * 100) / 100) });
+                  setSeen("");
+                  setDone(say("mixing.mixing.corrected", "Written down. Stir, wait a minute and read again."));
+                }}
+              >
+                {say("mixing.mixing.i-did-it", "I did it: read again")}
+              </button>
+            )}
+            {standing && (
+              <Emptied
+                onEmptied={(rinsed) => {
+                  site.write(enter.vesselEmptied(standing.vessel, rinsed));
+                  setSeen("");
+                  setDone(say("mixing.mixing.emptied", "Written down: {0} is empty.", told(vessel?.name ?? "")));
+                }}
+              />
+            )}
+            {mine?.label && (
+              <a className="btn" href={`/api/prints/solutions/${mine.label}.pdf?paper=A6`} target="_blank" rel="noreferrer">
+                {say("mixing.mixing.print-label", "Print label {0}", mine.label)}
+              </a>
+            )}
+          </div>
+        )}
+        <p className="quiet mixing-foot">
+          {say(
+            "mixing.mixing.label-first",
+            "The label of the product and the local code come first. Read it before use, whatever was computed here.",
+          )}
+        </p>
+      </section>
+    </div>
+  );
+}
+
+const nameOf = (pack: Pack, id: string) => pack.products.find((p) => p.id === id)?.name ?? id;
+
+/** What reads a product of this kind. */
+const MEASURES: Record<string, string> = { CHLORINE: "CHLORINE", QUAT: "QUAT", PAA: "PAA", IODINE: "IODINE" };
+
+const WHAT: Record<string, string> = {
+  CHLORINE: say("mixing.mixing.free-chlorine", "free chlorine"),
+  QUAT: say("mixing.mixing.active-quat", "active quat"),
+  PAA: say("mixing.mixing.peracetic-acid", "peracetic acid"),
+  IODINE: say("mixing.mixing.titratable-iodine", "titratable iodine"),
+};
+
+/** How a correction is called in the log. */
+const WAYS: Partial<Record<Way["kind"], string>> = {
+  ADD: "add",
+  DRAIN_AND_ADD: "drain-and-add",
+  WATER: "water",
+  DRAIN_AND_FILL: "drain-and-fill",
+  WARM: "warm",
+};
+
+function Emptied({ onEmptied }: { onEmptied: (rinsed: boolean) => void }) {
+  const [rinsed, setRinsed] = useState(true);
+  return (
+    <div className="mixing-empty">
+      <Checkbox
+        label={say("mixing.mixing.washed-out", "washed out and rinsed")}
+        checked={rinsed}
+        onChange={(e) => setRinsed(e.currentTarget.checked)}
+      />
+      <button className="btn" type="button" onClick={() => onEmptied(rinsed)}>
+        {say("mixing.mixing.it-is-empty", "It is poured out")}
+      </button>
+    </div>
+  );
+}
+
+const INTO_WATER = ["CAUSTIC", "ACID"];
+
+/** Water first, then so much of the concentrate. */
+function Pour({ card, product }: { card: Card; product: Product }) {
+  const round = (x: number) => Math.round(x * 100) / 100;
+  return (
+    <>
+      {card.problems.map((p) => (
+        <p key={p.id} className="note stop">
+          {sentence(p)}
+        </p>
+      ))}
+      {card.concentrateMl !== undefined && card.problems.length === 0 && (
+        <>
+          <ol className="pour">
+            <li>
+              {say("mixing.pour.water-first", "Water first")} <strong>{round(card.water)} L</strong>
+            </li>
+            <li>
+              {product.name} <strong className="pour-big">{round(card.concentrateMl)} mL</strong>
+              {card.strokes !== undefined && (
+                <span>
+                  {say(
+                    "mixing.pour.or-strokes",
+                    "or {0, plural, one {# whole stroke} other {# whole strokes}} of the pump: {1} mg/L",
+                    card.strokes,
+                    round(card.strokesGive ?? 0),
+                  )}
+                </span>
+              )}
+            </li>
+            <li>{say("mixing.pour.stir", "Stir, wait one minute, read it.")}</li>
+          </ol>
+          <p className="note done">
+            {card.percent !== undefined
+              ? say("mixing.pour.percent", "It is then {0} % of {1}.", round(card.percent), product.name)
+              : say("mixing.pour.then", "It is then {0} mg/L.", round(card.then ?? 0))}{" "}
+            {card.contactSeconds !== undefined &&
+              say("mixing.pour.keep-wet", "Keep surfaces wet for {0} s.", card.contactSeconds)}
+          </p>
+          {INTO_WATER.includes(product.kind) && (
+            <p className="note stop">
+              {say("mixing.pour.never-water", "Into the water, never water onto it: it boils up and splashes.")}
+            </p>
+          )}
+        </>
+      )}
+      {product.ppe.length > 0 && (
+        <p>
+          <strong>{say("mixing.pour.wear", "Wear:")}</strong> {product.ppe.map(told).join(", ")}
+        </p>
+      )}
+      {product.neverWith.length > 0 && (
+        <p>
+          <strong>{say("mixing.pour.never-with", "Never with:")}</strong> {product.neverWith.map(told).join("; ")}
+        </p>
+      )}
+      {card.concentrateMl !== undefined && product.pricePerLitre > 0 && (
+        <p className="quiet">
+          {say("mixing.pour.cost", "Cost of this: {0}", round((card.concentrateMl / 1000) * product.pricePerLitre))}
+        </p>
+      )}
+    </>
+  );
+}
+
+const OUTCOME: Record<Checked["outcome"], string> = {
+  IN: say("mixing.mend.in-range", "In range: fit for use."),
+  OUT: say("mixing.mend.out-of-range", "Out of range: not fit for use."),
+  CANNOT_TELL: say("mixing.mend.cant-tell", "Can’t tell: too close to a limit for this instrument."),
+};
+
+function Mend({ checked, product, litres }: { checked: Checked; product: Product; litres: number }) {
+  const unit = degrees();
+  const round = (x: number) => Math.round(x * 10) / 10;
+  const mL = (l: number) => Math.round(l * 1000);
+  const words = (w: Way): string =>
+    w.kind === "ADD"
+      ? say("mixing.mend.add", "Add {0} mL of {1} to the {2} L", mL(w.litres), product.name, litres)
+      : w.kind === "DRAIN_AND_ADD"
+        ? say("mixing.mend.drain-and-add", "Drain {0} mL, then add {1} mL of {2}", mL(w.drained), mL(w.litres), product.name)
+        : w.kind === "WATER"
+          ? say("mixing.mend.water", "Add {0} L of water", w.litres)
+          : w.kind === "DRAIN_AND_FILL"
+            ? say("mixing.mend.drain-and-fill", "Drain {0} L and fill with water", w.drained)
+            : w.kind === "WARM"
+              ? say("mixing.mend.warm", "Warm it to {0} {1}", shownIn(unit, w.celsius ?? 0), unit)
+              : say("mixing.mend.start-again", "Start again: pour it out and mix anew");
+  return (
+    <>
+      <p className={`note ${checked.outcome === "IN" ? "done" : "stop"}`}>
+        <strong>{OUTCOME[checked.outcome]}</strong>{" "}
+        {checked.least !== undefined
+          ? say(
+              "mixing.mend.at-this-temperature",
+              "It means {0} to {1} mg/L; at this temperature {2} to {3} mg/L are permitted.",
+              round(checked.low),
+              checked.high === undefined ? "…" : round(checked.high),
+              checked.least,
+              checked.most,
+            )
+          : say("mixing.mend.too-cold", "At this temperature no strength is enough.")}
+      </p>
+      {checked.ways.length > 0 && (
+        <ol className="ways">
+          {checked.ways.map((w, i) => (
+            <li key={w.kind} className={i === 0 ? "first" : ""}>
+              <span>{words(w)}</span>
+              {w.low !== undefined && (
+                <small>
+                  {w.sure
+                    ? say("mixing.mend.after", "then {0} to {1} mg/L", round(w.low), round(w.high ?? 0))
+                    : say(
+                        "mixing.mend.after-unsure",
+                        "then {0} to {1} mg/L: not sure, read it with a finer one",
+                        round(w.low),
+                        round(w.high ?? 0),
+                      )}
+                </small>
+              )}
+            </li>
+          ))}
+        </ol>
+      )}
+    </>
+  );
+}

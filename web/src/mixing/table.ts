@@ -1,0 +1,101 @@
+import { useQuery } from "@tanstack/react-query";
+import { by, type CompiledCalculator, type CompiledTable } from "orthopur-core/calculator.js";
+import { useMemo } from "react";
+import { api, type CoreText, type Schemas, unwrap } from "../api/client";
+import { heard } from "../shared/kept";
+import { keys } from "../shared/keys";
+
+/*
+ * The arithmetic of the bench is the core's, compiled; it answers here, with or without signal. What the site
+ * mixes and reads with is kept on the device.
+ */
+
+export type Pack = Schemas["MixingPack"];
+export type Product = Schemas["Product"];
+export type Band = { from: number; least: number; most: number; row: string };
+export type Card = {
+  bands: Band[];
+  low?: number;
+  high?: number;
+  target?: number;
+  percent?: number;
+  water: number;
+  concentrateMl?: number;
+  then?: number;
+  strokes?: number;
+  strokesGive?: number;
+  contactSeconds?: number;
+  why?: CoreText;
+  problems: CoreText[];
+  outside?: undefined;
+};
+export type Way = {
+  kind: "ADD" | "DRAIN_AND_ADD" | "WATER" | "DRAIN_AND_FILL" | "WARM" | "START_AGAIN";
+  litres: number;
+  drained: number;
+  celsius?: number;
+  low?: number;
+  high?: number;
+  sure: boolean;
+};
+export type Checked = {
+  outcome: "IN" | "OUT" | "CANNOT_TELL";
+  low: number;
+  /** Absent on the last mark of a strip: anything above. */
+  high?: number;
+  least?: number;
+  most?: number;
+  ways: Way[];
+  outside?: undefined;
+};
+export type Job = {
+  product: string;
+  litres: number;
+  brim: number;
+  celsius: number;
+  ph?: number;
+  rinseAfter: boolean;
+  instrument?: string;
+  hold: number;
+  fade: number;
+  stockMgPerL?: number;
+  strokeMl?: number;
+  wanted?: number;
+};
+export type Answer = {
+  result?: { value: number; unit: string };
+  also: Record<string, unknown>;
+  verdict?: string;
+  formula: string;
+  assumptions: string[];
+  message?: undefined;
+};
+export type RefusedInput = { key: string; message: string; allowed: string };
+
+export type Table = {
+  pack: Pack;
+  mix: (job: Job) => Card | { outside: string };
+  check: (job: Job, seen: number, celsius: number) => Checked | { outside: string };
+  compute: (name: string, inputs: Record<string, string>) => Answer | RefusedInput;
+};
+
+export function tableOf(pack: Pack): Table {
+  const calculator: CompiledCalculator = by(pack.version, pack.figures);
+  const table: CompiledTable = calculator.bench(pack);
+  return {
+    pack,
+    mix: (job) => JSON.parse(table.mix(job)),
+    check: (job, seen, celsius) => JSON.parse(table.check(job, seen, celsius)),
+    compute: (name, inputs) => JSON.parse(calculator.compute(name, inputs)),
+  };
+}
+
+/** The bench of this site; undefined until it is known. */
+export function useTable() {
+  const pack = useQuery({
+    queryKey: keys.mixing(),
+    queryFn: () => heard("mixing", () => unwrap(api.GET("/api/mixing/pack"))),
+  });
+  const table = useMemo(() => (pack.data ? tableOf(pack.data) : undefined), [pack.data]);
+  return { pack, table };
+}
