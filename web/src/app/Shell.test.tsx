@@ -30,6 +30,7 @@ describe("the bar of the desk", () => {
     expect([...places.querySelectorAll("a")].map((a) => a.textContent)).toEqual([
       "Machines",
       "Procedures",
+      "Mixing",
       "Floor",
       "Board",
       "Logbook",

@@ -42,7 +42,13 @@ const GROUPS: [string, [string, string, Record<string, string>][]][] = [
       [
         "caustic",
         say("mixing.calc.caustic", "Caustic by mass"),
-        { volume: "20L", wanted: "2%", stock: "25%", "wanted-density": "1.021kg/L", "stock-density": "1.27kg/L" },
+        {
+          volume: "20L",
+          wanted: "2%",
+          stock: "25%",
+          "wanted-density": "1.021kg/L",
+          "stock-density": "1.27kg/L",
+        },
       ],
       [
         "blend",
@@ -65,7 +71,11 @@ const GROUPS: [string, [string, string, Record<string, string>][]][] = [
         say("mixing.calc.limit", "Limits of a sanitizer"),
         { kind: "chlorine", strength: "60mg/L", pH: "8.6", temp: "30C" },
       ],
-      ["chlorine", say("mixing.calc.chlorine", "Share of quick chlorine"), { total: "100mg/L", pH: "7.0", temp: "25C" }],
+      [
+        "chlorine",
+        say("mixing.calc.chlorine", "Share of quick chlorine"),
+        { total: "100mg/L", pH: "7.0", temp: "25C" },
+      ],
       [
         "heat",
         say("mixing.calc.heat", "Heat that sanitizes"),
@@ -86,7 +96,11 @@ const GROUPS: [string, [string, string, Record<string, string>][]][] = [
   [
     say("mixing.calc.lasts", "How long does it last"),
     [
-      ["fade", say("mixing.calc.fade", "How fast it fades"), { readings: "0h:200mg/L,2h:150mg/L", minimum: "100mg/L" }],
+      [
+        "fade",
+        say("mixing.calc.fade", "How fast it fades"),
+        { readings: "0h:200mg/L,2h:150mg/L", minimum: "100mg/L" },
+      ],
       [
         "stock",
         say("mixing.calc.stock", "How long the stock lasts"),
@@ -97,7 +111,11 @@ const GROUPS: [string, [string, string, Record<string, string>][]][] = [
   [
     say("mixing.calc.lines", "Lines"),
     [
-      ["line", say("mixing.calc.line", "Volume and flow of a line"), { bore: "9.5mm", length: "38m", velocity: "1.5m/s" }],
+      [
+        "line",
+        say("mixing.calc.line", "Volume and flow of a line"),
+        { bore: "9.5mm", length: "38m", velocity: "1.5m/s" },
+      ],
       [
         "pressure",
         say("mixing.calc.pressure", "Pressure that it takes"),
@@ -136,16 +154,31 @@ const GROUPS: [string, [string, string, Record<string, string>][]][] = [
       [
         "hot-water",
         say("mixing.calc.hot-water", "Whether the hot water lasts"),
-        { draws: "40L@21:10,60L@21:40", heater: "18kW", tank: "400L", cold: "12C", hot: "65C", wanted: "45C" },
+        {
+          draws: "40L@21:10,60L@21:40",
+          heater: "18kW",
+          tank: "400L",
+          cold: "12C",
+          hot: "65C",
+          wanted: "45C",
+        },
       ],
     ],
   ],
   [
     say("mixing.calc.due", "When is it due"),
     [
-      ["interval", say("mixing.calc.interval", "Hours until the next clean"), { uses: "08:00", rooms: "4C@08:00,6C@18:00" }],
+      [
+        "interval",
+        say("mixing.calc.interval", "Hours until the next clean"),
+        { uses: "08:00", rooms: "4C@08:00,6C@18:00" },
+      ],
       ["trend", say("mixing.calc.trend", "Limits from own history"), { values: "12,15,11,14,13" }],
-      ["sample", say("mixing.calc.sample", "Which sites to swab tonight"), { sites: "nozzle,table,blade,seal", rounds: "4" }],
+      [
+        "sample",
+        say("mixing.calc.sample", "Which sites to swab tonight"),
+        { sites: "nozzle,table,blade,seal", rounds: "4" },
+      ],
     ],
   ],
   [
@@ -169,7 +202,13 @@ const GROUPS: [string, [string, string, Record<string, string>][]][] = [
   ],
   [
     say("mixing.calc.cost-group", "Cost"),
-    [["cost", say("mixing.calc.cost", "Cost of a round"), { amounts: "0.35L@4.20/L", minutes: "26", rate: "24/h" }]],
+    [
+      [
+        "cost",
+        say("mixing.calc.cost", "Cost of a round"),
+        { amounts: "0.35L@4.20/L", minutes: "26", rate: "24/h" },
+      ],
+    ],
   ],
 ];
 
@@ -220,7 +259,9 @@ export function Calculations({ table }: { table: Table }) {
             <TextInput
               key={key}
               label={key}
-              description={k.endsWith("?") ? say("mixing.calc.may-be-left-out", "may be left out") : undefined}
+              description={
+                k.endsWith("?") ? say("mixing.calc.may-be-left-out", "may be left out") : undefined
+              }
               value={params.get(`in.${key}`) ?? worked[key] ?? ""}
               error={refused?.key === key ? `${told(refused.message)} (${refused.allowed})` : undefined}
               onChange={(e) => {

@@ -1,6 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
-import { say } from "../shared/say";
-import { degrees } from "../shared/say";
+import { degrees, say } from "../shared/say";
 import { shownIn } from "../shared/temperature";
 import type { Band, Card, Checked, Way } from "./table";
 
@@ -48,10 +47,7 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
       const py = ((e.clientY - at.top) / at.height) * 372;
       const mg = ((px - LEFT) / (RIGHT - LEFT)) * far;
       const c = ((BOTTOM - py) / (BOTTOM - TOP)) * HOTTEST;
-      onPick(
-        Math.max(step, Math.round(mg / step) * step),
-        Math.max(1, Math.min(HOTTEST, Math.round(c))),
-      );
+      onPick(Math.max(step, Math.round(mg / step) * step), Math.max(1, Math.min(HOTTEST, Math.round(c))));
     }
   }
   function key(e: KeyboardEvent) {
@@ -74,16 +70,17 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
     const least = Math.min(...sorted.slice(0, i + 1).map((s) => s.least));
     return { from: b.from, to, least, most: b.most };
   });
-  const marks = [...new Set([...ground.map((g) => g.least), ...ground.map((g) => g.most)])].sort((a, b) => a - b);
+  const marks = [...new Set([...ground.map((g) => g.least), ...ground.map((g) => g.most)])].sort(
+    (a, b) => a - b,
+  );
   const temps = [...new Set(ground.map((g) => g.from))];
   const readY = y(readCelsius ?? celsius);
   const tone = checked ? { IN: "in", OUT: "out", CANNOT_TELL: "unsure" }[checked.outcome] : "";
   return (
-    <svg
-      ref={box}
+    <div
       className="ground"
-      viewBox="0 0 640 372"
       role="application"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: an application takes keys, and has to be reached by them
       tabIndex={0}
       aria-label={say(
         "mixing.ground.map",
@@ -99,97 +96,99 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
       onPointerMove={pick}
       onKeyDown={key}
     >
-      <defs>
-        <pattern id="off" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0V7" stroke="var(--hatch)" strokeWidth="1" opacity="0.55" />
-        </pattern>
-      </defs>
-      <rect x={LEFT} y={TOP} width={RIGHT - LEFT} height={BOTTOM - TOP} fill="url(#off)" />
-      {ground.map((g) => (
-        <rect
-          key={g.from}
-          x={x(g.least)}
-          y={y(g.to)}
-          width={x(g.most) - x(g.least)}
-          height={y(g.from) - y(g.to)}
-          className="ground-in"
-        />
-      ))}
-      {card.low !== undefined && card.high !== undefined && (
-        <rect
-          x={x(card.low)}
-          y={TOP}
-          width={Math.max(1, x(card.high) - x(card.low))}
-          height={y(ground[0]?.from ?? 0) - TOP}
-          className="ground-working"
-        />
-      )}
-      <path d={`M${LEFT} ${TOP}V${BOTTOM}H${RIGHT}`} className="ground-axis" />
-      {temps.map((t) => (
-        <g key={t}>
-          <path d={`M${LEFT - 5} ${y(t)}H${LEFT}`} className="ground-axis" />
-          <text x={LEFT - 9} y={y(t) + 5} textAnchor="end">
-            {shownIn(unit, t)}
-          </text>
-        </g>
-      ))}
-      <text x={LEFT - 9} y={TOP + 8} textAnchor="end">
-        {unit}
-      </text>
-      {marks.map((m, i) => (
-        <g key={m}>
-          <path d={`M${x(m)} ${BOTTOM}v5`} className="ground-axis" />
-          {(i === 0 || x(m) - x(marks[i - 1]) > 26) && (
-            <text x={x(m)} y={BOTTOM + 19} textAnchor="middle">
-              {m}
+      <svg ref={box} viewBox="0 0 640 372" aria-hidden="true">
+        <defs>
+          <pattern id="off" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <path d="M0 0V7" stroke="var(--hatch)" strokeWidth="1" opacity="0.55" />
+          </pattern>
+        </defs>
+        <rect x={LEFT} y={TOP} width={RIGHT - LEFT} height={BOTTOM - TOP} fill="url(#off)" />
+        {ground.map((g) => (
+          <rect
+            key={g.from}
+            x={x(g.least)}
+            y={y(g.to)}
+            width={x(g.most) - x(g.least)}
+            height={y(g.from) - y(g.to)}
+            className="ground-in"
+          />
+        ))}
+        {card.low !== undefined && card.high !== undefined && (
+          <rect
+            x={x(card.low)}
+            y={TOP}
+            width={Math.max(1, x(card.high) - x(card.low))}
+            height={y(ground[0]?.from ?? 0) - TOP}
+            className="ground-working"
+          />
+        )}
+        <path d={`M${LEFT} ${TOP}V${BOTTOM}H${RIGHT}`} className="ground-axis" />
+        {temps.map((t) => (
+          <g key={t}>
+            <path d={`M${LEFT - 5} ${y(t)}H${LEFT}`} className="ground-axis" />
+            <text x={LEFT - 9} y={y(t) + 5} textAnchor="end">
+              {shownIn(unit, t)}
             </text>
-          )}
-        </g>
-      ))}
-      <text x={(LEFT + RIGHT) / 2} y={BOTTOM + 38} textAnchor="middle">
-        {say("mixing.ground.mg-l", "{0}, mg/L", what)}
-      </text>
-      {aim !== undefined && (
-        <g className="ground-aim">
-          <path d={`M${x(aim)} ${BOTTOM}V${y(celsius)}H${LEFT}`} />
-          <path
-            d={`M${x(aim)} ${y(celsius) - 9}l9 9l-9 9l-9 -9z`}
-            className={card.problems.length > 0 ? "out" : "in"}
-          />
-          <text x={x(aim) + 14} y={y(celsius) - 8}>
-            {say("mixing.ground.aim", "aim {0}", aim)}
-          </text>
-        </g>
-      )}
-      {checked && (
-        <g className={`ground-read ${tone}`}>
-          <path
-            d={`M${x(checked.low)} ${readY}H${x(checked.high ?? far)}M${x(checked.low)} ${readY - 7}v14${
-              checked.high === undefined ? "" : `M${x(checked.high)} ${readY - 7}v14`
-            }`}
-          />
-          <text x={x(checked.low)} y={readY + 22}>
-            {say(
-              "mixing.ground.read",
-              "read: {0} to {1}",
-              Math.round(checked.low * 10) / 10,
-              checked.high === undefined ? "…" : Math.round(checked.high * 10) / 10,
+          </g>
+        ))}
+        <text x={LEFT - 9} y={TOP + 8} textAnchor="end">
+          {unit}
+        </text>
+        {marks.map((m, i) => (
+          <g key={m}>
+            <path d={`M${x(m)} ${BOTTOM}v5`} className="ground-axis" />
+            {(i === 0 || x(m) - x(marks[i - 1]) > 26) && (
+              <text x={x(m)} y={BOTTOM + 19} textAnchor="middle">
+                {m}
+              </text>
             )}
-          </text>
-          {way?.low !== undefined && way.high !== undefined && (
-            <>
-              <path
-                d={`M${x((checked.low + (checked.high ?? far)) / 2)} ${readY}L${x((way.low + way.high) / 2)} ${y(way.celsius ?? readCelsius ?? celsius)}`}
-                className="ground-path"
-              />
-              <path
-                d={`M${x(way.low)} ${y(way.celsius ?? readCelsius ?? celsius)}H${x(way.high)}`}
-                className="ground-after"
-              />
-            </>
-          )}
-        </g>
-      )}
-    </svg>
+          </g>
+        ))}
+        <text x={(LEFT + RIGHT) / 2} y={BOTTOM + 38} textAnchor="middle">
+          {say("mixing.ground.mg-l", "{0}, mg/L", what)}
+        </text>
+        {aim !== undefined && (
+          <g className="ground-aim">
+            <path d={`M${x(aim)} ${BOTTOM}V${y(celsius)}H${LEFT}`} />
+            <path
+              d={`M${x(aim)} ${y(celsius) - 9}l9 9l-9 9l-9 -9z`}
+              className={card.problems.length > 0 ? "out" : "in"}
+            />
+            <text x={x(aim) + 14} y={y(celsius) - 8}>
+              {say("mixing.ground.aim", "aim {0}", aim)}
+            </text>
+          </g>
+        )}
+        {checked && (
+          <g className={`ground-read ${tone}`}>
+            <path
+              d={`M${x(checked.low)} ${readY}H${x(checked.high ?? far)}M${x(checked.low)} ${readY - 7}v14${
+                checked.high === undefined ? "" : `M${x(checked.high)} ${readY - 7}v14`
+              }`}
+            />
+            <text x={x(checked.low)} y={readY + 22}>
+              {say(
+                "mixing.ground.read",
+                "read: {0} to {1}",
+                Math.round(checked.low * 10) / 10,
+                checked.high === undefined ? "…" : Math.round(checked.high * 10) / 10,
+              )}
+            </text>
+            {way?.low !== undefined && way.high !== undefined && (
+              <>
+                <path
+                  d={`M${x((checked.low + (checked.high ?? far)) / 2)} ${readY}L${x((way.low + way.high) / 2)} ${y(way.celsius ?? readCelsius ?? celsius)}`}
+                  className="ground-path"
+                />
+                <path
+                  d={`M${x(way.low)} ${y(way.celsius ?? readCelsius ?? celsius)}H${x(way.high)}`}
+                  className="ground-after"
+                />
+              </>
+            )}
+          </g>
+        )}
+      </svg>
+    </div>
   );
 }

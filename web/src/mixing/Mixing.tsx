@@ -3,8 +3,8 @@ import { Checkbox, NativeSelect, NumberInput } from "@mantine/core";
 import { useEffect, useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import { message } from "../api/client";
-import * as enter from "../round/entries";
 import { Drops, Figure, Strip } from "../round/Dials";
+import * as enter from "../round/entries";
 import { FromMeter } from "../round/FromMeter";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
@@ -16,7 +16,16 @@ import { Calculations } from "./Calculations";
 import { Ground } from "./Ground";
 import { Shelf } from "./Shelf";
 import { newLabel, solutionsOf } from "./solutions";
-import { type Card, type Checked, type Job, type Pack, type Product, type Table, useTable, type Way } from "./table";
+import {
+  type Card,
+  type Checked,
+  type Job,
+  type Pack,
+  type Product,
+  type Table,
+  useTable,
+  type Way,
+} from "./table";
 import { Vessel } from "./Vessel";
 
 const number = (text: string | null, otherwise: number) => {
@@ -74,7 +83,10 @@ export default function Mixing() {
         <Calculations table={table} />
       ) : table.pack.products.length === 0 ? (
         <p className="page-state">
-          {say("mixing.mixing.no-products", "This site has no product to mix yet. Enter them under Chemicals first.")}
+          {say(
+            "mixing.mixing.no-products",
+            "This site has no product to mix yet. Enter them under Chemicals first.",
+          )}
         </p>
       ) : (
         <Mix table={table} params={params} setParams={setParams} />
@@ -144,7 +156,8 @@ function Mix({ table, params, setParams }: MixProps) {
   const card = mixed.outside === undefined ? (mixed as Card) : undefined;
   const s = seen.trim() === "" ? Number.NaN : Number(seen.replace(",", "."));
   const st = seenAt.trim() === "" ? celsius : celsiusOf(unit, Number(seenAt.replace(",", ".")));
-  const read = product.sanitizes && Number.isFinite(s) && Number.isFinite(st) ? table.check(job, s, st) : undefined;
+  const read =
+    product.sanitizes && Number.isFinite(s) && Number.isFinite(st) ? table.check(job, s, st) : undefined;
   const checked = read && read.outside === undefined ? (read as Checked) : undefined;
 
   const solutions = useMemo(() => solutionsOf(site.newest), [site.newest]);
@@ -201,7 +214,12 @@ function Mix({ table, params, setParams }: MixProps) {
             onChange={(e) => put({ vessel: e.currentTarget.value, litres: null })}
           />
         )}
-        <Vessel litres={litres} brim={brim} name={told(vessel?.name ?? "")} onLitres={(l) => put({ litres: l })} />
+        <Vessel
+          litres={litres}
+          brim={brim}
+          name={told(vessel?.name ?? "")}
+          onLitres={(l) => put({ litres: l })}
+        />
         <NumberInput
           label={say("mixing.mixing.liters", "Liters of solution")}
           value={litres}
@@ -314,14 +332,23 @@ function Mix({ table, params, setParams }: MixProps) {
                 value={seenAt}
                 onChange={setSeenAt}
               />
-              <FromMeter desk fits={(m) => m.id === by.id} near={card?.then ?? 100} onRead={(v) => setSeen(String(v))} />
+              <FromMeter
+                desk
+                fits={(m) => m.id === by.id}
+                near={card?.then ?? 100}
+                onRead={(v) => setSeen(String(v))}
+              />
             </div>
             {read?.outside !== undefined && <p className="note stop">{told(read.outside)}</p>}
           </div>
         )}
       </section>
 
-      <section className="mixing-right" aria-label={say("mixing.mixing.do-this", "Do this")} aria-live="polite">
+      <section
+        className="mixing-right"
+        aria-label={say("mixing.mixing.do-this", "Do this")}
+        aria-live="polite"
+      >
         <h2>{say("mixing.mixing.do-this", "Do this")}</h2>
         {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
         {card && !checked && <Pour card={card} product={product} />}
@@ -378,11 +405,19 @@ function Mix({ table, params, setParams }: MixProps) {
                 onClick={() => {
                   const w = checked.ways[0];
                   site.write(
-                    enter.solutionCorrected(mine.label ?? "", WAYS[w.kind] ?? "", w.litres, w.drained, tabletNow()),
+                    enter.solutionCorrected(
+                      mine.label ?? "",
+                      WAYS[w.kind] ?? "",
+                      w.litres,
+                      w.drained,
+                      tabletNow(),
+                    ),
                   );
                   put({ litres: Math.min(brim, Math.round((litres - w.drained + w.litres) * 100) / 100) });
                   setSeen("");
-                  setDone(say("mixing.mixing.corrected", "Written down. Stir, wait a minute and read again."));
+                  setDone(
+                    say("mixing.mixing.corrected", "Written down. Stir, wait a minute and read again."),
+                  );
                 }}
               >
                 {say("mixing.mixing.i-did-it", "I did it: read again")}
@@ -393,12 +428,19 @@ function Mix({ table, params, setParams }: MixProps) {
                 onEmptied={(rinsed) => {
                   site.write(enter.vesselEmptied(standing.vessel, rinsed));
                   setSeen("");
-                  setDone(say("mixing.mixing.emptied", "Written down: {0} is empty.", told(vessel?.name ?? "")));
+                  setDone(
+                    say("mixing.mixing.emptied", "Written down: {0} is empty.", told(vessel?.name ?? "")),
+                  );
                 }}
               />
             )}
             {mine?.label && (
-              <a className="btn" href={`/api/prints/solutions/${mine.label}.pdf?paper=A6`} target="_blank" rel="noreferrer">
+              <a
+                className="btn"
+                href={`/api/prints/solutions/${mine.label}.pdf?paper=A6`}
+                target="_blank"
+                rel="noreferrer"
+              >
                 {say("mixing.mixing.print-label", "Print label {0}", mine.label)}
               </a>
             )}
@@ -494,7 +536,10 @@ function Pour({ card, product }: { card: Card; product: Product }) {
           </p>
           {INTO_WATER.includes(product.kind) && (
             <p className="note stop">
-              {say("mixing.pour.never-water", "Into the water, never water onto it: it boils up and splashes.")}
+              {say(
+                "mixing.pour.never-water",
+                "Into the water, never water onto it: it boils up and splashes.",
+              )}
             </p>
           )}
         </>
@@ -506,12 +551,17 @@ function Pour({ card, product }: { card: Card; product: Product }) {
       )}
       {product.neverWith.length > 0 && (
         <p>
-          <strong>{say("mixing.pour.never-with", "Never with:")}</strong> {product.neverWith.map(told).join("; ")}
+          <strong>{say("mixing.pour.never-with", "Never with:")}</strong>{" "}
+          {product.neverWith.map(told).join("; ")}
         </p>
       )}
       {card.concentrateMl !== undefined && product.pricePerLitre > 0 && (
         <p className="quiet">
-          {say("mixing.pour.cost", "Cost of this: {0}", round((card.concentrateMl / 1000) * product.pricePerLitre))}
+          {say(
+            "mixing.pour.cost",
+            "Cost of this: {0}",
+            round((card.concentrateMl / 1000) * product.pricePerLitre),
+          )}
         </p>
       )}
     </>
@@ -532,7 +582,13 @@ function Mend({ checked, product, litres }: { checked: Checked; product: Product
     w.kind === "ADD"
       ? say("mixing.mend.add", "Add {0} mL of {1} to the {2} L", mL(w.litres), product.name, litres)
       : w.kind === "DRAIN_AND_ADD"
-        ? say("mixing.mend.drain-and-add", "Drain {0} mL, then add {1} mL of {2}", mL(w.drained), mL(w.litres), product.name)
+        ? say(
+            "mixing.mend.drain-and-add",
+            "Drain {0} mL, then add {1} mL of {2}",
+            mL(w.drained),
+            mL(w.litres),
+            product.name,
+          )
         : w.kind === "WATER"
           ? say("mixing.mend.water", "Add {0} L of water", w.litres)
           : w.kind === "DRAIN_AND_FILL"

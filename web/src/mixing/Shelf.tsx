@@ -39,7 +39,10 @@ export function Shelf({ table }: { table: Table }) {
       )}
       {all.length === 0 && (
         <p className="page-state">
-          {say("mixing.shelf.nothing-yet", "Nothing was mixed and written down yet. It begins under “Mix and check”.")}
+          {say(
+            "mixing.shelf.nothing-yet",
+            "Nothing was mixed and written down yet. It begins under “Mix and check”.",
+          )}
         </p>
       )}
       <ul className="shelf">

@@ -28,10 +28,8 @@ export function Vessel({ litres, brim, name, onLitres }: Props) {
   }
   const marks = [0.25, 0.5, 0.75, 1].map((m) => m * brim);
   return (
-    <svg
-      ref={box}
+    <div
       className="vessel"
-      viewBox="0 0 220 165"
       role="slider"
       tabIndex={0}
       aria-label={say("mixing.vessel.liters-in", "Liters in {0}", name)}
@@ -46,22 +44,24 @@ export function Vessel({ litres, brim, name, onLitres }: Props) {
       onPointerMove={drag}
       onKeyDown={key}
     >
-      <rect x="20" y={y(litres)} width="140" height={BOTTOM - y(litres)} className="vessel-water" />
-      <path d={`M20 ${y(litres)}q12 -5 23 0t23 0t23 0t23 0t23 0t25 0`} className="vessel-line" />
-      <path d="M20 6V142Q20 152 30 152H150Q160 152 160 142V6" className="vessel-wall" />
-      {marks.map((m) => (
-        <g key={m}>
-          <path d={`M150 ${y(m)}H160`} className="vessel-wall" />
-          <text x="168" y={y(m) + 5}>
-            {m === brim
-              ? say("mixing.vessel.brim", "{0} brim", Math.round(m * 10) / 10)
-              : Math.round(m * 10) / 10}
-          </text>
-        </g>
-      ))}
-      <text x="90" y={Math.min(BOTTOM - 8, y(litres) + 30)} textAnchor="middle" className="vessel-in">
-        {say("mixing.vessel.in", "{0} L", litres)}
-      </text>
-    </svg>
+      <svg ref={box} viewBox="0 0 220 165" aria-hidden="true">
+        <rect x="20" y={y(litres)} width="140" height={BOTTOM - y(litres)} className="vessel-water" />
+        <path d={`M20 ${y(litres)}q12 -5 23 0t23 0t23 0t23 0t23 0t25 0`} className="vessel-line" />
+        <path d="M20 6V142Q20 152 30 152H150Q160 152 160 142V6" className="vessel-wall" />
+        {marks.map((m) => (
+          <g key={m}>
+            <path d={`M150 ${y(m)}H160`} className="vessel-wall" />
+            <text x="168" y={y(m) + 5}>
+              {m === brim
+                ? say("mixing.vessel.brim", "{0} brim", Math.round(m * 10) / 10)
+                : Math.round(m * 10) / 10}
+            </text>
+          </g>
+        ))}
+        <text x="90" y={Math.min(BOTTOM - 8, y(litres) + 30)} textAnchor="middle" className="vessel-in">
+          {say("mixing.vessel.in", "{0} L", litres)}
+        </text>
+      </svg>
+    </div>
   );
 }

@@ -51,7 +51,12 @@ export function solutionsOf(newest: Known[]): Solution[] {
           .sort((a, b) => a.at - b.at),
         corrections: of("solution-corrected")
           .filter(mine)
-          .map((x) => ({ at: x.at, what: text(x, "what") ?? "", litres: value(x, "volume") ?? 0, who: x.who }))
+          .map((x) => ({
+            at: x.at,
+            what: text(x, "what") ?? "",
+            litres: value(x, "volume") ?? 0,
+            who: x.who,
+          }))
           .sort((a, b) => a.at - b.at),
         emptied: out && { at: out.at, rinsed: text(out, "rinsed") === "yes" },
       };

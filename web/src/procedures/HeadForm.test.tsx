@@ -21,11 +21,19 @@ describe("the head of a procedure", () => {
   it("takes over what is worn, who works and what has to be gone", async () => {
     const take = vi.fn();
     const { user } = show(<HeadForm doc={DOC} sheet={SHEET} onClose={() => {}} onTake={take} />, {});
-    await user.type(screen.getByLabelText("Protective equipment worn throughout"), "{enter} long sleeves {enter}");
+    await user.type(
+      screen.getByLabelText("Protective equipment worn throughout"),
+      "{enter} long sleeves {enter}",
+    );
     await user.click(screen.getByLabelText("soy"));
     await user.selectOptions(screen.getByLabelText("Frequency"), "weekly");
     await user.click(screen.getByRole("button", { name: "Use these" }));
-    expect(take).toHaveBeenCalledWith({ ...DOC, kind: "weekly", ppe: ["apron", "long sleeves"], clears: ["soy"] });
+    expect(take).toHaveBeenCalledWith({
+      ...DOC,
+      kind: "weekly",
+      ppe: ["apron", "long sleeves"],
+      clears: ["soy"],
+    });
   });
 
   it("names what is wrong and takes nothing over", async () => {

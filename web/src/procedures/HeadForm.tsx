@@ -68,12 +68,8 @@ export function HeadForm({ doc, sheet, onClose, onTake }: Props) {
       />
       <Textarea
         label={say("procedures.head-form.worn-throughout", "Protective equipment worn throughout")}
-        description={say(
-          "procedures.head-form.one-a-line",
-          "One a line, for instance cut-resistant gloves.",
-        )}
-        autosize
-        minRows={2}
+        description={say("procedures.head-form.one-a-line", "One a line, for instance cut-resistant gloves.")}
+        rows={3}
         value={worn}
         onChange={(e) => setWorn(e.currentTarget.value)}
       />

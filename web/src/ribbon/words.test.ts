@@ -9,6 +9,7 @@ const names = namesOf(
     code: "M",
     name: "Machine",
     version: 1,
+    allergens: [],
     configuration: "",
     energies: [{ id: "cord", name: "Motor on its cord", kind: "CORD" }],
     passages: [],

@@ -58,7 +58,9 @@ export function Drops({ each, value, onChange }: DropsProps) {
         unit={say("floor.reading-pad.mg-l-each", "{0} mg/L each", each)}
         step={1}
         value={drops}
-        onChange={(v) => onChange(v.trim() === "" || !(Number(v) >= 0) ? v : String(Math.round(Number(v)) * each))}
+        onChange={(v) =>
+          onChange(v.trim() === "" || !(Number(v) >= 0) ? v : String(Math.round(Number(v)) * each))
+        }
       />
       <p className="pad-planned" aria-live="polite">
         {drops !== "" && say("floor.reading-pad.drops-mean", "{0} drops: {1} mg/L at most", drops, value)}

@@ -72,7 +72,13 @@ export const solutionMade = (b: {
     { name: "until", value: b.until, unit: "ms" },
   );
 
-export const solutionRead = (label: string, instrument: string, strength: number, celsius: number, at: number) =>
+export const solutionRead = (
+  label: string,
+  instrument: string,
+  strength: number,
+  celsius: number,
+  at: number,
+) =>
   made(
     "solution-read",
     "",

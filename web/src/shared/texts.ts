@@ -184,9 +184,6 @@ export const REFUSALS: Record<string, string> = {
     "refusal.not-rinsed",
     "{0} held {1} and was not washed out. Wash it out before something else goes in.",
   ),
-  NO_SOLUTION: say(
-    "refusal.no-solution",
-    "No solution of this site has the label {0}, or it is poured out.",
-  ),
+  NO_SOLUTION: say("refusal.no-solution", "No solution of this site has the label {0}, or it is poured out."),
   NAME_THE_PART: say("refusal.name-the-part", "Say which part."),
 };

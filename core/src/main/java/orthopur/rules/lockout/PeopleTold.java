@@ -37,7 +37,7 @@ public final class PeopleTold extends BookRule {
                                         m.number()),
                                 Text.of(
                                         "people-told.who-does-not-know-tries",
-                                        "Whoever does not know why it stands tries to start it, or looks for the key."));
+                                        "Somebody who does not know why it stands tries to start it, or looks for the key."));
             }
             case Action.Unlock a when !a.told() && locked(m) && last(m) -> {
                 Action told = new Action.Unlock(a.energies(), a.owner(), true);
