@@ -46,7 +46,7 @@ class BeforeStartTest {
         assertTrue(v.get("ppe").toString().contains("glove"), v.get("ppe").toString());
         assertTrue(v.get("things").size() >= 3, v.get("things").toString());
         assertTrue(v.get("minutes").asDouble() > 10 && v.get("minutes").asDouble() < 240);
-        assertEquals(36, v.get("steps").asInt());
+        assertEquals(38, v.get("steps").asInt());
         assertFalse(v.hasNonNull("whyNot"));
     }
 

@@ -43,7 +43,7 @@ class RuleBookApiTest {
         Client ilse = Client.ilse(mvc);
         JsonNode effect = ilse.post_(THIRD_ROW + "/effect", "{\"value\":160}").body();
         assertEquals(9, effect.get("approved").asInt());
-        assertEquals(5, effect.get("lost").size(), effect.toString());
+        assertEquals(4, effect.get("lost").size(), effect.toString());
         assertTrue(effect.at("/lost/0/because/0").asString().contains("160 mg/L"));
         assertEquals(
                 0, ilse.post_(THIRD_ROW + "/effect", "{\"value\":100}").body().get("lost").size());

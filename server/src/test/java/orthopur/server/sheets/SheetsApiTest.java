@@ -84,7 +84,7 @@ class SheetsApiTest {
     void aStricterLimitShowsWhatNoLongerPasses() {
         assertEquals(0, check().at("/effect/lost").size());
         ObjectNode surface = (ObjectNode) part("piston").withArray("surfaces").get(0);
-        surface.withArray("limits").add("no-chlorine");
+        surface.withArray("limits").add("no-immersion");
         JsonNode lost = check().at("/effect/lost/0");
         assertTrue(lost.get("stops").asInt() > 0, lost.toString());
     }
