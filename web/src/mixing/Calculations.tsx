@@ -306,7 +306,7 @@ function Answered({ answer }: { answer: Answer }) {
       <dl>
         {Object.entries(answer.also).map(([k, v]) => (
           <div key={k}>
-            <dt>{k}</dt>
+            <dt>{k.replace(/([a-z]{2})([A-Z])(?=[a-z])/g, (_, a, b) => `${a} ${b.toLowerCase()}`)}</dt>
             <dd>
               {typeof v === "object" && v !== null && "value" in v
                 ? `${shown(Number(v.value))} ${"unit" in v ? v.unit : ""}`

@@ -70,10 +70,18 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
     const least = Math.min(...sorted.slice(0, i + 1).map((s) => s.least));
     return { from: b.from, to, least, most: b.most };
   });
+  const top = ground.at(-1);
+  const outline = `M${[
+    ...ground.map((g) => `${x(g.least)} ${y(g.from)}V${y(g.to)}`),
+    ...ground.toReversed().map((g) => `${x(g.most)} ${y(g.to)}V${y(g.from)}`),
+  ].join("L")}Z`;
   const marks = [...new Set([...ground.map((g) => g.least), ...ground.map((g) => g.most)])].sort(
     (a, b) => a - b,
   );
-  const temps = [...new Set(ground.map((g) => g.from))];
+  // Only where the ground changes its width.
+  const temps = ground
+    .filter((g, i) => g.least !== ground[i - 1]?.least || g.most !== ground[i - 1]?.most)
+    .map((g) => g.from);
   const readY = y(readCelsius ?? celsius);
   const tone = checked ? { IN: "in", OUT: "out", CANNOT_TELL: "unsure" }[checked.outcome] : "";
   return (
@@ -103,16 +111,20 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
           </pattern>
         </defs>
         <rect x={LEFT} y={TOP} width={RIGHT - LEFT} height={BOTTOM - TOP} fill="url(#off)" />
-        {ground.map((g) => (
-          <rect
-            key={g.from}
-            x={x(g.least)}
-            y={y(g.to)}
-            width={x(g.most) - x(g.least)}
-            height={y(g.from) - y(g.to)}
-            className="ground-in"
-          />
-        ))}
+        <path d={outline} className="ground-in" />
+        {top && (
+          <text
+            x={(x(top.least) + x(top.most)) / 2}
+            y={TOP + 24}
+            textAnchor="middle"
+            className="ground-enough"
+          >
+            {say("mixing.ground.enough", "enough")}
+          </text>
+        )}
+        <text x={LEFT + 12} y={BOTTOM - 12} className="ground-weak">
+          {say("mixing.ground.too-weak", "too weak or too cold")}
+        </text>
         {card.low !== undefined && card.high !== undefined && (
           <rect
             x={x(card.low)}

@@ -70,7 +70,7 @@ export default function Mixing() {
   ];
   return (
     <main className="mixing">
-      <div className="tabs mixing-tabs" role="tablist">
+      <div className="mixing-tabs" role="tablist">
         {tabs.map(([id, name]) => (
           <button key={id} type="button" role="tab" aria-selected={show === id} onClick={() => go(id)}>
             {name}
@@ -220,24 +220,26 @@ function Mix({ table, params, setParams }: MixProps) {
           name={told(vessel?.name ?? "")}
           onLitres={(l) => put({ litres: l })}
         />
-        <NumberInput
-          label={say("mixing.mixing.liters", "Liters of solution")}
-          value={litres}
-          min={0}
-          onChange={(v) => typeof v === "number" && put({ litres: v })}
-        />
-        <NumberInput
-          label={say("mixing.mixing.temperature", "Its temperature, {0}", unit)}
-          value={shownIn(unit, celsius)}
-          onChange={(v) => typeof v === "number" && put({ t: celsiusOf(unit, v) })}
-        />
+        <div className="mixing-pair">
+          <NumberInput
+            label={say("mixing.mixing.liters", "Liters")}
+            value={litres}
+            min={0}
+            onChange={(v) => typeof v === "number" && put({ litres: v })}
+          />
+          <NumberInput
+            label={say("mixing.mixing.temperature", "Water, {0}", unit)}
+            value={shownIn(unit, celsius)}
+            onChange={(v) => typeof v === "number" && put({ t: celsiusOf(unit, v) })}
+          />
+        </div>
         {product.sanitizes && (
           <>
             <NumberInput
               label={say("mixing.mixing.ph", "pH of the mixed solution")}
               description={say(
                 "mixing.mixing.ph-unread",
-                "Tap {0}; the concentrate raises it. Leave it empty where it is not read: then the stricter row counts.",
+                "Tap {0}; concentrate raises it. Not read? Leave it empty.",
                 pack.ph,
               )}
               decimalScale={1}
@@ -259,20 +261,22 @@ function Mix({ table, params, setParams }: MixProps) {
                 {say("mixing.mixing.nothing-reads", "This site has nothing that reads {0}.", product.name)}
               </p>
             )}
-            <NumberInput
-              label={say("mixing.mixing.hold", "Used until, hours from now")}
-              min={0}
-              max={24}
-              value={hold}
-              onChange={(v) => typeof v === "number" && put({ hold: v })}
-            />
-            <NumberInput
-              label={say("mixing.mixing.stroke", "One pump stroke, mL (0 for none)")}
-              min={0}
-              max={500}
-              value={stroke}
-              onChange={(v) => typeof v === "number" && put({ stroke: v })}
-            />
+            <div className="mixing-pair">
+              <NumberInput
+                label={say("mixing.mixing.hold", "To last, hours")}
+                min={0}
+                max={24}
+                value={hold}
+                onChange={(v) => typeof v === "number" && put({ hold: v })}
+              />
+              <NumberInput
+                label={say("mixing.mixing.stroke", "Pump stroke, mL")}
+                min={0}
+                max={500}
+                value={stroke}
+                onChange={(v) => typeof v === "number" && put({ stroke: v })}
+              />
+            </div>
           </>
         )}
         {wanted !== undefined && (
@@ -499,6 +503,7 @@ const INTO_WATER = ["CAUSTIC", "ACID"];
 /** Water first, then so much of the concentrate. */
 function Pour({ card, product }: { card: Card; product: Product }) {
   const round = (x: number) => Math.round(x * 100) / 100;
+  const tidy = (mgPerL: number) => (mgPerL < 20 ? Math.round(mgPerL * 10) / 10 : Math.round(mgPerL));
   return (
     <>
       {card.problems.map((p) => (
@@ -510,7 +515,8 @@ function Pour({ card, product }: { card: Card; product: Product }) {
         <>
           <ol className="pour">
             <li>
-              {say("mixing.pour.water-first", "Water first")} <strong>{round(card.water)} L</strong>
+              {say("mixing.pour.water-first", "Water first")}{" "}
+              <strong>{Math.round(card.water * 10) / 10} L</strong>
             </li>
             <li>
               {product.name} <strong className="pour-big">{round(card.concentrateMl)} mL</strong>
@@ -520,7 +526,7 @@ function Pour({ card, product }: { card: Card; product: Product }) {
                     "mixing.pour.or-strokes",
                     "or {0, plural, one {# whole stroke} other {# whole strokes}} of the pump: {1} mg/L",
                     card.strokes,
-                    round(card.strokesGive ?? 0),
+                    tidy(card.strokesGive ?? 0),
                   )}
                 </span>
               )}
@@ -530,7 +536,7 @@ function Pour({ card, product }: { card: Card; product: Product }) {
           <p className="note done">
             {card.percent !== undefined
               ? say("mixing.pour.percent", "It is then {0} % of {1}.", round(card.percent), product.name)
-              : say("mixing.pour.then", "It is then {0} mg/L.", round(card.then ?? 0))}{" "}
+              : say("mixing.pour.then", "It is then {0} mg/L.", tidy(card.then ?? 0))}{" "}
             {card.contactSeconds !== undefined &&
               say("mixing.pour.keep-wet", "Keep surfaces wet for {0} s.", card.contactSeconds)}
           </p>

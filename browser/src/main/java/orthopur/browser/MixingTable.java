@@ -49,9 +49,7 @@ public final class MixingTable {
                 t.text("name"),
                 ChemicalKind.valueOf(t.text("kind")),
                 null,
-                stock == null
-                        ? null
-                        : new Stock(stock / 10_000, Stock.Basis.MASS_IN_VOLUME, null),
+                stock == null ? null : new Stock(stock / 10_000, Stock.Basis.MASS_IN_VOLUME, null),
                 new Label(
                         dosage(t, "least"),
                         dosage(t, "most"),
@@ -78,9 +76,7 @@ public final class MixingTable {
     private static @Nullable Dosage dosage(Tree t, String name) {
         Double mg = t.numberOrNull(name + "MgPerL");
         Double percent = t.numberOrNull(name + "Percent");
-        return mg != null
-                ? Strength.ofMgPerL(mg)
-                : percent != null ? new Share(percent) : null;
+        return mg != null ? Strength.ofMgPerL(mg) : percent != null ? new Share(percent) : null;
     }
 
     private static @Nullable Temperature temperature(@Nullable Double celsius) {
@@ -88,8 +84,8 @@ public final class MixingTable {
     }
 
     /**
-     * @param asked {@code {product, litres, brim, celsius, ph?, rinseAfter, instrument?, hold, fade,
-     *     stockMgPerL?, strokeMl?, wanted?}}
+     * @param asked {@code {product, litres, brim, celsius, ph?, rinseAfter, instrument?, hold,
+     *     fade, stockMgPerL?, strokeMl?, wanted?}}
      * @return the card, or {@code {outside}} for a figure outside its domain
      */
     @JSExport
@@ -108,7 +104,10 @@ public final class MixingTable {
                 products.stream()
                         .filter(p -> p.id().equals(t.text("product")))
                         .findFirst()
-                        .orElseThrow(() -> new OutOfRange("product", t.text("product"), "one of the site"));
+                        .orElseThrow(
+                                () ->
+                                        new OutOfRange(
+                                                "product", t.text("product"), "one of the site"));
         Double ph = t.numberOrNull("ph");
         Double stock = t.numberOrNull("stockMgPerL");
         Double stroke = t.numberOrNull("strokeMl");

@@ -20,8 +20,8 @@ public sealed interface SiteEntry {
      * @param chemical id of the product
      * @param litres of solution
      * @param mgPerL as it was mixed; null where it has no strength of its own
-     * @param label that is on the vessel, and by which readings and rounds name it; null for one from
-     *     before there were labels
+     * @param label that is on the vessel, and by which readings and rounds name it; null for one
+     *     from before there were labels
      * @param celsius of the solution; null where nobody has read it
      * @param until epoch milliseconds until when it may be used; null where the label names none
      */
@@ -34,8 +34,7 @@ public sealed interface SiteEntry {
             @Nullable Double celsius,
             @Nullable Long until)
             implements SiteEntry {
-        public BucketMade(
-                String vessel, String chemical, double litres, @Nullable Double mgPerL) {
+        public BucketMade(String vessel, String chemical, double litres, @Nullable Double mgPerL) {
             this(vessel, chemical, litres, mgPerL, null, null, null);
         }
 
@@ -53,8 +52,7 @@ public sealed interface SiteEntry {
      * @param celsius as the thermometer shows it
      * @param at epoch milliseconds by the device, which tells readings of one solution apart
      */
-    record SolutionRead(
-            String label, String instrument, double mgPerL, double celsius, long at)
+    record SolutionRead(String label, String instrument, double mgPerL, double celsius, long at)
             implements SiteEntry {
         @Override
         public String about() {

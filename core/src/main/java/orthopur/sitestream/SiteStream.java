@@ -96,9 +96,7 @@ public final class SiteStream {
                 within("drained", e.drained(), 0, MOST_LITRES, "L");
                 if (!SiteEntry.SolutionCorrected.WAYS.contains(e.what())) {
                     throw new OutOfRange(
-                            "what",
-                            e.what(),
-                            String.join(", ", SiteEntry.SolutionCorrected.WAYS));
+                            "what", e.what(), String.join(", ", SiteEntry.SolutionCorrected.WAYS));
                 }
             }
             case SiteEntry.VesselEmptied e -> named("vessel", e.vessel());

@@ -20,16 +20,16 @@ import orthopur.text.Text;
 /**
  * How a solution is made: water first, then so much of the concentrate.
  *
- * @param low,high ends of the working band in mg/L: what a reading may still show at the end, and at
- *     the beginning; null where there is none
+ * @param low,high ends of the working band in mg/L: what a reading may still show at the end, and
+ *     at the beginning; null where there is none
  * @param target in mg/L; null where it is dosed by volume only, or nothing is permitted
  * @param percent strength in percent of the product, for one that is dosed by volume; else null
  * @param why the target is this one
  * @param water litres that go in first
  * @param concentrate of the product, as a pitcher can show it; null where nothing can be said
  * @param then what results, in mg/L; null for percent
- * @param strokes whole strokes of the pump that stay within the band; null where none do or there is
- *     no pump
+ * @param strokes whole strokes of the pump that stay within the band; null where none do or there
+ *     is no pump
  * @param strokesGive what those result in, in mg/L
  * @param contact how long a surface has to stay wet with it; null for what sanitizes nothing
  * @param problems what stands against it, in plain sentences; nothing is mixed while there is one
@@ -173,8 +173,7 @@ public record DoseCard(
         private void aim(Band band) {
             Instrument i = job.instrument();
             double lasting = Math.exp(job.fade() * job.hold());
-            double off =
-                    i == null ? 0 : i.perDrop() != null ? i.perDrop() : i.tolerance();
+            double off = i == null ? 0 : i.perDrop() != null ? i.perDrop() : i.tolerance();
             double least = (band.least().mgPerL() + off) * lasting;
             double most = band.most().mgPerL() - (i != null && i.perDrop() != null ? 0 : off);
             low = least;
@@ -195,12 +194,18 @@ public record DoseCard(
                 double aim = Math.min(least * MARGIN, (least + most) / 2);
                 target = round(aim, least, most);
                 why =
-                        Text.of(
-                                "mix.lowest-that-lasts",
-                                "The lowest that still reads as enough after {0} h: from {1} to {2} mg/L a reading decides.",
-                                number(job.hold()),
-                                number(least),
-                                number(most));
+                        job.hold() == 0
+                                ? Text.of(
+                                        "mix.lowest-that-reads",
+                                        "The lowest that reads as enough for sure: from {0} to {1} mg/L a reading decides.",
+                                        number(least),
+                                        number(most))
+                                : Text.of(
+                                        "mix.lowest-that-lasts",
+                                        "The lowest that still reads as enough after {0} h: from {1} to {2} mg/L a reading decides.",
+                                        number(job.hold()),
+                                        number(least),
+                                        number(most));
             }
             Strength wanted = job.wanted();
             if (wanted != null) {
@@ -381,7 +386,9 @@ public record DoseCard(
         }
     }
 
-    /** Whether the concentrate goes into the water and never the other way: it boils up or splashes. */
+    /**
+     * Whether the concentrate goes into the water and never the other way: it boils up or splashes.
+     */
     public static boolean intoWater(ChemicalKind kind) {
         return kind == ChemicalKind.CAUSTIC || kind == ChemicalKind.ACID;
     }

@@ -53,9 +53,7 @@ public record Job(
 
     /** The permitted strengths by temperature, coldest first; empty for what sanitizes nothing. */
     public List<Band> bands(RuleBook book) {
-        return chemical.kind().sanitizes()
-                ? new SanitizerLimit(book).bands(use(at))
-                : List.of();
+        return chemical.kind().sanitizes() ? new SanitizerLimit(book).bands(use(at)) : List.of();
     }
 
     SanitizerLimit.Use use(Temperature temperature) {

@@ -184,8 +184,7 @@ public record Mended(
     private static @Nullable Way warmer(
             List<Band> bands, Interval means, Temperature at, double off) {
         for (Band b : bands) {
-            boolean enough =
-                    means.low() >= b.least().mgPerL() && means.high() <= b.most().mgPerL();
+            boolean enough = means.low() >= b.least().mgPerL() && means.high() <= b.most().mgPerL();
             double to = Math.ceil(b.from().celsius() + off);
             if (enough && to > at.celsius()) {
                 return new Way(Kind.WARM, 0, 0, to, means, true);

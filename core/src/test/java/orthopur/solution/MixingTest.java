@@ -142,12 +142,11 @@ class MixingTest {
         assertEquals(13, add.litres() * 1000, 1e-9);
         assertTrue(add.sure());
         assertTrue(
-                low.ways().stream().anyMatch(w -> w.kind() == Mended.Kind.WARM && w.celsius() == 25));
+                low.ways().stream()
+                        .anyMatch(w -> w.kind() == Mended.Kind.WARM && w.celsius() == 25));
         assertEquals(
-                Mended.Outcome.CANNOT_TELL,
-                Mended.of(j, 101, new Temperature(18), BOOK).outcome());
-        assertEquals(
-                Mended.Outcome.IN, Mended.of(j, 110, new Temperature(18), BOOK).outcome());
+                Mended.Outcome.CANNOT_TELL, Mended.of(j, 101, new Temperature(18), BOOK).outcome());
+        assertEquals(Mended.Outcome.IN, Mended.of(j, 110, new Temperature(18), BOOK).outcome());
         Mended full = Mended.of(job(60, 60, 18, PROBE), 62, new Temperature(18), BOOK);
         assertEquals(Mended.Kind.DRAIN_AND_ADD, full.ways().getFirst().kind());
         Mended strong = Mended.of(j, 260, new Temperature(18), BOOK);

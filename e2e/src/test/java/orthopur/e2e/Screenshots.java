@@ -32,9 +32,10 @@ public final class Screenshots {
             b.button(Pattern.compile("^Step 21 Sanitize")).click();
             b.page.getByLabel("Strength").waitFor();
             take(b, "workbench-step");
-            b.go("/procedures/qk-ov1-draft/1");
-            b.button(Pattern.compile("^Fix everything")).waitFor();
-            take(b, "workbench-oven");
+            b.go("/mixing?t=18&ph=7.4");
+            b.page.getByLabel("It shows, mg/L").fill("62");
+            b.page.getByText("Out of range").waitFor();
+            take(b, "mixing");
             b.go("/rulebook?group=S");
             b.button(Pattern.compile("^Two examples of .*stays wet")).click();
             b.page.locator(".example").first().waitFor();

@@ -1,4 +1,7 @@
-/** The mixing bench: what the site mixes and reads with, labels of solutions, the named calculations. */
+/**
+ * The mixing bench: what the site mixes and reads with, labels of solutions, the named
+ * calculations.
+ */
 @NullMarked
 package orthopur.server.mixing;
 

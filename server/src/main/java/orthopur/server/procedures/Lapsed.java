@@ -120,7 +120,9 @@ public class Lapsed {
         return known;
     }
 
-    /** How long a version that no longer passes may still be used, once signed for; the site says. */
+    /**
+     * How long a version that no longer passes may still be used, once signed for; the site says.
+     */
     private Duration stillUsed() {
         return Duration.ofDays(premises.now().site().habits().graceDays());
     }
