@@ -12,6 +12,7 @@ import { OwnLock } from "./OwnLock";
 import { Photo } from "./Photo";
 import { ReadingPad } from "./ReadingPad";
 import { Timers } from "./Timers";
+import { ToMix } from "./ToMix";
 import { Where } from "./Where";
 
 type Props = {
@@ -71,6 +72,7 @@ export function StepView(p: Props) {
             </p>
           )}
           <p className="floor-text">{told(step.words)}</p>
+          {step.mix && !still && <ToMix key={step.id} mix={step.mix} />}
           {step.things.length > 0 && (
             <ul className="floor-things">
               {step.things.map((t) => (

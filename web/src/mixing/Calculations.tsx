@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { useSearchParams } from "react-router";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
-import type { Answer, Table } from "./table";
+import type { Answer, Table } from "../solution/table";
 
 /** What one wants to do, and the calculations for it, each with one that is worked. */
 const GROUPS: [string, [string, string, Record<string, string>][]][] = [

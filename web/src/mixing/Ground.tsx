@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { degrees, say } from "../shared/say";
 import { shownIn } from "../shared/temperature";
-import type { Band, Card, Checked, Way } from "./table";
+import type { Band, Card, Checked, Way } from "../solution/table";
 
 type Props = {
   card: Card;

@@ -1,74 +1,11 @@
 // @vitest-environment jsdom
 import { fireEvent, screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
+import { PACK } from "../testing/mixing";
 import { MAREN, show } from "../testing/page";
 import Mixing from "./Mixing";
 
 vi.mock("../shared/live", () => ({ useLive: () => "live" }));
-
-const PACK = {
-  version: "public-codes-1",
-  figures: {},
-  products: [
-    {
-      id: "halvern-h12",
-      name: "Halvern H12",
-      kind: "CHLORINE",
-      sanitizes: true,
-      stockMgPerL: 146250,
-      leastMgPerL: 50,
-      mostMgPerL: 200,
-      contactSeconds: 60,
-      rinseDirected: false,
-      directions: "By the label.",
-      ppe: ["goggles"],
-      neverWith: ["acids"],
-      pricePerLitre: 4,
-      lifeMinutes: 240,
-    },
-    {
-      id: "lyebourne-c25",
-      name: "Lyebourne C25",
-      kind: "CAUSTIC",
-      sanitizes: false,
-      leastPercent: 1,
-      mostPercent: 3,
-      highestCelsius: 60,
-      rinseDirected: true,
-      directions: "2 % when sound.",
-      ppe: [],
-      neverWith: [],
-      pricePerLitre: 0,
-      lifeMinutes: 240,
-    },
-  ],
-  vessels: [{ id: "sink-3", name: "sink 3", kind: "sink", brim: 60 }],
-  instruments: [
-    {
-      id: "probe-2",
-      name: "Chlorine probe 2",
-      steps: [],
-      tolerance: 3,
-      temperatureTolerance: 0.5,
-      measures: "CHLORINE",
-      least: 0,
-      most: 300,
-    },
-    {
-      id: "quat-drops",
-      name: "Quat kit",
-      steps: [],
-      tolerance: 0,
-      temperatureTolerance: 0.5,
-      measures: "QUAT",
-      perDrop: 20,
-    },
-  ],
-  hardness: 310,
-  ph: 7.6,
-  tapCelsius: 12,
-  rinseAfter: false,
-};
 
 function bench(at = "/mixing", answers = {}) {
   return show(

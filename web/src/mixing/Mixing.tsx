@@ -12,20 +12,22 @@ import { degrees, say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { celsiusOf, shownIn } from "../shared/temperature";
 import { sentence, told } from "../shared/texts";
-import { Calculations } from "./Calculations";
-import { Ground } from "./Ground";
-import { Shelf } from "./Shelf";
-import { newLabel, solutionsOf } from "./solutions";
+import { Pour } from "../solution/Pour";
 import {
   type Card,
   type Checked,
   type Job,
   type Pack,
   type Product,
+  readersOf,
   type Table,
   useTable,
   type Way,
-} from "./table";
+} from "../solution/table";
+import { Calculations } from "./Calculations";
+import { Ground } from "./Ground";
+import { Shelf } from "./Shelf";
+import { newLabel, solutionsOf } from "./solutions";
 import { Vessel } from "./Vessel";
 
 const number = (text: string | null, otherwise: number) => {
@@ -115,7 +117,7 @@ function Mix({ table, params, setParams }: MixProps) {
   const ph = params.get("ph") === "" ? undefined : number(params.get("ph"), pack.ph + 0.6);
   const hold = number(params.get("hold"), 0);
   const stroke = number(params.get("stroke"), 0);
-  const fits = pack.instruments.filter((i) => !i.measures || MEASURES[product.kind] === i.measures);
+  const fits = readersOf(pack, product);
   const by = fits.find((i) => i.id === params.get("by")) ?? fits[0];
   const wanted = params.get("aim") ? number(params.get("aim"), 0) : undefined;
   const [seen, setSeen] = useState("");
@@ -463,9 +465,6 @@ function Mix({ table, params, setParams }: MixProps) {
 
 const nameOf = (pack: Pack, id: string) => pack.products.find((p) => p.id === id)?.name ?? id;
 
-/** What reads a product of this kind. */
-const MEASURES: Record<string, string> = { CHLORINE: "CHLORINE", QUAT: "QUAT", PAA: "PAA", IODINE: "IODINE" };
-
 const WHAT: Record<string, string> = {
   CHLORINE: say("mixing.mixing.free-chlorine", "free chlorine"),
   QUAT: say("mixing.mixing.active-quat", "active quat"),
@@ -495,82 +494,6 @@ function Emptied({ onEmptied }: { onEmptied: (rinsed: boolean) => void }) {
         {say("mixing.mixing.it-is-empty", "It is poured out")}
       </button>
     </div>
-  );
-}
-
-const INTO_WATER = ["CAUSTIC", "ACID"];
-
-/** Water first, then so much of the concentrate. */
-function Pour({ card, product }: { card: Card; product: Product }) {
-  const round = (x: number) => Math.round(x * 100) / 100;
-  const tidy = (mgPerL: number) => (mgPerL < 20 ? Math.round(mgPerL * 10) / 10 : Math.round(mgPerL));
-  return (
-    <>
-      {card.problems.map((p) => (
-        <p key={p.id} className="note stop">
-          {sentence(p)}
-        </p>
-      ))}
-      {card.concentrateMl !== undefined && card.problems.length === 0 && (
-        <>
-          <ol className="pour">
-            <li>
-              {say("mixing.pour.water-first", "Water first")}{" "}
-              <strong>{Math.round(card.water * 10) / 10} L</strong>
-            </li>
-            <li>
-              {product.name} <strong className="pour-big">{round(card.concentrateMl)} mL</strong>
-              {card.strokes !== undefined && (
-                <span>
-                  {say(
-                    "mixing.pour.or-strokes",
-                    "or {0, plural, one {# whole stroke} other {# whole strokes}} of the pump: {1} mg/L",
-                    card.strokes,
-                    tidy(card.strokesGive ?? 0),
-                  )}
-                </span>
-              )}
-            </li>
-            <li>{say("mixing.pour.stir", "Stir, wait one minute, read it.")}</li>
-          </ol>
-          <p className="note done">
-            {card.percent !== undefined
-              ? say("mixing.pour.percent", "It is then {0} % of {1}.", round(card.percent), product.name)
-              : say("mixing.pour.then", "It is then {0} mg/L.", tidy(card.then ?? 0))}{" "}
-            {card.contactSeconds !== undefined &&
-              say("mixing.pour.keep-wet", "Keep surfaces wet for {0} s.", card.contactSeconds)}
-          </p>
-          {INTO_WATER.includes(product.kind) && (
-            <p className="note stop">
-              {say(
-                "mixing.pour.never-water",
-                "Into the water, never water onto it: it boils up and splashes.",
-              )}
-            </p>
-          )}
-        </>
-      )}
-      {product.ppe.length > 0 && (
-        <p>
-          <strong>{say("mixing.pour.wear", "Wear:")}</strong> {product.ppe.map(told).join(", ")}
-        </p>
-      )}
-      {product.neverWith.length > 0 && (
-        <p>
-          <strong>{say("mixing.pour.never-with", "Never with:")}</strong>{" "}
-          {product.neverWith.map(told).join("; ")}
-        </p>
-      )}
-      {card.concentrateMl !== undefined && product.pricePerLitre > 0 && (
-        <p className="quiet">
-          {say(
-            "mixing.pour.cost",
-            "Cost of this: {0}",
-            round((card.concentrateMl / 1000) * product.pricePerLitre),
-          )}
-        </p>
-      )}
-    </>
   );
 }
 

@@ -4,8 +4,8 @@ import { useSiteStream } from "../round/useSiteStream";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { told } from "../shared/texts";
+import type { Table } from "../solution/table";
 import { fading, type Solution, type Standing, solutionsOf, standing } from "./solutions";
-import type { Table } from "./table";
 
 const SAYS: Record<Standing, string> = {
   fresh: say("mixing.shelf.usable", "usable"),

@@ -5,6 +5,7 @@ import type { Schemas } from "../api/client";
 import type { Step } from "../ribbon/draft";
 import type { Actions } from "../ribbon/words";
 import table from "../testing/actions.json";
+import { PACK } from "../testing/mixing";
 import { show } from "../testing/page";
 import { StepEditor } from "./StepEditor";
 
@@ -33,6 +34,7 @@ function editor(step: Partial<Step>, problems: { pointer: string; message: strin
       readOnly={false}
       onChange={onChange}
     />,
+    { "GET /api/mixing/pack": PACK },
   );
   return onChange;
 }
@@ -52,6 +54,19 @@ describe("the form of a step", () => {
     ]);
     expect(screen.queryByText(/More it can state/)).toBeNull();
     expect(screen.getByText(/allowed is 0 to 20/)).toBeTruthy();
+  });
+
+  it("offers the lowest strength that an instrument of the site surely reads as enough", async () => {
+    const onChange = editor({
+      action: "sanitize",
+      chemical: "halvern-h12",
+      strength: { value: 100, unit: "mg/L" },
+      temperature: { value: 64.4, unit: "°F" },
+      ph: 7.4,
+    });
+    expect(await screen.findByText(/Chlorine probe 2 decides from 103 to 197 mg\/L here/)).toBeDefined();
+    fireEvent.click(screen.getByRole("button", { name: "Aim at 110 mg/L" }));
+    expect(onChange.mock.lastCall?.[0].strength).toEqual({ value: 110, unit: "mg/L" });
   });
 
   it("takes a figure with its unit, and a text that is none is kept with a word about it", () => {

@@ -13,6 +13,7 @@ import { type Step, showQuantity, splitQuantity } from "../ribbon/draft";
 import type { Actions, Stated } from "../ribbon/words";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
+import { Aim } from "./Aim";
 import { LineField } from "./LineField";
 
 type Props = {
@@ -110,7 +111,13 @@ export const StepEditor = memo(function StepEditor(p: Props) {
         problem={problem("action")}
         onChange={onAction}
       />
-      {fields.filter((f) => open.has(f.name) || problem(f.name)).map(field)}
+      {fields
+        .filter((f) => open.has(f.name) || problem(f.name))
+        .flatMap((f) =>
+          f.name === "strength" && !p.readOnly
+            ? [field(f), <Aim key="aim" step={p.step} onAim={(v) => set("strength", v)} />]
+            : [field(f)],
+        )}
       {fields.some((f) => !open.has(f.name)) && (
         <details key={`${p.step.id} ${p.step.action}`}>
           <summary>

@@ -64,7 +64,8 @@ final class PackTree {
                 List.of(),
                 List.of(),
                 Map.of(),
-                t.textOrNull("action"));
+                t.textOrNull("action"),
+                null);
     }
 
     private static Piece piece(Tree t) {

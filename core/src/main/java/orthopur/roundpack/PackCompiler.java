@@ -21,6 +21,7 @@ import orthopur.machine.WasherType;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Share;
@@ -28,6 +29,7 @@ import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.rework.Rework;
 import orthopur.roundpack.RoundPack.CheckPlan;
+import orthopur.roundpack.RoundPack.Mix;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -205,7 +207,8 @@ public final class PackCompiler {
                 s.things(),
                 s.where(),
                 s.flows(),
-                s.action());
+                s.action(),
+                s.mix());
     }
 
     /** The pieces of each part that come at one position: of ten the third, of twenty two each. */
@@ -256,7 +259,22 @@ public final class PackCompiler {
                 a instanceof Action.Prepare p ? p.things() : List.of(),
                 where(a),
                 a instanceof Action.Circulate c ? flows(c) : Map.of(),
-                a.name());
+                a.name(),
+                mix(a.solution()));
+    }
+
+    private static @Nullable Mix mix(@Nullable Solution s) {
+        if (s == null || s.chemical() == null || s.strength() == null || s.volume() == null) {
+            return null;
+        }
+        return new Mix(
+                s.chemical(),
+                s.volume().litres(),
+                s.strength() instanceof Strength mg ? mg.mgPerL() : null,
+                s.strength() instanceof Share of ? of.percent() : null,
+                s.temperature() == null ? null : s.temperature().celsius(),
+                s.ph() == null ? null : s.ph().value(),
+                s.vessel());
     }
 
     /** Whether hands go to the machine itself: a part at the sink is out of its reach. */

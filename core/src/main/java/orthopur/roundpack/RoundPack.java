@@ -53,6 +53,25 @@ public record RoundPack(
     }
 
     /**
+     * A solution as a step asks for it; how much goes in is computed where the real liters are
+     * known. Of strength and share one is stated.
+     *
+     * @param litres of finished solution, above 0 L
+     * @param mgPerL strength, in mg/L
+     * @param percent share of the product by volume, in percent
+     * @param ph of the mixed solution; null where it is not stated
+     * @param vessel what it is mixed in, as the procedure calls it
+     */
+    public record Mix(
+            String product,
+            double litres,
+            @Nullable Double mgPerL,
+            @Nullable Double percent,
+            @Nullable Double celsius,
+            @Nullable Double ph,
+            @Nullable String vessel) {}
+
+    /**
      * One step as the tablet shows it.
      *
      * @param off,on pieces to tap, as "part#n"
@@ -67,6 +86,7 @@ public record RoundPack(
      * @param flows which way each passage is flushed, by its id
      * @param action stable name of what is done, as in stored procedures; null in packs from before
      *     that was kept
+     * @param mix what is mixed for it; null where it uses no product by strength and volume
      */
     public record PackStep(
             String id,
@@ -89,7 +109,8 @@ public record RoundPack(
             List<String> things,
             List<String> where,
             Map<String, Action.Flow> flows,
-            @Nullable String action) {
+            @Nullable String action,
+            @Nullable Mix mix) {
         private static final Set<String> CLEAN =
                 Set.of("wash", "sanitize", "circulate", "run-program");
 

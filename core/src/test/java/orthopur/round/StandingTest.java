@@ -109,7 +109,7 @@ class StandingTest {
     private static PackStep step(String verb, @Nullable String action) {
         return new PackStep(
                 "s", 1, "", verb, "", "", null, null, 1, List.of(), List.of(), null, null, null,
-                List.of(), List.of(), false, List.of(), List.of(), Map.of(), action);
+                List.of(), List.of(), false, List.of(), List.of(), Map.of(), action, null);
     }
 
     @Test

@@ -14,6 +14,7 @@ import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 import orthopur.quantity.Share;
 import orthopur.quantity.Temperature;
+import orthopur.quantity.Volume;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -45,6 +46,32 @@ class PackCompilerTest {
         assertEquals(38, step(wide, "sanitize").reading().bands().get(1).fromCelsius());
         assertTrue(s.timer().contact());
         assertEquals(60, s.timer().seconds());
+    }
+
+    @Test
+    void whatIsMixedIsSaidWithItsLitersAndOnlyWhereTheyAreStated() {
+        RoundPack.Mix bucket = step(Bench.good(), "sanitize").mix();
+        assertEquals(
+                new RoundPack.Mix("chlor", 40, 100.0, null, 18.0, 7.4, null), bucket);
+        Solution soak =
+                new Solution(
+                        "degreaser",
+                        new Share(1.5),
+                        new Temperature(43),
+                        null,
+                        new Volume(40),
+                        "sink 1");
+        Procedure p =
+                Bench.with(
+                        "sanitize",
+                        new Action.Soak(List.of("seal"), soak, null));
+        RoundPack.Mix mix = step(p, "sanitize").mix();
+        assertEquals(new RoundPack.Mix("degreaser", 40, null, 1.5, 43.0, null, "sink 1"), mix);
+        Procedure open =
+                Bench.with(
+                        "sanitize",
+                        new Action.Soak(List.of("seal"), soak.withVolume(null), null));
+        assertNull(step(open, "sanitize").mix(), "how much is not known without the liters");
     }
 
     @Test

@@ -90,6 +90,12 @@ export function tableOf(pack: Pack): Table {
   };
 }
 
+const READ = ["CHLORINE", "QUAT", "PAA", "IODINE"];
+
+/** What of the site reads a product. */
+export const readersOf = (pack: Pack, product: Product) =>
+  pack.instruments.filter((i) => !i.measures || (READ.includes(product.kind) && i.measures === product.kind));
+
 /** The bench of this site; undefined until it is known. */
 export function useTable() {
   const pack = useQuery({

@@ -1,0 +1,65 @@
+import { useState } from "react";
+import type { PackStep } from "../round/core";
+import { Figure } from "../round/Dials";
+import { say } from "../shared/say";
+import { Pour } from "../solution/Pour";
+import { useTable } from "../solution/table";
+
+type Mix = NonNullable<PackStep["mix"]>;
+
+/** How the solution of a step is mixed, for as many liters as are really there. */
+export function ToMix({ mix }: { mix: Mix }) {
+  const { pack, table } = useTable();
+  const [liters, setLiters] = useState(String(Math.round(mix.litres * 10) / 10));
+  const product = table?.pack.products.find((p) => p.id === mix.product);
+  if (!table || !product) {
+    return pack.isError || (table && !product) ? (
+      <p className="floor-caution">
+        {say(
+          "floor.to-mix.not-known",
+          "This tablet does not know how much goes in. Take it from the card over the sink, or ask.",
+        )}
+      </p>
+    ) : null;
+  }
+  // By volume the bench takes a cleaner's share, and a sanitizer's as the strength that it makes.
+  const share = mix.percent
+    ? (product.sanitizes ? (product.stockMgPerL ?? 0) / 100 : 10_000) * mix.percent
+    : undefined;
+  const wanted = mix.mgPerL ?? share;
+  if (!wanted || (mix.mgPerL && !product.sanitizes)) {
+    return null;
+  }
+  const there = Number(liters.replace(",", "."));
+  const vessel = table.pack.vessels.find((v) => v.name === mix.vessel || v.id === mix.vessel);
+  const card = table.mix({
+    product: mix.product,
+    litres: there,
+    brim: vessel?.brim ?? Math.max(there, mix.litres),
+    celsius: mix.celsius ?? table.pack.tapCelsius,
+    ph: mix.ph ?? undefined,
+    rinseAfter: table.pack.rinseAfter,
+    hold: 0,
+    fade: 0,
+    wanted,
+  });
+  return (
+    <section className="to-mix" aria-label={say("floor.to-mix.to-mix", "To mix")}>
+      <h3>{say("floor.to-mix.to-mix", "To mix")}</h3>
+      <Figure
+        label={say("floor.to-mix.liters-there", "Liters there")}
+        unit="L"
+        step={1}
+        value={liters}
+        onChange={setLiters}
+      />
+      <div>
+        {card.outside !== undefined ? (
+          <p className="note stop">{card.outside}</p>
+        ) : (
+          <Pour card={card} product={product} short />
+        )}
+      </div>
+    </section>
+  );
+}
