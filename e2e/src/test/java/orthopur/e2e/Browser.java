@@ -209,14 +209,7 @@ final class Browser implements AutoCloseable {
             answer(open.first());
             assertThat(open).hasCount(left - 1);
         }
-        for (Locator check : page.locator(".floor-checks li").all()) {
-            Locator input = check.locator("input");
-            if (input.count() > 0) {
-                input.fill(middle(check.locator("span").first().innerText()));
-            }
-            check.getByRole(AriaRole.BUTTON).click();
-            check.getByText("– right").waitFor();
-        }
+        checks();
         confirm();
         try {
             page.waitForFunction(
@@ -226,6 +219,18 @@ final class Browser implements AutoCloseable {
         } catch (com.microsoft.playwright.TimeoutError e) {
             throw new AssertionError(
                     "stuck: " + page.locator(".floor").innerText().replace('\n', '|'), e);
+        }
+    }
+
+    /** Enters what is measured at the step, in the middle of what is allowed. */
+    void checks() {
+        for (Locator check : page.locator(".floor-checks li").all()) {
+            Locator input = check.locator("input");
+            if (input.count() > 0) {
+                input.fill(middle(check.locator("span").first().innerText()));
+            }
+            check.getByRole(AriaRole.BUTTON).first().click();
+            check.getByText("– right").waitFor();
         }
     }
 
