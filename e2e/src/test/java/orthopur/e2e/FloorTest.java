@@ -29,7 +29,7 @@ class FloorTest {
         try (RunningServer server = new RunningServer();
                 Browser b = new Browser(server).as("Maren Oyelaran")) {
             b.go("/floor");
-            b.round(Pattern.compile("oil for the slide bar"));
+            b.round(Pattern.compile("oil at five points"));
             b.page.locator(".floor-verb").waitFor();
             b.page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
             String round = b.page.url();
