@@ -90,7 +90,8 @@ class JourneyTest {
                 b.page.locator(".btn.mend").first().click();
                 assertThat(verdict).not().hasText(was);
             }
-            // What is exactly on its row cannot be told from too weak; the aim beside the field can.
+            // What is exactly on its row cannot be told from too weak; the aim beside the field
+            // can.
             assertThat(b.page.locator(".finding")).hasCount(1);
             assertThat(b.page.locator(".finding")).containsText("too close to a limit");
             b.button(Pattern.compile("^Step 24 Sanitize")).click();

@@ -93,7 +93,8 @@ class MixingTest {
             try (Browser other = new Browser(RunningServer.shared()).as("Ilse Varga")) {
                 other.page.waitForCondition(
                         () ->
-                                other.page.context()
+                                other.page
+                                        .context()
                                         .request()
                                         .get(RunningServer.shared().url("/api/stream"))
                                         .text()
