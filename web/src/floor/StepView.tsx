@@ -72,7 +72,6 @@ export function StepView(p: Props) {
             </p>
           )}
           <p className="floor-text">{told(step.words)}</p>
-          {step.mix && !still && <ToMix key={step.id} mix={step.mix} />}
           {step.things.length > 0 && (
             <ul className="floor-things">
               {step.things.map((t) => (
@@ -92,6 +91,7 @@ export function StepView(p: Props) {
           {now.missingLocks.length > 0 && !still && (
             <OwnLock pack={pack} energies={now.missingLocks} step={step.id} write={live.write} />
           )}
+          {step.mix && !still && <ToMix key={step.id} mix={step.mix} />}
           {step.reading
             ? !still && (
                 <ReadingPad
