@@ -36,10 +36,13 @@ class MixingTest {
             b.page.getByLabel("Liters", exact()).fill("95");
             assertThat(b.text(Pattern.compile("do not go into it"))).isVisible();
             b.page.getByLabel("Liters", exact()).fill("40");
-            b.page.getByRole(AriaRole.SLIDER).focus();
+            Locator level = b.page.getByRole(AriaRole.SLIDER);
+            assertThat(level).hasAttribute("aria-valuenow", "40");
+            level.focus();
             b.page.keyboard().press("ArrowUp");
             assertThat(b.page.getByLabel("Liters", exact())).hasValue("41");
             b.page.keyboard().press("ArrowDown");
+            assertThat(level).hasAttribute("aria-valuenow", "40");
 
             b.button(Pattern.compile("^I mixed it")).click();
             String label = label(b);
