@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "../api/client";
 import { judge, type Outcome, type Pack } from "../round/core";
-import { Drops, Figure, Strip } from "../round/Dials";
+import { Figure, StrengthDial } from "../round/Dials";
 import { FromMeter } from "../round/FromMeter";
 import { degrees, say } from "../shared/say";
 import { celsiusOf, shownIn } from "../shared/temperature";
@@ -115,19 +115,12 @@ export function ReadingPad(p: Props) {
           </button>
         ))}
       </div>
-      {instrument.steps.length > 0 ? (
-        <Strip marks={instrument.steps} value={strength} onPick={setStrength} />
-      ) : instrument.perDrop ? (
-        <Drops each={instrument.perDrop} value={strength} onChange={setStrength} />
-      ) : (
-        <Figure
-          label={say("floor.reading-pad.strength", "Strength")}
-          unit="mg/L"
-          step={5}
-          value={strength}
-          onChange={setStrength}
-        />
-      )}
+      <StrengthDial
+        by={instrument}
+        label={say("floor.reading-pad.strength", "Strength")}
+        value={strength}
+        onChange={setStrength}
+      />
       <FromMeter
         fits={(m) => m.id === instrument.id}
         near={p.plan.bands[0]?.leastMgPerL * 1.15}

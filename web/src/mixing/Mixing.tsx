@@ -3,7 +3,7 @@ import { Checkbox, NativeSelect, NumberInput } from "@mantine/core";
 import { useEffect, useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import { message } from "../api/client";
-import { Drops, Figure, Strip } from "../round/Dials";
+import { Figure, StrengthDial } from "../round/Dials";
 import * as enter from "../round/entries";
 import { FromMeter } from "../round/FromMeter";
 import { tabletNow } from "../round/outbox";
@@ -318,19 +318,12 @@ function Mix({ table, params, setParams }: MixProps) {
           <div className="mixing-check">
             <h2>{say("mixing.mixing.check", "Check")}</h2>
             <div className="mixing-dials">
-              {by.steps.length > 0 ? (
-                <Strip marks={by.steps} value={seen} onPick={setSeen} />
-              ) : by.perDrop ? (
-                <Drops each={by.perDrop} value={seen} onChange={setSeen} />
-              ) : (
-                <Figure
-                  label={say("mixing.mixing.it-shows", "It shows")}
-                  unit="mg/L"
-                  step={5}
-                  value={seen}
-                  onChange={setSeen}
-                />
-              )}
+              <StrengthDial
+                by={by}
+                label={say("mixing.mixing.it-shows", "It shows")}
+                value={seen}
+                onChange={setSeen}
+              />
               <Figure
                 label={say("mixing.mixing.thermometer", "Thermometer")}
                 unit={unit}

@@ -129,3 +129,22 @@ export function Strip({ marks, value, onPick }: StripProps) {
     </>
   );
 }
+
+type StrengthProps = {
+  by: { steps: number[]; perDrop?: number };
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+};
+
+/** A strength as its instrument shows it: on blocks, by counted drops, or as a figure. */
+export function StrengthDial({ by, label, value, onChange }: StrengthProps) {
+  if (by.steps.length > 0) {
+    return <Strip marks={by.steps} value={value} onPick={onChange} />;
+  }
+  return by.perDrop ? (
+    <Drops each={by.perDrop} value={value} onChange={onChange} />
+  ) : (
+    <Figure label={label} unit="mg/L" step={5} value={value} onChange={onChange} />
+  );
+}
