@@ -62,7 +62,9 @@ public final class Faults {
             int falseStops,
             int benign,
             int noRuling,
+            int severalRules,
             Map<String, Score> byRule,
+            Map<String, Score> byOperator,
             List<String> misses) {}
 
     public static void main(String[] args) throws IOException {
@@ -143,30 +145,33 @@ public final class Faults {
 
     private static void print(Report r) {
         System.out.printf(
-                "%d procedures, %d faults, %d caught (%.2f %%), %d of %d benign stopped, %d without a ruling%n",
+                "%d procedures, %d faults, %d caught (%.2f %%), %d of %d benign stopped, %d without a ruling, %.1f %% for which the sheet allows several rules%n",
                 r.procedures(),
                 r.injected(),
                 r.caught(),
                 r.caughtPercent(),
                 r.falseStops(),
                 r.benign(),
-                r.noRuling());
-        r.byRule()
-                .forEach(
-                        (rule, s) ->
-                                System.out.printf(
-                                        "  %-4s %5d injected %5d caught%s%n",
-                                        rule,
-                                        s.injected(),
-                                        s.caught(),
-                                        s.injected() == s.caught()
-                                                ? ""
-                                                : "   missed " + (s.injected() - s.caught())));
+                r.noRuling(),
+                r.injected() == 0 ? 0 : 100.0 * r.severalRules() / r.injected());
+        r.byRule().forEach(Faults::print);
+        System.out.println("by operator:");
+        r.byOperator().forEach(Faults::print);
         r.misses().forEach(m -> System.out.println("  missed: " + m));
+    }
+
+    private static void print(String name, Score s) {
+        System.out.printf(
+                "  %-14s %5d injected %5d caught%s%n",
+                name,
+                s.injected(),
+                s.caught(),
+                s.injected() == s.caught() ? "" : "   missed " + (s.injected() - s.caught()));
     }
 
     private static final class Tally {
         private final Map<String, int[]> byRule = new TreeMap<>();
+        private final Map<String, int[]> byOperator = new TreeMap<>();
         private final List<String> misses = new ArrayList<>();
         private final List<String> unruled = new ArrayList<>();
         private int procedures;
@@ -174,6 +179,7 @@ public final class Faults {
         private int caught;
         private int falseStops;
         private int benign;
+        private int severalRules;
 
         /** In every configuration it was written for: the same slip can be told differently. */
         void breakAll(String name, Procedure p, MachineSheet sheet, Context context) {
@@ -215,6 +221,7 @@ public final class Faults {
                 return;
             }
             injected++;
+            severalRules += m.rules().size() > 1 ? 1 : 0;
             Finding right =
                     roots.stream()
                             .filter(
@@ -232,18 +239,19 @@ public final class Faults {
                             ? m.rules().stream().sorted().findFirst().orElseThrow()
                             : right.rule();
             int[] score = byRule.computeIfAbsent(rule, k -> new int[2]);
+            int[] operator = byOperator.computeIfAbsent(m.kind(), k -> new int[2]);
             score[0]++;
+            operator[0]++;
             if (right == null) {
                 misses.add(name + ", asked " + m.rules() + " at " + m.steps() + ", told " + told);
             } else {
                 caught++;
                 score[1]++;
+                operator[1]++;
             }
         }
 
         Report report() {
-            Map<String, Score> table = new LinkedHashMap<>();
-            byRule.forEach((k, v) -> table.put(k, new Score(v[0], v[1])));
             return new Report(
                     procedures,
                     injected,
@@ -252,8 +260,16 @@ public final class Faults {
                     falseStops,
                     benign,
                     unruled.size(),
-                    table,
+                    severalRules,
+                    scores(byRule),
+                    scores(byOperator),
                     misses);
+        }
+
+        private static Map<String, Score> scores(Map<String, int[]> counted) {
+            Map<String, Score> table = new LinkedHashMap<>();
+            counted.forEach((k, v) -> table.put(k, new Score(v[0], v[1])));
+            return table;
         }
     }
 }

@@ -45,6 +45,7 @@ public final class PublicCodes {
                     "first-water.warm",
                     "first-water.highest",
                     "solution.life",
+                    "rest.proved-again",
                     "material.stainless.chlorine",
                     "kept.warmest",
                     "touch.limit",
@@ -428,6 +429,12 @@ public final class PublicCodes {
                                 4,
                                 "h",
                                 "default of this program"),
+                        f(
+                                "rest.proved-again",
+                                "Work that rested so long: each energy is verified again before hands go in",
+                                4,
+                                "h",
+                                "default of this program; 29 CFR 1910.147(f)(4)"),
                         f(
                                 "material.stainless.chlorine",
                                 "Chlorine on stainless steel, at most",

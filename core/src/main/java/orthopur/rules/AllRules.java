@@ -79,6 +79,7 @@ import orthopur.rules.lockout.SharpParts;
 import orthopur.rules.lockout.StaysOn;
 import orthopur.rules.lockout.StoredEnergyInPart;
 import orthopur.rules.lockout.TagWithSecondMeasure;
+import orthopur.rules.lockout.TakenUpAgain;
 import orthopur.rules.record.KeptProduct;
 import orthopur.rules.record.RecordedReadings;
 import orthopur.rules.record.ReleasedBy;
@@ -129,6 +130,7 @@ public final class AllRules {
                             new Cautioned(),
                             new PeopleTold(),
                             new QualifiedOnly(),
+                            new TakenUpAgain(),
                             new CleaningGases(),
                             new Fetched(Fetched.Kind.AID),
                             new RemovalOrder(),

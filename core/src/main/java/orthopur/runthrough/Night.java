@@ -26,6 +26,10 @@ public final class Night {
     final int[] visited;
     final int[] installedAt;
     final int[] ranAt;
+    final int[] seenAt;
+    int soakFrom = Facts.NEVER;
+    int dryFrom = Facts.NEVER;
+    int restedFrom = Facts.NEVER;
     final boolean[] filled;
     final boolean[] drained;
     final double[] chased;
@@ -64,6 +68,8 @@ public final class Night {
         java.util.Arrays.fill(installedAt, Facts.NEVER);
         ranAt = new int[sheet.energyCount()];
         java.util.Arrays.fill(ranAt, Facts.NEVER);
+        seenAt = new int[sheet.energyCount()];
+        java.util.Arrays.fill(seenAt, Facts.NEVER);
         filled = new boolean[sheet.passageCount()];
         drained = new boolean[sheet.passageCount()];
         chased = new double[sheet.passageCount()];
@@ -81,6 +87,10 @@ public final class Night {
         copy(visited, n.visited);
         copy(installedAt, n.installedAt);
         copy(ranAt, n.ranAt);
+        copy(seenAt, n.seenAt);
+        n.soakFrom = soakFrom;
+        n.dryFrom = dryFrom;
+        n.restedFrom = restedFrom;
         copy(aside, n.aside);
         copy(locked, n.locked);
         copy(filled, n.filled);
@@ -146,11 +156,26 @@ public final class Night {
         for (String one : place.split(";")) {
             String k = key(one.replaceFirst("^.* in(to)? (the )?", ""));
             Vessel v = vessels.get(k);
-            if (k.equals("floor") || v != null && (v.full() || v.soiled())) {
+            if (Words.onTheGround(one)
+                    || v != null && (v.full() || v.soiled())
+                    || dirtyPart(Words.meant(one))) {
                 return false;
             }
         }
         return true;
+    }
+
+    /** Whether it is a part or a surface of this machine that is not clean now. */
+    private boolean dirtyPart(String meant) {
+        for (int s = 0; s < facts.length; s++) {
+            boolean named =
+                    meant.equals(Words.meant(sheet.surface(s).name()))
+                            || meant.equals(Words.meant(sheet.part(sheet.ownerOf(s)).name()));
+            if (named && !facts[s].clean()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The vessel of this name, or null where no step has used it yet. */
@@ -284,6 +309,14 @@ public final class Night {
     /** Place of the next stage on the path, or -1 at its end. */
     public int stageNumber(int energy) {
         return stage[energy];
+    }
+
+    /**
+     * Whether the work rested for hours and nobody has looked since whether this energy is still
+     * cut off: neither at it nor at what it feeds or is fed by.
+     */
+    public boolean unseenSinceRest(int energy) {
+        return restedFrom != Facts.NEVER && seenAt[energy] < restedFrom;
     }
 
     /** Whether someone's lock is on it. */

@@ -30,6 +30,10 @@ public final class RunThrough {
     private final Findings findings;
     private final List<Run.StepEffect> effects = new ArrayList<>();
     private final List<Ending.Trace> traces = new ArrayList<>();
+
+    /** Minutes of waiting after which nobody is taken to have stayed. */
+    private final double rest;
+
     private final List<Checkpoint> checkpoints = new ArrayList<>();
     private final boolean keeps;
 
@@ -53,6 +57,7 @@ public final class RunThrough {
         this.night = night;
         this.findings = findings;
         this.keeps = keeps;
+        this.rest = context.book().duration("rest.proved-again").toMinutes();
     }
 
     private RunThrough(
@@ -448,10 +453,10 @@ public final class RunThrough {
                 }
             }
             case Action.RunProgram a -> program(m, a);
-            case Action.Isolate a -> advance(m);
-            case Action.Lock a -> advance(m);
-            case Action.Relieve a -> advance(m);
-            case Action.Prove a -> advance(m);
+            case Action.Isolate _, Action.Lock _, Action.Relieve _, Action.Prove _ -> {
+                advance(m);
+                seen(m);
+            }
             // These leave the machine as it is; what they say is read by rules and the floor.
             case Action.Prepare _,
                     Action.KeepProduct _,
@@ -480,8 +485,16 @@ public final class RunThrough {
     private void elapse(Moment m) {
         night.minutes += m.step().minutes();
         switch (m.action()) {
-            case Action.Soak a -> night.soakReady = later(night.soakReady, a.dwell());
-            case Action.Dry a -> night.dryReady = later(night.dryReady, a.time());
+            case Action.Soak a -> {
+                double ready = later(night.soakReady, a.dwell());
+                night.soakFrom = ready > night.soakReady ? m.place() : night.soakFrom;
+                night.soakReady = ready;
+            }
+            case Action.Dry a -> {
+                double ready = later(night.dryReady, a.time());
+                night.dryFrom = ready > night.dryReady ? m.place() : night.dryFrom;
+                night.dryReady = ready;
+            }
             case Action.Wash a -> wait(a.dwell());
             case Action.Rinse a -> wait(a.time());
             case Action.Sanitize a -> wait(a.contact());
@@ -508,13 +521,28 @@ public final class RunThrough {
 
     /** What soaks is waited for where it is collected, what dries where it is put together. */
     private void waited(Action action) {
-        double ready =
-                action instanceof Action.Collect
-                        ? night.soakReady
-                        : action instanceof Action.Install || action instanceof Action.Coat
-                                ? night.dryReady
-                                : 0;
+        boolean soaked = action instanceof Action.Collect;
+        boolean dried = action instanceof Action.Install || action instanceof Action.Coat;
+        double ready = soaked ? night.soakReady : dried ? night.dryReady : 0;
+        if (ready - night.minutes >= rest) {
+            night.restedFrom = soaked ? night.soakFrom : night.dryFrom;
+        }
         night.minutes = Math.max(night.minutes, ready);
+    }
+
+    private boolean feeds(int source, int fed) {
+        return sheet.energy(source).id().equals(sheet.energy(fed).fedBy());
+    }
+
+    /** Somebody stood at it and cut it off, locked it, let it off or tried it. */
+    private void seen(Moment m) {
+        for (int e : m.energies()) {
+            for (int o = 0; o < sheet.energyCount(); o++) {
+                if (o == e || feeds(e, o) || feeds(o, e)) {
+                    night.seenAt[o] = m.place();
+                }
+            }
+        }
     }
 
     private void wash(Moment m, Solution solution) {

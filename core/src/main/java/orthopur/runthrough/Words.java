@@ -35,7 +35,32 @@ public final class Words {
                     "goggles",
                     List.of("splash goggles", "safety goggles"));
 
+    /** What is walked on or what runs there: nothing clean is laid on it. */
+    private static final Set<String> GROUND = Set.of("floor", "ground", "gully", "gutter", "drain");
+
+    /** What stands or hangs above it, before and after its name. */
+    private static final Set<String> ABOVE = Set.of("above", "off", "over", "from");
+
+    private static final Set<String> STANDING =
+            Set.of("rack", "racks", "cart", "stand", "trolley", "shelf", "board", "table");
+
     private Words() {}
+
+    /**
+     * Whether a place is the floor or what runs in it, however it is said: "floor", "on the floor
+     * beside the saw", "near the drain"; but neither "rack above the floor" nor "drain board".
+     */
+    public static boolean onTheGround(String place) {
+        String[] words = meant(place).split(" ");
+        for (int i = 0; i < words.length; i++) {
+            boolean lifted = i > 0 && ABOVE.contains(words[i - 1]);
+            boolean stands = i + 1 < words.length && STANDING.contains(words[i + 1]);
+            if (GROUND.contains(words[i]) && !lifted && !stands) {
+                return true;
+            }
+        }
+        return false;
+    }
 
     /** Whether two texts mean the same. Neither is matched by a piece of the other. */
     public static boolean same(@Nullable String a, @Nullable String b) {

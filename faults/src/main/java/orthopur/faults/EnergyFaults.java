@@ -99,6 +99,10 @@ final class EnergyFaults {
                                         && path.indexOf(stage(a, e)) > k);
         Step hands = r.handsIn(place + 1, e);
         boolean again = stagesBefore(place, e) > k;
+        if (stage == EnergyStage.PROVED && stagesBefore(place, e) == k && rested(place)) {
+            out.fault("forget-energy", what, edits, Set.of("L16"), Set.of());
+            return;
+        }
         if (next >= 0 && k < path.size() - 1 && nextIsBefore(next, hands)) {
             out.fault("forget-energy", what, edits, Set.of("L2"), Set.of(r.steps().get(next).id()));
         } else if (hands != null && !again) {
@@ -111,6 +115,16 @@ final class EnergyFaults {
         } else {
             out.fault("forget-energy", what, edits, Set.of(), Set.of());
         }
+    }
+
+    /** Whether the step before it lets the work rest overnight. */
+    private boolean rested(int place) {
+        return r.steps().subList(0, place).stream()
+                .anyMatch(
+                        x ->
+                                x.action() instanceof Action.Dry d
+                                        && d.time() != null
+                                        && d.time().toHours() >= 4);
     }
 
     private boolean nextIsBefore(int next, @Nullable Step hands) {
@@ -415,6 +429,8 @@ final class EnergyFaults {
                 Set<String> both = new java.util.HashSet<>(early.action().energies());
                 both.retainAll(late.action().energies());
                 both.removeIf(id -> !onPath(early, id) || !onPath(late, id));
+                // The same done once more for the night: what is asked for was done before it.
+                both.removeIf(id -> again(late, id) || givenBack(early, late, id));
                 boolean ran =
                         p.steps().stream()
                                 .anyMatch(
@@ -443,6 +459,23 @@ final class EnergyFaults {
                         Set.of(r.steps().get(live).id()));
             }
         }
+    }
+
+    /** Whether an earlier step brought this energy to the same stage. */
+    private boolean again(Step late, String id) {
+        return r.steps().subList(0, p.placeOf(late.id())).stream()
+                .anyMatch(
+                        s ->
+                                s.action().energies().contains(id)
+                                        && s.action().getClass() == late.action().getClass());
+    }
+
+    private boolean givenBack(Step early, Step late, String id) {
+        return r.steps().subList(p.placeOf(early.id()), p.placeOf(late.id())).stream()
+                .anyMatch(
+                        s ->
+                                s.action() instanceof Action.Restore
+                                        && s.action().energies().contains(id));
     }
 
     private boolean onPath(Step s, String id) {

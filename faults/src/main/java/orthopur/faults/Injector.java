@@ -35,6 +35,8 @@ public final class Injector {
         new UpkeepFaults(reading, in).make();
         new SecondRouteFaults(reading, in).make();
         new AroundFaults(reading, in).make();
+        new ResidueFaults(reading, in).make();
+        new TimingFaults(reading, in).make();
         return List.copyOf(in.mutants);
     }
 

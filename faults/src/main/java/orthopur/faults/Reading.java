@@ -153,6 +153,10 @@ record Reading(Procedure procedure, MachineSheet sheet, Map<String, Chemical> ch
 
     private Set<String> touched(Action a) {
         Set<String> parts = new LinkedHashSet<>();
+        // A fitting is put where the sheet says; its step names no part.
+        sheet.fittings().stream()
+                .filter(f -> a.fittings().contains(f.id()))
+                .forEach(f -> parts.addAll(f.at()));
         for (String item : a.items()) {
             Part p = owner(item);
             if (p != null) {

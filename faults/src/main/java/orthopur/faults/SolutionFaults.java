@@ -47,7 +47,7 @@ final class SolutionFaults {
                 case Action.Wash a when c != null -> washed(s, a, c);
                 case Action.Soak a when c != null -> soaked(i, s, a, c);
                 case Action.Rinse a -> rinsed(s, a);
-                case Action.ChaseOut a -> chased(s, a);
+                case Action.ChaseOut a -> chased(i, s, a);
                 case Action.DrawOff a when a.washedOut() -> vessel(i, s, a);
                 default -> {}
             }
@@ -590,19 +590,32 @@ final class SolutionFaults {
         }
     }
 
-    private void chased(Step s, Action.ChaseOut a) {
+    /** What stays in a passage: what draining leaves, all of it where it was not drained. */
+    private Volume left(int place, Passage k) {
+        for (int i = place - 1; i >= 0; i--) {
+            Action a = r.steps().get(i).action();
+            if (a instanceof Action.DrawOff && a.items().contains(k.id()) && k.leaves() != null) {
+                return k.leaves();
+            }
+            if (a instanceof Action.Sanitize && a.items().contains(k.id())) {
+                return k.volume();
+            }
+        }
+        return k.volume();
+    }
+
+    private void chased(int place, Step s, Action.ChaseOut a) {
         for (String item : a.items()) {
             for (Passage k : r.sheet().passages()) {
                 if (k.id().equals(item)) {
+                    double left = left(place, k).litres();
                     for (double f : new double[] {0.1, 0.5, 1, 1.2, 1.4, 1.49}) {
                         out.changed(
                                 "weaken",
-                                f + " × the volume",
+                                f + " × what is left in it",
                                 s,
                                 new Action.ChaseOut(
-                                        a.items(),
-                                        Volume.ofLitres(k.volume().litres() * f),
-                                        a.product()),
+                                        a.items(), Volume.ofLitres(left * f), a.product()),
                                 "C15");
                     }
                     out.changed(

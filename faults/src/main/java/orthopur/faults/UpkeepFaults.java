@@ -67,6 +67,10 @@ final class UpkeepFaults {
         Set<Action.Reading> unread = new LinkedHashSet<>(a.readings());
         unread.remove(Action.Reading.STRENGTH);
         for (Double slow : new Double[] {1.49, 1.0, 0.3, null}) {
+            if (slow != null && twiceAsLong(a)) {
+                // Slower and twice as long is as good: the pressure of a long line asks for it.
+                continue;
+            }
             out.changed(
                     "weaken",
                     slow == null ? "nobody says how fast" : "at " + slow + " m/s",
@@ -101,6 +105,14 @@ final class UpkeepFaults {
             List<String> rest = a.purged().stream().filter(c -> !c.equals(chamber)).toList();
             out.changed("forget", chamber + " not purged", s, a.with(a.readings(), rest), "C24");
         }
+    }
+
+    private boolean twiceAsLong(Action.Circulate a) {
+        Chemical c = r.chemicals().get(String.valueOf(a.chemical()));
+        return c != null
+                && c.label().contact() != null
+                && a.dwell() != null
+                && a.dwell().compareTo(c.label().contact().multipliedBy(2)) >= 0;
     }
 
     /** The last rinse of a washer too weak, too strong, or nobody says how strong. */
@@ -217,7 +229,8 @@ final class UpkeepFaults {
                 Step lower = r.steps().get(j);
                 if (upper.action() instanceof Action.Wash
                         && lower.action() instanceof Action.Wash
-                        && dripsOn(upper, lower)) {
+                        && dripsOn(upper, lower)
+                        && !uncoveredBetween(i, j)) {
                     out.fault(
                             "move",
                             "from below: step " + (j + 1) + " before step " + (i + 1),
@@ -227,6 +240,12 @@ final class UpkeepFaults {
                 }
             }
         }
+    }
+
+    /** Whether parts come off in between: moved before that, it is another fault. */
+    private boolean uncoveredBetween(int i, int j) {
+        int off = r.first(i, (x, a) -> a instanceof Action.Remove);
+        return off >= 0 && off < j;
     }
 
     /** Whether something that stays on the machine, washed here, drips on what is washed there. */

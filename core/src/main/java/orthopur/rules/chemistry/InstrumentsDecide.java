@@ -1,13 +1,9 @@
 package orthopur.rules.chemistry;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import orthopur.instrument.Instrument;
 import orthopur.mixing.Band;
-import orthopur.mixing.Interval;
 import orthopur.mixing.SanitizerLimit;
-import orthopur.quantity.OutOfRange;
-import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
@@ -22,8 +18,6 @@ import orthopur.text.Text;
  * limits that it can tell.
  */
 public final class InstrumentsDecide extends BookRule {
-    private static final double STEP = 5;
-
     public InstrumentsDecide() {
         super(
                 RuleId.S9,
@@ -39,11 +33,7 @@ public final class InstrumentsDecide extends BookRule {
         if (u == null || all == null || out.onCause(id, u.chemical().id()) != null) {
             return;
         }
-        List<Instrument> some =
-                all.stream()
-                        .filter(Instrument::readsStrength)
-                        .filter(i -> i.reads(u.chemical().kind()))
-                        .toList();
+        List<Instrument> some = Readable.by(all, u.chemical());
         if (some.isEmpty()) {
             out.report(info)
                     .cause(u.chemical().id())
@@ -66,82 +56,45 @@ public final class InstrumentsDecide extends BookRule {
                 || at == null
                 || bands.isEmpty()
                 || !enough
-                || some.stream().anyMatch(i -> tells(i, bands, planned.mgPerL(), at))) {
+                || Readable.tells(some, bands, planned, at)) {
             return;
         }
-        Double better = better(some, bands, planned.mgPerL(), at);
-        out.report(info)
-                .severity(Severity.ADVISE)
-                .cause(u.chemical().id())
-                .number("planned", planned.mgPerL(), "mg/L")
-                .says(
-                        better == null
-                                ? Text.of(
-                                        "instruments-decide.none-can-tell",
-                                        "Step {0} plans {1} at {2}; nothing on this site can tell whether that is in range: {3}.",
-                                        m.number(),
-                                        planned.shown(),
-                                        at.shown(),
-                                        names(some))
-                                : Text.of(
-                                        "instruments-decide.plan-another",
-                                        "Step {0} plans {1} at {2}, too close to a limit for {3}; at {4} mg/L they can tell.",
-                                        m.number(),
-                                        planned.shown(),
-                                        at.shown(),
-                                        names(some),
-                                        Show.number(better)),
-                        Text.of(
-                                "instruments-decide.a-reading-that-decides-nothing",
-                                "A reading that decides nothing holds up the night, or is taken for a yes."));
+        Strength better = Readable.nearest(some, bands, planned, at);
+        Findings.Report r =
+                out.report(info)
+                        .severity(Severity.ADVISE)
+                        .cause(u.chemical().id())
+                        .number("planned", planned.mgPerL(), "mg/L")
+                        .says(
+                                better == null
+                                        ? Text.of(
+                                                "instruments-decide.none-can-tell",
+                                                "Step {0} plans {1} at {2}; nothing on this site can tell whether that is in range: {3}.",
+                                                m.number(),
+                                                planned.shown(),
+                                                at.shown(),
+                                                names(some))
+                                        : Text.of(
+                                                "instruments-decide.plan-another",
+                                                "Step {0} plans {1} at {2}, too close to a limit for {3}; at {4} they can tell.",
+                                                m.number(),
+                                                planned.shown(),
+                                                at.shown(),
+                                                names(some),
+                                                better.shown()),
+                                Text.of(
+                                        "instruments-decide.a-reading-that-decides-nothing",
+                                        "A reading that decides nothing holds up the night, or is taken for a yes."));
+        if (better != null) {
+            r.propose(
+                    Text.of("instruments-decide.plan", "Plan {0}", better.shown()),
+                    List.of(
+                            SanitizerUse.change(
+                                    m, u.step(), u.step().solution().withStrength(better))));
+        }
     }
 
     private static List<String> names(List<Instrument> some) {
         return some.stream().map(Instrument::name).toList();
-    }
-
-    /** Whether all that it may show of this strength is within the limits. */
-    private static boolean tells(
-            Instrument i, List<Band> bands, double mgPerL, Temperature planned) {
-        try {
-            Interval means = i.means(seen(i, mgPerL));
-            Temperature cold = new Temperature(planned.celsius() - i.temperatureTolerance());
-            Band band = coldest(bands, cold);
-            return band != null
-                    && means.low() >= band.least().mgPerL()
-                    && means.high() <= band.most().mgPerL();
-        } catch (OutOfRange x) {
-            return false;
-        }
-    }
-
-    /** A strip shows its mark only for what is nearest to it; else something between two. */
-    private static double seen(Instrument i, double mgPerL) {
-        return i.perDrop() == null ? mgPerL : Math.ceil(mgPerL / i.perDrop()) * i.perDrop();
-    }
-
-    private static @Nullable Band coldest(List<Band> bands, Temperature at) {
-        Band best = null;
-        for (Band b : bands) {
-            if (at.atLeast(b.from()) && (best == null || b.least().compareTo(best.least()) < 0)) {
-                best = b;
-            }
-        }
-        return best;
-    }
-
-    /** The strength nearest to the planned one at which something can tell. */
-    private static @Nullable Double better(
-            List<Instrument> some, List<Band> bands, double planned, Temperature at) {
-        double most = bands.getFirst().most().mgPerL();
-        Double best = null;
-        for (double x = STEP; x <= most; x += STEP) {
-            double y = x;
-            boolean nearer = best == null || Math.abs(x - planned) < Math.abs(best - planned);
-            if (nearer && some.stream().anyMatch(i -> tells(i, bands, y, at))) {
-                best = x;
-            }
-        }
-        return best;
     }
 }

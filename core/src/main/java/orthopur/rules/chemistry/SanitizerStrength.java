@@ -2,9 +2,9 @@ package orthopur.rules.chemistry;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.instrument.Instrument;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
@@ -153,9 +153,10 @@ public final class SanitizerStrength extends BookRule {
             r.number("pH", u.use().ph().value(), "pH");
         }
         if (a.least() != null) {
+            Strength enough = readable(m, u, a.least());
             r.propose(
-                    Text.of("sanitizer-strength.raise-to", "Raise to {0}", a.least().shown()),
-                    List.of(changed(m, u.step(), a.least())));
+                    Text.of("sanitizer-strength.raise-to", "Raise to {0}", enough.shown()),
+                    List.of(changed(m, u.step(), enough)));
         }
         if (a.leastTemperature() != null) {
             r.propose(
@@ -168,24 +169,26 @@ public final class SanitizerStrength extends BookRule {
     }
 
     private static Edit changed(Moment m, Action.Sanitize s, Strength strength) {
-        return change(m, s, s.solution().withStrength(strength), s.readings());
+        return SanitizerUse.change(m, s, s.solution().withStrength(strength));
     }
 
     private static Edit warmed(Moment m, Action.Sanitize s, Temperature temperature) {
-        return change(m, s, s.solution().withTemperature(temperature), s.readings());
+        return SanitizerUse.change(m, s, s.solution().withTemperature(temperature));
     }
 
-    private static Edit change(
-            Moment m,
-            Action.Sanitize s,
-            orthopur.procedure.Solution solution,
-            Set<Action.Reading> readings) {
-        return new Edit.Change(
-                m.step().id(),
-                m.step()
-                        .with(
-                                new Action.Sanitize(
-                                        s.items(), solution, s.method(), s.contact(), readings)));
+    /** The least strength that is enough and of which this site can see that it is. */
+    private static Strength readable(Moment m, SanitizerUse u, Strength least) {
+        List<Instrument> all = m.context().instruments();
+        Temperature at = u.use().temperature();
+        Strength seen =
+                all == null || at == null
+                        ? null
+                        : Readable.nearest(
+                                Readable.by(all, u.chemical()),
+                                new SanitizerLimit(m.context().book()).bands(u.use()),
+                                least,
+                                at);
+        return seen == null || seen.compareTo(least) < 0 ? least : seen;
     }
 
     private static void number(Findings.Report r, String what, @Nullable Strength s) {

@@ -4,6 +4,8 @@ import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Solution;
 import orthopur.runthrough.Moment;
 
 /**
@@ -51,5 +53,19 @@ record SanitizerUse(
             b.append(", ").append(use.ph().shown());
         }
         return b.toString();
+    }
+
+    /** The same step with another solution. */
+    static Edit change(Moment m, Action.Sanitize s, Solution solution) {
+        return new Edit.Change(
+                m.step().id(),
+                m.step()
+                        .with(
+                                new Action.Sanitize(
+                                        s.items(),
+                                        solution,
+                                        s.method(),
+                                        s.contact(),
+                                        s.readings())));
     }
 }

@@ -1,14 +1,20 @@
 package orthopur.rules.cleanchain;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import orthopur.machine.Surface;
 import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
+import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
+import orthopur.runthrough.Night;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -63,6 +69,7 @@ public final class AllergenCleared extends BookRule {
                                     "allergen-cleared.a-trace-is-enough",
                                     "A trace is enough for an allergic guest; wiping and sanitizing spread it."));
         }
+        vessels(end, allergens, out);
         if (!swabbed(end, rinsed)) {
             out.report(info)
                     .says(
@@ -74,6 +81,66 @@ public final class AllergenCleared extends BookRule {
                                     "allergen-cleared.atp-says-nothing",
                                     "Clean to the eye and to ATP says nothing about an allergen; only its own test does."));
         }
+    }
+
+    /** Sinks and baths in which it was washed off stand full of it until they are washed out. */
+    private void vessels(Ending end, String allergens, Findings out) {
+        Set<String> dirty = new LinkedHashSet<>();
+        for (Step s : end.procedure().steps()) {
+            boolean washes = s.action() instanceof Action.Wash || s.action() instanceof Action.Soak;
+            Solution x = s.action().solution();
+            Night.Vessel v = !washes || x == null ? null : end.night().vessel(x.vessel());
+            if (v != null && x.vessel() != null && (v.soiled() || v.full())) {
+                dirty.add(x.vessel());
+            }
+        }
+        if (dirty.isEmpty()) {
+            return;
+        }
+        List<String> places = List.copyOf(dirty);
+        out.report(info)
+                .cause(places.getFirst())
+                .says(
+                        Text.of(
+                                "allergen-cleared.vessel-not-washed-out",
+                                "{0} {1, plural, one {is} other {are}} not washed out after {2} was washed off in {1, plural, one {it} other {them}}.",
+                                String.join("; ", places),
+                                places.size(),
+                                allergens),
+                        Text.of(
+                                "allergen-cleared.what-is-washed-in-it-next",
+                                "What is washed in it next carries the allergen to another machine."))
+                .propose(
+                        Text.of(
+                                "allergen-cleared.wash-them-out",
+                                "Wash {0} out",
+                                String.join("; ", places)),
+                        List.of(
+                                new Edit.InsertBefore(
+                                        end.firstFrom(
+                                                lastWash(end),
+                                                s ->
+                                                        s.action() instanceof Action.HoldPoint
+                                                                || s.action()
+                                                                        instanceof Action.Record),
+                                        StepEdits.fresh(
+                                                end.procedure(),
+                                                0,
+                                                new Action.DrawOff(List.of(), places, true),
+                                                "Drain "
+                                                        + String.join("; ", places)
+                                                        + ", wash it out and rinse it: "
+                                                        + allergens
+                                                        + " was in it."))));
+    }
+
+    private static int lastWash(Ending end) {
+        int last = 0;
+        for (int i = 0; i < end.procedure().steps().size(); i++) {
+            Action a = end.procedure().steps().get(i).action();
+            last = a instanceof Action.Wash || a instanceof Action.Soak ? i : last;
+        }
+        return last;
     }
 
     private static boolean swept(Ending end, int surface) {

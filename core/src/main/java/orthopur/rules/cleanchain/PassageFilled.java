@@ -3,6 +3,7 @@ package orthopur.rules.cleanchain;
 import java.util.ArrayList;
 import java.util.List;
 import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
 import orthopur.quantity.Volume;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
@@ -24,7 +25,13 @@ public final class PassageFilled extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Sanitize a) || m.passages().isEmpty()) {
+        boolean filled =
+                m.action() instanceof Action.Sanitize
+                        || m.action() instanceof Action.Wash w && w.method() == Action.Method.FLOOD;
+        Solution used = m.action().solution();
+        if (used == null
+                || m.passages().isEmpty()
+                || !filled && !(m.action() instanceof Action.Circulate)) {
             return;
         }
         double holds = 0;
@@ -33,36 +40,49 @@ public final class PassageFilled extends BookRule {
             holds += m.sheet().passage(p).volume().litres();
             names.add(m.sheet().passage(p).id());
         }
-        Volume stated = a.solution().volume();
+        Volume stated = used.volume();
         if (stated != null && stated.litres() >= holds - 1e-9) {
             return;
         }
+        String parts = m.sheet().names(names);
+        Object amount =
+                stated == null
+                        ? Text.of(
+                                "passage-filled.an-amount-that-it-does",
+                                "an amount that it does not state")
+                        : stated.shown();
+        Text all =
+                names.size() == 1
+                        ? Text.of(
+                                "passage-filled.it-holds",
+                                "it holds {0}",
+                                Volume.ofLitres(holds).shown())
+                        : Text.of(
+                                "passage-filled.together-they-hold",
+                                "together they hold {0}",
+                                Volume.ofLitres(holds).shown());
         Findings.Report r =
                 out.report(info)
                         .number("holds", holds, "L")
                         .says(
+                                filled
+                                        ? Text.of(
+                                                "passage-filled.fills-with",
+                                                "Step {0} fills {1} with {2}; {3}.",
+                                                m.number(),
+                                                parts,
+                                                amount,
+                                                all)
+                                        : Text.of(
+                                                "passage-filled.sends-through",
+                                                "Step {0} sends {2} through {1}; {3}.",
+                                                m.number(),
+                                                parts,
+                                                amount,
+                                                all),
                                 Text.of(
-                                        "passage-filled.fills-with",
-                                        "Step {0} fills {1} with {2}; {3}.",
-                                        m.number(),
-                                        m.sheet().names(names),
-                                        stated == null
-                                                ? Text.of(
-                                                        "passage-filled.an-amount-that-it-does",
-                                                        "an amount that it does not state")
-                                                : stated.shown(),
-                                        names.size() == 1
-                                                ? Text.of(
-                                                        "passage-filled.it-holds",
-                                                        "it holds {0}",
-                                                        Volume.ofLitres(holds).shown())
-                                                : Text.of(
-                                                        "passage-filled.together-they-hold",
-                                                        "together they hold {0}",
-                                                        Volume.ofLitres(holds).shown())),
-                                Text.of(
-                                        "passage-filled.what-the-sanitizer-does-not",
-                                        "What the sanitizer does not reach is not sanitized, and nobody sees how far it came."))
+                                        "passage-filled.what-the-liquid-does-not",
+                                        "What the liquid does not reach is not cleaned, and nobody sees how far it came."))
                         .deny(m.exposed());
         if (stated != null) {
             r.number("stated", stated.litres(), "L");

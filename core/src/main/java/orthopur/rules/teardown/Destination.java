@@ -8,6 +8,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
 /** T4: every part that comes off goes somewhere, small ones where they cannot get lost. */
@@ -36,7 +37,7 @@ public final class Destination extends BookRule {
                                 Text.of(
                                         "destination.what-has-no-place-lies",
                                         "What has no place lies on the floor or on a soiled table."));
-            } else if (!m.night().fitForClean(place) && names(List.of(place), "floor")) {
+            } else if (Words.onTheGround(place)) {
                 out.report(info)
                         .items(List.of(part.id()))
                         .says(
