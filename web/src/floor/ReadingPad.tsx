@@ -6,6 +6,7 @@ import { FromMeter } from "../round/FromMeter";
 import { degrees, say } from "../shared/say";
 import { celsiusOf, shownIn } from "../shared/temperature";
 import { told } from "../shared/texts";
+import type { Believed, Registered } from "../solution/register";
 
 type Props = {
   pack: Pack;
@@ -14,6 +15,16 @@ type Props = {
   last: Schemas["ReadingState"] | undefined;
   onReading: (instrument: string, mgPerL: number, celsius: number) => void;
   onCorrective: (text: string) => void;
+  /** How far each instrument can be believed, where this device knows it. */
+  register?: Registered[];
+};
+
+const BELIEVED: Partial<Record<Believed, string>> = {
+  DUE: say("floor.reading-pad.check-due", "check is due"),
+  NEVER: say("floor.reading-pad.never-checked", "never checked"),
+  LOT_UNCHECKED: say("floor.reading-pad.lot-unchecked", "lot not checked"),
+  LOT_EXPIRED: say("floor.reading-pad.lot-expired", "lot expired"),
+  FAILED: say("floor.reading-pad.failed-its-check", "failed its check"),
 };
 
 const WORDS: Record<Outcome, string> = {
@@ -34,7 +45,10 @@ export function ReadingPad(p: Props) {
   const takes = p.plan.instruments;
   // Packs from before that was kept take any.
   const instruments = p.pack.instruments.filter((i) => !takes || takes.includes(i.id));
-  const [instrument, setInstrument] = useState(instruments[0]);
+  const believed = (id: string) => p.register?.find((r) => r.id === id);
+  const [instrument, setInstrument] = useState(
+    instruments.find((i) => believed(i.id)?.usable !== false) ?? instruments[0],
+  );
   const [strength, setStrength] = useState("");
   const [temperature, setTemperature] = useState("");
   const [other, setOther] = useState("");
@@ -106,12 +120,16 @@ export function ReadingPad(p: Props) {
             type="button"
             role="radio"
             aria-checked={i.id === instrument.id}
+            disabled={believed(i.id)?.usable === false}
             onClick={() => {
               setInstrument(i);
               setStrength("");
             }}
           >
             {told(i.name)}
+            {BELIEVED[believed(i.id)?.standing ?? "GOOD"] && (
+              <small> {BELIEVED[believed(i.id)?.standing ?? "GOOD"]}</small>
+            )}
           </button>
         ))}
       </div>

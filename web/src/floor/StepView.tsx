@@ -13,7 +13,9 @@ import { Photo } from "./Photo";
 import { ReadingPad } from "./ReadingPad";
 import { Timers } from "./Timers";
 import { ToMix } from "./ToMix";
+import { useBench } from "./useBench";
 import { Where } from "./Where";
+import { Which } from "./Which";
 
 type Props = {
   step: PackStep;
@@ -37,6 +39,7 @@ export function StepView(p: Props) {
     () => atStep(pack, state, step.id, live.at, p.actor),
     [pack, state, step.id, live.at, p.actor],
   );
+  const bench = useBench(p.actor);
   const times = useMemo(() => running(pack, state), [pack, state]);
   const pieces = [...step.off, ...step.on].filter((x) => now.pieces.includes(x.key));
   const taking = step.off.length > 0;
@@ -91,7 +94,20 @@ export function StepView(p: Props) {
           {now.missingLocks.length > 0 && !still && (
             <OwnLock pack={pack} energies={now.missingLocks} step={step.id} write={live.write} />
           )}
-          {step.mix && !still && <ToMix key={step.id} mix={step.mix} />}
+          {step.mix && !still && (
+            <>
+              <ToMix key={step.id} mix={step.mix} />
+              <Which
+                key={`which ${step.id}`}
+                step={step.id}
+                mix={step.mix}
+                state={state}
+                solutions={bench.solutions}
+                vesselName={bench.vesselName}
+                write={live.write}
+              />
+            </>
+          )}
           {step.reading
             ? !still && (
                 <ReadingPad
@@ -99,6 +115,7 @@ export function StepView(p: Props) {
                   step={step.id}
                   plan={step.reading}
                   last={state.readings[step.id]}
+                  register={bench.register}
                   onReading={(by, mgPerL, celsius) =>
                     live.write(entries.reading(step.id, by, mgPerL, celsius))
                   }

@@ -1,8 +1,9 @@
 import { TextInput } from "@mantine/core";
 import { list } from "orthopur-core/calculator.js";
-import { useMemo } from "react";
-import { useSearchParams } from "react-router";
+import { useEffect, useMemo, useState } from "react";
+import { Link, useSearchParams } from "react-router";
 import { say } from "../shared/say";
+import { useClock } from "../shared/session";
 import { told } from "../shared/texts";
 import type { Answer, Table } from "../solution/table";
 
@@ -217,6 +218,7 @@ const ALL = GROUPS.flatMap(([, of]) => of);
 /** Every calculation, with its formula and numbers; the address holds its inputs, so that it can be sent. */
 export function Calculations({ table }: { table: Table }) {
   const [params, setParams] = useSearchParams();
+  const clock = useClock();
   const name = params.get("calc") ?? "dilute";
   const [, title, worked] = ALL.find(([n]) => n === name) ?? ALL[0];
   const keys = useMemo(() => {
@@ -232,6 +234,20 @@ export function Calculations({ table }: { table: Table }) {
   }
   const answer = table.compute(name, inputs);
   const refused = answer.message !== undefined ? answer : null;
+  const asked = Object.entries(inputs)
+    .map(([k, v]) => `in.${encodeURIComponent(k)}=${encodeURIComponent(v)}`)
+    .join("&");
+  const result = !refused && (answer as Answer).result;
+  const past = usePast(
+    params.size > 2 && result
+      ? {
+          at: Date.now(),
+          title,
+          to: `/mixing?show=calc&calc=${name}&${asked}`,
+          result: `${shown(result.value)} ${result.unit}`,
+        }
+      : null,
+  );
   const go = (to: string) => setParams({ show: "calc", calc: to });
   return (
     <div className="calc">
@@ -287,9 +303,57 @@ export function Calculations({ table }: { table: Table }) {
         ) : (
           <Answered answer={answer as Answer} />
         )}
+        {past.length > 0 && (
+          <details className="calc-past">
+            <summary>{say("mixing.calc.past", "Computed here before")}</summary>
+            <ul>
+              {past.map((p) => (
+                <li key={p.to}>
+                  <Link to={p.to}>{p.title}</Link> <strong>{p.result}</strong>{" "}
+                  <small>
+                    {clock.day(p.at)} {clock.time(p.at)}
+                  </small>
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
       </section>
     </div>
   );
+}
+
+type Computed = { at: number; title: string; to: string; result: string };
+
+const KEPT = "orthopur.computed";
+const MOST_KEPT = 30;
+
+/** What was computed on this device, newest first; what was typed on the way to it is not kept. */
+function usePast(now: Computed | null): Computed[] {
+  const [past, setPast] = useState<Computed[]>(() => {
+    try {
+      return JSON.parse(localStorage.getItem(KEPT) ?? "[]");
+    } catch {
+      return [];
+    }
+  });
+  const to = now?.to;
+  useEffect(() => {
+    if (!now) {
+      return;
+    }
+    const settled = window.setTimeout(
+      () =>
+        setPast((before) => {
+          const next = [now, ...before.filter((p) => p.to !== now.to)].slice(0, MOST_KEPT);
+          localStorage.setItem(KEPT, JSON.stringify(next));
+          return next;
+        }),
+      1500,
+    );
+    return () => window.clearTimeout(settled);
+  }, [to]);
+  return past;
 }
 
 const shown = (x: number) => String(Number(x.toPrecision(4)));

@@ -13,6 +13,7 @@ import { useClock, useSession } from "../shared/session";
 import { celsiusOf, shownIn } from "../shared/temperature";
 import { sentence, told } from "../shared/texts";
 import { Pour } from "../solution/Pour";
+import { correctedSinceRead, newLabel, solutionsOf } from "../solution/shelf";
 import {
   type Card,
   type Checked,
@@ -26,8 +27,8 @@ import {
 } from "../solution/table";
 import { Calculations } from "./Calculations";
 import { Ground } from "./Ground";
+import { Register } from "./Register";
 import { Shelf } from "./Shelf";
-import { newLabel, solutionsOf } from "./solutions";
 import { Vessel } from "./Vessel";
 
 const number = (text: string | null, otherwise: number) => {
@@ -68,6 +69,7 @@ export default function Mixing() {
   const tabs: [string, string][] = [
     ["mix", say("mixing.mixing.mix-and-check", "Mix and check")],
     ["shelf", say("mixing.mixing.solutions", "Solutions on site")],
+    ["instruments", say("mixing.mixing.instruments", "Instruments")],
     ["calc", say("mixing.mixing.calculations", "Calculations")],
   ];
   return (
@@ -81,6 +83,8 @@ export default function Mixing() {
       </div>
       {show === "shelf" ? (
         <Shelf table={table} />
+      ) : show === "instruments" ? (
+        <Register table={table} />
       ) : show === "calc" ? (
         <Calculations table={table} />
       ) : table.pack.products.length === 0 ? (
@@ -123,6 +127,7 @@ function Mix({ table, params, setParams }: MixProps) {
   const [seen, setSeen] = useState("");
   const [seenAt, setSeenAt] = useState("");
   const [done, setDone] = useState<string | null>(null);
+  const hot = number(params.get("hot"), 0);
 
   // The address follows; it can be sent to somebody, and a reload loses nothing.
   const put = (to: Record<string, string | number | null>) =>
@@ -162,9 +167,10 @@ function Mix({ table, params, setParams }: MixProps) {
     product.sanitizes && Number.isFinite(s) && Number.isFinite(st) ? table.check(job, s, st) : undefined;
   const checked = read && read.outside === undefined ? (read as Checked) : undefined;
 
-  const solutions = useMemo(() => solutionsOf(site.newest), [site.newest]);
-  const standing = vessel && solutions.find((x) => x.vessel === vessel.id && !x.emptied);
+  const solutions = useMemo(() => solutionsOf(site.newest, tabletNow()), [site.newest]);
+  const standing = vessel && solutions.find((x) => x.vessel === vessel.id && x.emptiedAt === undefined);
   const mine = standing?.label !== undefined && standing.chemical === product.id ? standing : undefined;
+  const waits = mine && correctedSinceRead(mine) ? mine.corrections.at(-1) : undefined;
   const may = session?.role === "CREW" || session?.role === "SUPERVISOR";
 
   useEffect(() => {
@@ -281,6 +287,11 @@ function Mix({ table, params, setParams }: MixProps) {
             </div>
           </>
         )}
+        <NumberInput
+          label={say("mixing.mixing.hot-tap", "Hot tap, {0}, if it is blended", unit)}
+          value={hot > 0 ? shownIn(unit, hot) : ""}
+          onChange={(v) => put({ hot: typeof v === "number" ? celsiusOf(unit, v) : null })}
+        />
         {wanted !== undefined && (
           <button className="btn small" type="button" onClick={() => put({ aim: null })}>
             {say("mixing.mixing.aim-for-me", "Choose the aim for me")}
@@ -350,7 +361,12 @@ function Mix({ table, params, setParams }: MixProps) {
       >
         <h2>{say("mixing.mixing.do-this", "Do this")}</h2>
         {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
-        {card && !checked && <Pour card={card} product={product} />}
+        {card && !checked && (
+          <>
+            <Pour card={card} product={product} />
+            <Taps table={table} hot={hot} cold={pack.tapCelsius} celsius={celsius} litres={card.water} />
+          </>
+        )}
         {checked && <Mend checked={checked} product={product} litres={litres} />}
         {site.refusal && (
           <p className="note stop" role="alert">
@@ -360,6 +376,16 @@ function Mix({ table, params, setParams }: MixProps) {
         {done && !site.refusal && (
           <p className="note done" role="status">
             {done}
+          </p>
+        )}
+        {waits && !checked && (
+          <p className="note stop">
+            {say(
+              "mixing.mixing.corrected-by",
+              "{0} corrected it at {1}, and nobody has read it since. Read it before anything else goes in.",
+              waits.who,
+              clock.time(waits.at),
+            )}
           </p>
         )}
         {standing && !mine && (
@@ -403,6 +429,11 @@ function Mix({ table, params, setParams }: MixProps) {
                 type="button"
                 onClick={() => {
                   const w = checked.ways[0];
+                  // A correction answers a reading; so it stands before it.
+                  const kept = mine.readings.at(-1);
+                  if (by && (waits || kept?.mgPerL !== s || kept?.celsius !== st)) {
+                    site.write(enter.solutionRead(mine.label ?? "", by.id, s, st, tabletNow()));
+                  }
                   site.write(
                     enter.solutionCorrected(
                       mine.label ?? "",
@@ -453,6 +484,34 @@ function Mix({ table, params, setParams }: MixProps) {
         </p>
       </section>
     </div>
+  );
+}
+
+type TapsProps = { table: Table; hot: number; cold: number; celsius: number; litres: number };
+
+/** How much comes from which tap, where the hot one is told. */
+function Taps({ table, hot, cold, celsius, litres }: TapsProps) {
+  if (hot <= 0 || litres <= 0) {
+    return null;
+  }
+  const answer = table.compute("blend", {
+    hot: `${hot}C`,
+    cold: `${cold}C`,
+    target: `${celsius}C`,
+    volume: `${litres}L`,
+  });
+  const tenth = (x: number) => Math.round(x * 10) / 10;
+  return answer.message !== undefined || !answer.result ? (
+    <p className="note stop">{told(answer.message ?? "")}</p>
+  ) : (
+    <p>
+      {say(
+        "mixing.mixing.taps",
+        "Of the water {0} L cold, then {1} L hot. Measure after filling: the vessel takes some heat.",
+        tenth(litres - answer.result.value),
+        tenth(answer.result.value),
+      )}
+    </p>
   );
 }
 

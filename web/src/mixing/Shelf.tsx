@@ -1,29 +1,33 @@
+import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
+import { api, unwrap } from "../api/client";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
+import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { told } from "../shared/texts";
+import { fading, labelIn, type Solution, type Standing, solutionsOf } from "../solution/shelf";
 import type { Table } from "../solution/table";
-import { fading, type Solution, type Standing, solutionsOf, standing } from "./solutions";
 
 const SAYS: Record<Standing, string> = {
-  fresh: say("mixing.shelf.usable", "usable"),
-  soon: say("mixing.shelf.change-soon", "change it within 15 minutes"),
-  over: say("mixing.shelf.too-old", "too old: change it"),
-  out: say("mixing.shelf.poured-out", "poured out"),
+  FRESH: say("mixing.shelf.usable", "usable"),
+  SOON: say("mixing.shelf.change-soon", "change it within 15 minutes"),
+  UNREAD: say("mixing.shelf.read-first", "corrected: read it first"),
+  OVER: say("mixing.shelf.too-old", "too old: change it"),
+  OUT: say("mixing.shelf.poured-out", "poured out"),
 };
+const ORDER: Standing[] = ["OVER", "UNREAD", "SOON", "FRESH", "OUT"];
 
 /** What stands where: made when and by whom, how strong by its readings, and until when it holds. */
 export function Shelf({ table }: { table: Table }) {
   const session = useSession().data;
   const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
   const [params] = useSearchParams();
-  const asked = params.get("label")?.toUpperCase();
+  const asked = params.get("label") ? labelIn(params.get("label") ?? "") : undefined;
   const now = tabletNow();
-  const all = solutionsOf(site.newest);
-  const order: Standing[] = ["over", "soon", "fresh", "out"];
-  const sorted = [...all].sort((a, b) => order.indexOf(standing(a, now)) - order.indexOf(standing(b, now)));
+  const all = solutionsOf(site.newest, now);
+  const sorted = [...all].sort((a, b) => ORDER.indexOf(a.standing) - ORDER.indexOf(b.standing));
   const found = asked ? sorted.find((s) => s.label === asked) : undefined;
   return (
     <div className="page">
@@ -60,17 +64,23 @@ function OnTheShelf({ solution: s, table, now, lit }: Props) {
   const clock = useClock();
   const product = table.pack.products.find((p) => p.id === s.chemical);
   const vessel = table.pack.vessels.find((v) => v.id === s.vessel);
-  const stands = standing(s, now);
   const last = s.readings.at(-1);
   const fade = fadeOf(table, s);
+  const litres = Math.round(s.litres * 10) / 10;
   return (
-    <li className={`on-shelf ${stands}${lit ? " lit" : ""}`}>
+    <li className={`on-shelf ${s.standing.toLowerCase()}${lit ? " lit" : ""}`}>
       <div>
         <strong>{told(vessel?.name ?? s.vessel)}</strong>
-        <span className="on-shelf-label">{s.label ?? "–"}</span>
+        {s.label ? (
+          <Link className="on-shelf-label" to={`/mixing?show=shelf&label=${s.label}`}>
+            {s.label}
+          </Link>
+        ) : (
+          <span className="on-shelf-label">–</span>
+        )}
       </div>
       <div>
-        {product?.name ?? s.chemical}, {s.litres} L
+        {product?.name ?? s.chemical}, {litres} L
         <small>
           {say("mixing.shelf.made-by", "made {0} {1} by {2}", clock.day(s.at), clock.time(s.at), s.who)}
         </small>
@@ -94,17 +104,78 @@ function OnTheShelf({ solution: s, table, now, lit }: Props) {
       </div>
       <Strength solution={s} now={now} />
       <div className="on-shelf-until">
-        <strong>{SAYS[stands]}</strong>
-        {s.until !== undefined && !s.emptied && (
+        <strong>{SAYS[s.standing]}</strong>
+        {s.until !== undefined && s.standing !== "OUT" && (
           <small>{say("mixing.shelf.change-by", "change by {0}", clock.time(s.until))}</small>
         )}
-        {!s.emptied && (
-          <Link to={`/mixing?show=mix&product=${s.chemical}&vessel=${s.vessel}&litres=${s.litres}`}>
+        {s.standing !== "OUT" && (
+          <Link to={`/mixing?show=mix&product=${s.chemical}&vessel=${s.vessel}&litres=${litres}`}>
             {say("mixing.shelf.read-it", "Read or correct it")}
           </Link>
         )}
       </div>
+      {lit && <Story solution={s} />}
     </li>
+  );
+}
+
+/** All that was done with it, in its order, and which rounds used it. */
+function Story({ solution: s }: { solution: Solution }) {
+  const clock = useClock();
+  const uses = useQuery({
+    queryKey: keys.uses(s.label ?? ""),
+    queryFn: () =>
+      unwrap(api.GET("/api/mixing/solutions/{label}/rounds", { params: { path: { label: s.label ?? "" } } })),
+    enabled: s.label !== undefined,
+  });
+  const lines = [
+    ...s.readings.map((r) => ({
+      at: r.at,
+      text: say("mixing.shelf.was-read", "read: {0} mg/L, by {1}", r.mgPerL, r.who),
+    })),
+    ...s.corrections.map((c) => ({
+      at: c.at,
+      text: say(
+        "mixing.shelf.was-corrected",
+        "corrected with {0} mL, by {1}",
+        Math.round(c.litres * 1000),
+        c.who,
+      ),
+    })),
+    ...(uses.data ?? []).map((u) => ({
+      at: u.at,
+      text: say(
+        "mixing.shelf.was-used",
+        "used for {0} {1}, step {2}, by {3}",
+        u.machine,
+        u.title,
+        u.step,
+        u.who,
+      ),
+    })),
+    ...(s.emptiedAt === undefined
+      ? []
+      : [{ at: s.emptiedAt, text: say("mixing.shelf.was-poured-out", "poured out") }]),
+  ].sort((a, b) => a.at - b.at);
+  return (
+    <div className="on-shelf-story">
+      <h2>{say("mixing.shelf.its-record", "Its record")}</h2>
+      <ol>
+        <li>
+          {clock.time(s.at)} {say("mixing.shelf.was-made", "made, by {0}", s.who)}
+        </li>
+        {lines.map((l) => (
+          <li key={`${l.at} ${l.text}`}>
+            {clock.time(l.at)} {l.text}
+          </li>
+        ))}
+      </ol>
+      {uses.isError && (
+        <p className="quiet">
+          {say("mixing.shelf.uses-not-heard", "Which rounds used it can only be said with signal.")}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { say } from "../shared/say";
 
 /* What a reading is entered with: a figure, drops that are counted, the marks of a strip. */
@@ -130,8 +130,57 @@ export function Strip({ marks, value, onPick }: StripProps) {
   );
 }
 
+/** A strip is dipped, and read within its window: before it has not turned, after it turns on. */
+export function Dip({ dip, read, onLate }: { dip: number; read: number; onLate: () => void }) {
+  const [since, setSince] = useState<number | null>(null);
+  const [now, setNow] = useState(0);
+  useEffect(() => {
+    if (since === null) {
+      return;
+    }
+    const tick = window.setInterval(() => setNow(Date.now()), 200);
+    return () => window.clearInterval(tick);
+  }, [since]);
+  const gone = since === null ? 0 : Math.max(0, (now - since) / 1000);
+  const late = since !== null && gone > dip + read;
+  useEffect(() => {
+    if (late) {
+      onLate();
+    }
+  }, [late]);
+  return (
+    <div className="dip">
+      <button
+        className="floor-btn"
+        type="button"
+        onClick={() => {
+          setNow(Date.now());
+          setSince(Date.now());
+        }}
+      >
+        {since === null
+          ? say("round.dip.start", "Dip it: {0} s, then read within {1} s", dip, read)
+          : say("round.dip.new-strip", "New strip")}
+      </button>
+      <p aria-live="polite" className={late ? "dip-late" : ""}>
+        {since === null
+          ? ""
+          : late
+            ? say("round.dip.too-late", "Too late to read: it turns on by itself. Take a new strip.")
+            : gone < dip
+              ? say("round.dip.in", "In the solution: {0} s", Math.ceil(dip - gone))
+              : say(
+                  "round.dip.read-now",
+                  "Out, shake it once, read it now: {0} s",
+                  Math.ceil(dip + read - gone),
+                )}
+      </p>
+    </div>
+  );
+}
+
 type StrengthProps = {
-  by: { steps: number[]; perDrop?: number };
+  by: { steps: number[]; perDrop?: number; dipSeconds?: number; readSeconds?: number };
   label: string;
   value: string;
   onChange: (value: string) => void;
@@ -140,7 +189,14 @@ type StrengthProps = {
 /** A strength as its instrument shows it: on blocks, by counted drops, or as a figure. */
 export function StrengthDial({ by, label, value, onChange }: StrengthProps) {
   if (by.steps.length > 0) {
-    return <Strip marks={by.steps} value={value} onPick={onChange} />;
+    return (
+      <div className="strip-and-time">
+        {by.dipSeconds && by.readSeconds && (
+          <Dip dip={by.dipSeconds} read={by.readSeconds} onLate={() => onChange("")} />
+        )}
+        <Strip marks={by.steps} value={value} onPick={onChange} />
+      </div>
+    );
   }
   return by.perDrop ? (
     <Drops each={by.perDrop} value={value} onChange={onChange} />

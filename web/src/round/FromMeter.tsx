@@ -10,15 +10,19 @@ type Props = {
   /** What it should show, for the stand-in to be near. */
   near: number;
   desk?: boolean;
+  /** It is held to a standard, which is what it says. */
+  standard?: boolean;
   onRead: (value: number) => void;
 };
 
 /** Takes a value from a meter of the site instead of typing it. The ones that ship are simulated and say so. */
-export function FromMeter({ fits, near, desk = false, onRead }: Props) {
+export function FromMeter({ fits, near, desk = false, standard, onRead }: Props) {
   const all = useQuery({ queryKey: keys.instruments(), queryFn: () => unwrap(api.GET("/api/instruments")) });
   const read = useMutation({
     mutationFn: (id: string) =>
-      unwrap(api.POST("/api/instruments/{id}/readings", { params: { path: { id }, query: { near } } })),
+      unwrap(
+        api.POST("/api/instruments/{id}/readings", { params: { path: { id }, query: { near, standard } } }),
+      ),
     onSuccess: (r) => {
       if (r.value !== undefined) {
         onRead(r.value);

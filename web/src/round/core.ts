@@ -1,4 +1,11 @@
-import { type CompiledRound, over, siteOnTop, siteRefuses } from "orthopur-core/floor.js";
+import {
+  type CompiledRound,
+  over,
+  register,
+  siteOnTop,
+  siteRefuses,
+  solutions,
+} from "orthopur-core/floor.js";
 import type { Schemas } from "../api/client";
 
 /*
@@ -94,6 +101,13 @@ export const refusedForSite = (
   at: number,
   actor: Actor,
 ): { refused?: string; with?: string[]; outside?: string } => JSON.parse(siteRefuses(newest, e, at, actor));
+
+/** What stands in which vessel, and how. */
+export const solutionsNow = (newest: Known[], now: number) => JSON.parse(solutions(newest, now)).solutions;
+
+/** How far each instrument can be believed. */
+export const registerNow = (newest: Known[], instruments: object[], days: number, now: number) =>
+  JSON.parse(register(newest, instruments, days, now)).instruments;
 
 /** What an energy is called where it is locked. */
 export function energyName(pack: Pack, energy: string): string {

@@ -50,6 +50,46 @@ export const trouble = (step: string, kind: string, words: string, item?: string
 export const photo = (step: string, sha256: string, what: string) =>
   made("photo", step, text("sha256", sha256), text("what", what));
 
+/** Which solution of the site a step uses. */
+export const solutionUsed = (step: string, label: string, chemical: string, until?: number) =>
+  made(
+    "solution-used",
+    step,
+    text("label", label),
+    text("chemical", chemical),
+    ...(until === undefined ? [] : [{ name: "until", value: until, unit: "ms" }]),
+  );
+
+/** An instrument was held to one standard or two; a strip or a kit says its lot. */
+export const instrumentChecked = (c: {
+  instrument: string;
+  unit: string;
+  low: number;
+  lowShown: number;
+  high?: number;
+  highShown?: number;
+  lot?: string;
+  at: number;
+}) =>
+  made(
+    "instrument-checked",
+    "",
+    text("instrument", c.instrument),
+    { name: "low", value: c.low, unit: c.unit },
+    { name: "low-shown", value: c.lowShown, unit: c.unit },
+    ...(c.high === undefined ? [] : [{ name: "high", value: c.high, unit: c.unit }]),
+    ...(c.highShown === undefined ? [] : [{ name: "high-shown", value: c.highShown, unit: c.unit }]),
+    ...(c.lot ? [text("lot", c.lot)] : []),
+    { name: "at", value: c.at, unit: "ms" },
+  );
+
+export const lotOpened = (instrument: string, lot: string, expires: number) =>
+  made("lot-opened", "", text("instrument", instrument), text("lot", lot), {
+    name: "expires",
+    value: expires,
+    unit: "ms",
+  });
+
 /** A solution in a vessel of the site; strength as it was mixed. */
 export const solutionMade = (b: {
   vessel: string;

@@ -12,6 +12,8 @@ declare module "orthopur-core/floor.js" {
   export function over(pack: object): CompiledRound;
   export function siteOnTop(newest: object, entries: object): string;
   export function siteRefuses(newest: object, entry: object, at: number, actor: object): string;
+  export function solutions(newest: object, now: number): string;
+  export function register(newest: object, instruments: object, days: number, now: number): string;
 }
 
 /** All calculations of the core, compiled; answers come as JSON text in the form of the server's. */

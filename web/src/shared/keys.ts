@@ -25,6 +25,7 @@ export const keys = {
   lapsed: key("lapsed"),
   line: key("line"),
   logbook: key("logbook"),
+  lookBack: key("look-back"),
   machines: key("machines"),
   map: key("map"),
   mixing: key("mixing"),
@@ -55,4 +56,5 @@ export const keys = {
   verdictOfRound: key("verdict-of-round"),
   vesselEffect: key("vessel-effect"),
   vessels: key("vessels"),
+  uses: key("uses"),
 };

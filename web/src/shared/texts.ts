@@ -110,6 +110,16 @@ export const OF_THE_CLIENT = [
 
 /** Why an entry was not taken, as the core names it. */
 export const REFUSALS: Record<string, string> = {
+  LABEL_TAKEN: say("refusal.label-taken", "Label {0} is on {1} already; one label stands for one solution."),
+  NO_MIX: say("refusal.no-mix", "Step {0} uses no solution."),
+  OTHER_PRODUCT: say("refusal.other-product", "Label {0} is another product than this step uses."),
+  TOO_OLD: say("refusal.too-old", "The solution with label {0} is older than it may get: mix a new one."),
+  READ_IT_FIRST: say(
+    "refusal.read-it-first",
+    "The solution with label {0} was corrected and nobody has read it since. Read it.",
+  ),
+  LOT_EXPIRED: say("refusal.lot-expired", "Lot {0} has expired; it decides nothing any more."),
+  FAILED_CHECK: say("refusal.failed-check", "{0} failed its last check. Read with another one."),
   CLOSED: say("refusal.closed", "This round is closed; nothing more can be entered."),
   ALREADY_DONE: say("refusal.already-done", "Step {0} is already done."),
   COMES_FIRST: say("refusal.comes-first", "Step {0} comes first."),
@@ -186,4 +196,12 @@ export const REFUSALS: Record<string, string> = {
   ),
   NO_SOLUTION: say("refusal.no-solution", "No solution of this site has the label {0}, or it is poured out."),
   NAME_THE_PART: say("refusal.name-the-part", "Say which part."),
+};
+
+/** How a round stands between the first step and production. */
+export const STATUS: Record<string, string> = {
+  OPEN: say("status.open", "being cleaned"),
+  WAITING: say("status.waiting", "waits for its release"),
+  RELEASED: say("status.released", "released"),
+  CONDITIONAL: say("status.conditional", "released for a time"),
 };

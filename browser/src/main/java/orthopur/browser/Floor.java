@@ -32,4 +32,24 @@ public final class Floor {
     public static String siteRefuses(JSObject newest, JSObject entry, double at, JSObject actor) {
         return FloorSite.refuses(newest, entry, at, actor);
     }
+
+    /**
+     * What stands in which vessel.
+     *
+     * @see FloorSite#solutions
+     */
+    @JSExport
+    public static String solutions(JSObject newest, double now) {
+        return FloorSite.solutions(newest, now);
+    }
+
+    /**
+     * How far each instrument can be believed.
+     *
+     * @see FloorSite#register
+     */
+    @JSExport
+    public static String register(JSObject newest, JSObject instruments, double days, double now) {
+        return FloorSite.register(newest, instruments, days, now);
+    }
 }

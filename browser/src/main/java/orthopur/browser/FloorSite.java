@@ -1,11 +1,14 @@
 package orthopur.browser;
 
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
 import org.teavm.jso.JSObject;
 import orthopur.quantity.OutOfRange;
 import orthopur.round.Refused;
 import orthopur.round.Written;
+import orthopur.sitestream.Register;
+import orthopur.sitestream.Shelf;
 import orthopur.sitestream.SiteEntry;
 import orthopur.sitestream.SiteState;
 import orthopur.sitestream.SiteState.Known;
@@ -23,9 +26,7 @@ final class FloorSite {
      * @return {@code {newest}}
      */
     static String onTop(JSObject newest, JSObject entries) {
-        Map<String, Known> known = new HashMap<>();
-        new Tree(newest).items(FloorSite::known).forEach(k -> known.put(k.entry().about(), k));
-        SiteStream stream = new SiteStream(new SiteState(known));
+        SiteStream stream = new SiteStream(state(newest));
         new Tree(entries).items(t -> next(stream, t));
         JsonText to = new JsonText().open();
         return to.list(
@@ -43,10 +44,8 @@ final class FloorSite {
      */
     static String refuses(JSObject newest, JSObject entry, double at, JSObject actor) {
         JsonText to = new JsonText().open();
-        Map<String, Known> known = new HashMap<>();
-        new Tree(newest).items(FloorSite::known).forEach(k -> known.put(k.entry().about(), k));
         try {
-            new SiteStream(new SiteState(known))
+            new SiteStream(state(newest))
                     .accept(
                             SiteEntry.read(FloorRound.entry(new Tree(entry))),
                             (long) at,
@@ -57,6 +56,108 @@ final class FloorSite {
             to.text("outside", String.valueOf(x.getMessage()));
         }
         return to.close().toString();
+    }
+
+    /**
+     * What stands in which vessel: {@code {solutions: [{vessel, chemical, litres, mgPerL, label,
+     * celsius, until, at, who, standing, readings, corrections, emptiedAt, rinsed}]}}.
+     */
+    static String solutions(JSObject newest, double now) {
+        JsonText to = new JsonText().open();
+        return to.list("solutions", Shelf.of(state(newest)), s -> solution(to, s, (long) now))
+                .close()
+                .toString();
+    }
+
+    private static void solution(JsonText to, Shelf.Solution s, long now) {
+        to.open()
+                .text("vessel", s.vessel())
+                .text("chemical", s.chemical())
+                .number("litres", s.litres())
+                .number("mgPerL", s.mgPerL())
+                .text("label", s.label())
+                .number("celsius", s.celsius())
+                .whole("until", s.until())
+                .whole("at", s.at())
+                .text("who", s.who())
+                .text("standing", s.standing(now).name())
+                .list(
+                        "readings",
+                        s.readings(),
+                        r ->
+                                to.open()
+                                        .whole("at", r.at())
+                                        .number("mgPerL", r.mgPerL())
+                                        .number("celsius", r.celsius())
+                                        .text("instrument", r.instrument())
+                                        .text("who", r.who())
+                                        .close())
+                .list(
+                        "corrections",
+                        s.corrections(),
+                        c ->
+                                to.open()
+                                        .whole("at", c.at())
+                                        .text("what", c.what())
+                                        .number("litres", c.litres())
+                                        .text("who", c.who())
+                                        .close())
+                .whole("emptiedAt", s.emptiedAt())
+                .flag("rinsed", s.rinsed())
+                .close();
+    }
+
+    /**
+     * How far each instrument can be believed: {@code {instruments: [{id, standing, usable, due,
+     * lot, expires, goodAt, doubtedSince, checks: [{at, who, passed, unit, low, lowShown, high,
+     * highShown, lot}]}]}}.
+     *
+     * @param days for which a check of an instrument with a display holds
+     */
+    static String register(JSObject newest, JSObject instruments, double days, double now) {
+        SiteState site = state(newest);
+        Duration every = Duration.ofMillis((long) (days * 86_400_000));
+        JsonText to = new JsonText().open();
+        return to.list(
+                        "instruments",
+                        new Tree(instruments).items(PackTree::instrument),
+                        i -> registered(to, Register.of(i, site, every, (long) now)))
+                .close()
+                .toString();
+    }
+
+    private static void registered(JsonText to, Register.Entry e) {
+        to.open()
+                .text("id", e.instrument().id())
+                .text("standing", e.standing().name())
+                .flag("usable", e.standing().usable())
+                .whole("due", e.due())
+                .text("lot", e.lot())
+                .whole("expires", e.expires())
+                .whole("goodAt", e.goodAt())
+                .whole("doubtedSince", e.doubtedSince())
+                .list(
+                        "checks",
+                        e.checks(),
+                        c ->
+                                to.open()
+                                        .whole("at", c.at())
+                                        .text("who", c.who())
+                                        .flag("passed", c.passed())
+                                        .text("unit", c.entry().unit())
+                                        .number("low", c.entry().low())
+                                        .number("lowShown", c.entry().lowShown())
+                                        .number("high", c.entry().high())
+                                        .number("highShown", c.entry().highShown())
+                                        .text("lot", c.entry().lot())
+                                        .close())
+                .close();
+    }
+
+    private static SiteState state(JSObject newest) {
+        Map<String, Known> known = new HashMap<>();
+        new Tree(newest).items(FloorSite::known).forEach(k -> known.put(k.entry().about(), k));
+        return new SiteState(known);
     }
 
     private static boolean next(SiteStream stream, Tree t) {

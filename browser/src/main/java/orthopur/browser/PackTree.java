@@ -7,6 +7,7 @@ import orthopur.instrument.Instrument;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
+import orthopur.roundpack.RoundPack.Mix;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.ReadingBand;
@@ -65,7 +66,13 @@ final class PackTree {
                 List.of(),
                 Map.of(),
                 t.textOrNull("action"),
-                null);
+                mix(t.at("mix")));
+    }
+
+    private static @Nullable Mix mix(@Nullable Tree t) {
+        return t == null
+                ? null
+                : new Mix(t.text("product"), t.number("litres"), null, null, null, null, null);
     }
 
     private static Piece piece(Tree t) {

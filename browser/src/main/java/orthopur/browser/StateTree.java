@@ -43,7 +43,8 @@ final class StateTree {
                 t.at("plan") == null ? null : t.list("plan", StateTree::site),
                 t.at("furthest") == null ? furthest(pack, done, redo) : t.count("furthest"),
                 t.texts("workers"),
-                t.flag("secondPerson"));
+                t.flag("secondPerson"),
+                t.map("solutions", Tree::asText));
     }
 
     /** What an older page kept on this device has no such place: a step that is redone was done. */
@@ -157,6 +158,7 @@ final class StateTree {
         to.whole("furthest", (long) s.furthest())
                 .texts("workers", s.workers())
                 .flag("secondPerson", s.secondPerson())
+                .map("solutions", s.solutions(), to::value)
                 .close();
     }
 

@@ -18,6 +18,8 @@ import orthopur.quantity.Show;
  *     strength
  * @param perDrop of a drop test: how much one drop means; null for others
  * @param least,most the ends of its range; null where nobody has said
+ * @param dipSeconds how long a strip stays in the solution; null for others
+ * @param readSeconds within how many seconds after that it is read; null for others
  */
 public record Instrument(
         String id,
@@ -28,9 +30,36 @@ public record Instrument(
         @Nullable Measures measures,
         @Nullable Double perDrop,
         @Nullable Double least,
-        @Nullable Double most) {
+        @Nullable Double most,
+        @Nullable Integer dipSeconds,
+        @Nullable Integer readSeconds) {
     public Instrument {
         steps = steps == null ? List.of() : List.copyOf(steps);
+    }
+
+    /** One that is not dipped. */
+    public Instrument(
+            String id,
+            String name,
+            List<Double> steps,
+            double tolerance,
+            double temperatureTolerance,
+            @Nullable Measures measures,
+            @Nullable Double perDrop,
+            @Nullable Double least,
+            @Nullable Double most) {
+        this(
+                id,
+                name,
+                steps,
+                tolerance,
+                temperatureTolerance,
+                measures,
+                perDrop,
+                least,
+                most,
+                null,
+                null);
     }
 
     /** One of which only its precision is known. */
@@ -46,6 +75,29 @@ public record Instrument(
     /** Whether it can read how strong a product of this kind is. */
     public boolean reads(ChemicalKind kind) {
         return measures == null || measures == Measures.of(kind);
+    }
+
+    /** Whether it is used up: a strip or a kit, which has lots instead of a calibration. */
+    public boolean usedUp() {
+        return !steps.isEmpty() || perDrop != null;
+    }
+
+    /**
+     * Whether what it showed can stand for a value that is known for sure.
+     *
+     * @param reference of a standard or a second instrument, in the unit of what it reads
+     */
+    public boolean agrees(double reference, double shown) {
+        if (!usedUp()) {
+            boolean there = (least == null || shown >= least) && (most == null || shown <= most);
+            return there && Math.abs(shown - reference) <= tolerance + 1e-9;
+        }
+        try {
+            Interval means = means(shown);
+            return means.low() <= reference && reference <= means.high();
+        } catch (OutOfRange x) {
+            return false;
+        }
     }
 
     /** Whether it reads the strength of something. */

@@ -26,12 +26,14 @@ final class Contact {
     private final Course course;
     private final Map<String, Long> timers;
     private final Map<String, ReadingState> readings;
+    private final Map<String, String> solutions;
 
     Contact(RoundPack pack, Course course, State s) {
         this.pack = pack;
         this.course = course;
         this.timers = new TreeMap<>(s.timers());
         this.readings = new TreeMap<>(s.readings());
+        this.solutions = new TreeMap<>(s.solutions());
     }
 
     Map<String, Long> timers() {
@@ -40,6 +42,32 @@ final class Contact {
 
     Map<String, ReadingState> readings() {
         return new TreeMap<>(readings);
+    }
+
+    Map<String, String> solutions() {
+        return new TreeMap<>(solutions);
+    }
+
+    /** The bucket that is used is of the product that the step asks for, and not too old. */
+    void used(PackStep step, Entry.SolutionUsed e, long at) {
+        if (step.mix() == null) {
+            throw new Refused(Why.NO_MIX, step.number());
+        }
+        if (!step.mix().product().equals(e.chemical())) {
+            throw new Refused(
+                    Why.OTHER_PRODUCT,
+                    e.label(),
+                    e.chemical(),
+                    step.number(),
+                    step.mix().product());
+        }
+        if (e.until() != null && at > e.until()) {
+            throw new Refused(Why.TOO_OLD, e.label());
+        }
+        if (e.label().isBlank()) {
+            throw new OutOfRange("label", "nothing", "what stands on the vessel");
+        }
+        solutions.put(step.id(), e.label());
     }
 
     void start(PackStep step, long at) {
@@ -177,6 +205,7 @@ final class Contact {
     void forget(List<String> steps) {
         steps.forEach(timers::remove);
         steps.forEach(readings::remove);
+        steps.forEach(solutions::remove);
     }
 
     private long remaining(String stepId, long at) {

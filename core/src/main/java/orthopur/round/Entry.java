@@ -28,6 +28,16 @@ public sealed interface Entry {
     record ReadingTaken(String step, String instrument, double strength, double temperature)
             implements Entry {}
 
+    /**
+     * Which solution of the site the step uses.
+     *
+     * @param label on its vessel
+     * @param chemical id of the product in it
+     * @param until epoch milliseconds until when it may be used; null where its label names none
+     */
+    record SolutionUsed(String step, String label, String chemical, @Nullable Long until)
+            implements Entry {}
+
     /** What was done about a reading that was not in. */
     record CorrectiveAction(String step, String text) implements Entry {}
 

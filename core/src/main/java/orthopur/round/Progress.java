@@ -72,7 +72,8 @@ public final class Progress {
                 release.plan(),
                 course.furthest(),
                 release.workers(),
-                release.secondPerson());
+                release.secondPerson(),
+                contact.solutions());
     }
 
     /** The same round, to go on with apart from this one. */
@@ -121,6 +122,7 @@ public final class Progress {
             }
             case Entry.ContactBroken e -> contact.broken(step);
             case Entry.ReadingTaken e -> contact.reading(step, e, at);
+            case Entry.SolutionUsed e -> contact.used(step, e, at);
             case Entry.CorrectiveAction e -> contact.corrective(step, e);
             case Entry.CheckMade e -> ticks.check(step, e);
             case Entry.Confirmed e -> ticks.confirm(step, e);

@@ -69,7 +69,15 @@ public final class Refused extends IllegalArgumentException {
         NOT_SIGNED("This has to be signed; that takes a connection."),
         STILL_HOLDS("%s still holds %s. Correct that, or empty it first."),
         NOT_RINSED("%s held %s and was not washed out. Wash it out before something else goes in."),
-        NO_SOLUTION("No solution of this site has the label %s, or it is poured out.");
+        NO_SOLUTION("No solution of this site has the label %s, or it is poured out."),
+        LABEL_TAKEN("Label %s is on %s already; one label stands for one solution."),
+        NO_MIX("Step %s uses no solution."),
+        OTHER_PRODUCT("Label %s is %s; step %s uses %s."),
+        TOO_OLD("The solution with label %s is older than it may get: mix a new one."),
+        READ_IT_FIRST(
+                "The solution with label %s was corrected and nobody has read it since. Read it."),
+        LOT_EXPIRED("Lot %s has expired; it decides nothing any more."),
+        FAILED_CHECK("%s failed its last check. Read with another one.");
 
         private final String sentence;
 

@@ -20,6 +20,7 @@ import orthopur.roundpack.RoundPack.Trouble;
  * @param furthest number of the last step that was ever done; 0 for none
  * @param workers those who did work in it
  * @param secondPerson whether somebody else than those has to look and release
+ * @param solutions label of the solution that each step used, where one was named
  */
 public record State(
         @Nullable String current,
@@ -40,7 +41,8 @@ public record State(
         @Nullable List<ReleaseSite> plan,
         int furthest,
         List<String> workers,
-        boolean secondPerson) {
+        boolean secondPerson,
+        Map<String, String> solutions) {
 
     /** A round in which nothing has happened. */
     public static final State START =
@@ -63,7 +65,8 @@ public record State(
                     null,
                     0,
                     List.of(),
-                    false);
+                    false,
+                    Map.of());
 
     /** Where a round stands between the first step and production. */
     public enum Status {

@@ -43,6 +43,14 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                         f.add(EntryValue.number("temperature", e.temperature(), "°C"));
                         yield "reading";
                     }
+                    case Entry.SolutionUsed e -> {
+                        f.add(EntryValue.text("label", e.label()));
+                        f.add(EntryValue.text("chemical", e.chemical()));
+                        if (e.until() != null) {
+                            f.add(EntryValue.number("until", e.until(), "ms"));
+                        }
+                        yield "solution-used";
+                    }
                     case Entry.CorrectiveAction e -> {
                         f.add(EntryValue.text("text", e.text()));
                         yield "corrective";
@@ -138,6 +146,8 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                             text("instrument"),
                             value("strength", "mg/L"),
                             value("temperature", "°C"));
+            case "solution-used" ->
+                    new Entry.SolutionUsed(step, text("label"), text("chemical"), until());
             case "corrective" -> new Entry.CorrectiveAction(step, text("text"));
             case "check" -> new Entry.CheckMade(step, text("check"), valueOrNull("value"));
             case "confirmed" -> new Entry.Confirmed(step, text("ask"));

@@ -46,6 +46,7 @@ public final class PublicCodes {
                     "first-water.highest",
                     "solution.life",
                     "rest.proved-again",
+                    "instrument.check-every",
                     "material.stainless.chlorine",
                     "kept.warmest",
                     "touch.limit",
@@ -429,6 +430,12 @@ public final class PublicCodes {
                                 4,
                                 "h",
                                 "default of this program"),
+                        f(
+                                "instrument.check-every",
+                                "Instruments with a display: checked at two points every",
+                                30,
+                                "d",
+                                "default of this program; 21 CFR 117.165(b)(4)"),
                         f(
                                 "rest.proved-again",
                                 "Work that rested so long: each energy is verified again before hands go in",

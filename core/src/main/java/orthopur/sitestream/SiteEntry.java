@@ -92,6 +92,47 @@ public sealed interface SiteEntry {
         }
     }
 
+    /**
+     * An instrument was held to what is known: two standards, or one for a strip.
+     *
+     * @param instrument id
+     * @param unit of all four values
+     * @param low,lowShown the lower standard, and what it showed there
+     * @param high,highShown the upper one; both null for a check at one point
+     * @param lot of the strips or the kit; null for an instrument that has none
+     * @param at epoch milliseconds by the device, which tells checks of one instrument apart
+     */
+    record InstrumentChecked(
+            String instrument,
+            String unit,
+            double low,
+            double lowShown,
+            @Nullable Double high,
+            @Nullable Double highShown,
+            @Nullable String lot,
+            long at)
+            implements SiteEntry {
+        /** What the entries about checks of one instrument begin with. */
+        static final String OF = "checked/";
+
+        @Override
+        public String about() {
+            return OF + instrument + "/" + at;
+        }
+    }
+
+    /**
+     * A new lot of strips or of a kit is in use.
+     *
+     * @param expires epoch milliseconds at which it expires
+     */
+    record LotOpened(String instrument, String lot, long expires) implements SiteEntry {
+        @Override
+        public String about() {
+            return "lot/" + instrument;
+        }
+    }
+
     /** Spares of a wear part were counted. */
     record SparesCounted(String machine, String part, int count) implements SiteEntry {
         @Override
@@ -180,6 +221,26 @@ public sealed interface SiteEntry {
                         f.add(text("rinsed", e.rinsed() ? "yes" : "no"));
                         yield "vessel-emptied";
                     }
+                    case InstrumentChecked e -> {
+                        f.add(text("instrument", e.instrument()));
+                        f.add(number("low", e.low(), e.unit()));
+                        f.add(number("low-shown", e.lowShown(), e.unit()));
+                        if (e.high() != null && e.highShown() != null) {
+                            f.add(number("high", e.high(), e.unit()));
+                            f.add(number("high-shown", e.highShown(), e.unit()));
+                        }
+                        if (e.lot() != null) {
+                            f.add(text("lot", e.lot()));
+                        }
+                        f.add(number("at", e.at(), "ms"));
+                        yield "instrument-checked";
+                    }
+                    case LotOpened e -> {
+                        f.add(text("instrument", e.instrument()));
+                        f.add(text("lot", e.lot()));
+                        f.add(number("expires", e.expires(), "ms"));
+                        yield "lot-opened";
+                    }
                     case SparesCounted e -> {
                         f.add(text("machine", e.machine()));
                         f.add(text("part", e.part()));
@@ -249,6 +310,25 @@ public sealed interface SiteEntry {
                             (long) f.value("at", "ms"));
             case "vessel-emptied" ->
                     new VesselEmptied(f.text("vessel"), f.text("rinsed").equals("yes"));
+            case "instrument-checked" -> {
+                String unit = f.find("low").map(EntryValue::unit).orElse(null);
+                if (unit == null) {
+                    throw new NotAnEntry("The entry does not say its low.");
+                }
+                boolean two = f.find("high").isPresent() || f.find("high-shown").isPresent();
+                yield new InstrumentChecked(
+                        f.text("instrument"),
+                        unit,
+                        f.value("low", unit),
+                        f.value("low-shown", unit),
+                        two ? Double.valueOf(f.value("high", unit)) : null,
+                        two ? Double.valueOf(f.value("high-shown", unit)) : null,
+                        f.textOrNull("lot"),
+                        (long) f.value("at", "ms"));
+            }
+            case "lot-opened" ->
+                    new LotOpened(
+                            f.text("instrument"), f.text("lot"), (long) f.value("expires", "ms"));
             case "spares-counted" ->
                     new SparesCounted(
                             f.text("machine"),

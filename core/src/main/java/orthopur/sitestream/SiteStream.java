@@ -100,6 +100,28 @@ public final class SiteStream {
                 }
             }
             case SiteEntry.VesselEmptied e -> named("vessel", e.vessel());
+            case SiteEntry.InstrumentChecked e -> {
+                named("instrument", e.instrument());
+                known("low", e.low(), e.unit());
+                known("low-shown", e.lowShown(), e.unit());
+                if (e.high() != null && e.highShown() != null) {
+                    known("high", e.high(), e.unit());
+                    known("high-shown", e.highShown(), e.unit());
+                    if (e.high() <= e.low()) {
+                        throw new OutOfRange(
+                                "high",
+                                Show.number(e.high()) + " " + e.unit(),
+                                "more than the lower standard, "
+                                        + Show.number(e.low())
+                                        + " "
+                                        + e.unit());
+                    }
+                }
+            }
+            case SiteEntry.LotOpened e -> {
+                named("instrument", e.instrument());
+                named("lot", e.lot());
+            }
             case SiteEntry.SparesCounted e -> {
                 named("machine", e.machine());
                 named("part", e.part());
@@ -121,13 +143,23 @@ public final class SiteStream {
         }
     }
 
+    private static void known(String field, double value, String unit) {
+        within(field, value, -50, MOST_MG_PER_L, unit);
+    }
+
     /**
      * A vessel remembers: nothing goes on top of what it holds, and nothing else follows before it
      * is washed out. A reading is of a solution that is there.
      */
     private void vessels(SiteEntry entry, long at) {
         switch (entry) {
+            case SiteEntry.LotOpened e -> {
+                if (e.expires() <= at) {
+                    throw new Refused(Why.LOT_EXPIRED, e.lot());
+                }
+            }
             case SiteEntry.BucketMade e -> {
+                labelIsNew(e);
                 Known held = newest.get(e.about());
                 if (held == null
                         || held.at() > at
@@ -145,6 +177,18 @@ public final class SiteStream {
             case SiteEntry.SolutionRead e -> standing(e.label());
             case SiteEntry.SolutionCorrected e -> standing(e.label());
             default -> {}
+        }
+    }
+
+    /** One label stands for one solution. */
+    private void labelIsNew(SiteEntry.BucketMade e) {
+        for (Known k : newest.values()) {
+            if (e.label() != null
+                    && k.entry() instanceof SiteEntry.BucketMade other
+                    && e.label().equals(other.label())
+                    && !e.vessel().equals(other.vessel())) {
+                throw new Refused(Why.LABEL_TAKEN, e.label(), other.vessel());
+            }
         }
     }
 

@@ -153,6 +153,32 @@ class ProgressTest {
     }
 
     @Test
+    void theBucketThatIsUsedIsNamedAndFitsTheStep() {
+        to("sanitize");
+        String asked = round.current().mix().product();
+        Entry used = new Entry.SolutionUsed("sanitize", "K7Q2M", asked, now + 1);
+        assertTrue(
+                refused(new Entry.SolutionUsed("sanitize", "K7Q2M", "sudmere-n", null))
+                        .contains("Label K7Q2M is sudmere-n; step"));
+        assertTrue(
+                refused(new Entry.SolutionUsed("sanitize", "K7Q2M", asked, now - 1))
+                        .contains("older than it may get"));
+        enter(used);
+        enter(new Entry.SolutionUsed("sanitize", "P4R8T", asked, null));
+        assertEquals(java.util.Map.of("sanitize", "P4R8T"), round.state().solutions());
+        assertEquals(round.state(), new Progress(pack, round.state()).state());
+        assertEquals(used, Written.of(used).entry());
+    }
+
+    @Test
+    void aStepThatUsesNoSolutionTakesNone() {
+        String first = round.current().id();
+        assertTrue(
+                refused(new Entry.SolutionUsed(first, "K7Q2M", "halvern-h12", null))
+                        .contains("uses no solution"));
+    }
+
+    @Test
     void stepsComeInOrder() {
         assertTrue(refused(new Entry.StepDone("lock")).contains("Step 1 comes first"));
         finish();

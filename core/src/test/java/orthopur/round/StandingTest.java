@@ -53,7 +53,8 @@ class StandingTest {
                 null,
                 0,
                 List.of(),
-                false);
+                false,
+                s.solutions());
     }
 
     private static Standing after(RoundPack pack, State s, @Nullable Use use) {

@@ -178,6 +178,24 @@ class MixingTest {
         assertTrue(c.then() <= 200 + 1e-9);
     }
 
+    /** Whole strokes are offered only where they stay on the permitted side, for every pump. */
+    @Property(tries = 300)
+    void strokesNeverLeaveThePermittedSide(
+            @ForAll @DoubleRange(min = 2, max = 60) double litres,
+            @ForAll @DoubleRange(min = 1, max = 60) double strokeMl,
+            @ForAll @DoubleRange(min = 13.6, max = 45) double celsius) {
+        Job j = wanting(job(litres, 60, celsius, PROBE), null, strokeMl, 0, 0);
+        DoseCard c = DoseCard.of(j, BOOK);
+        if (c.strokes() == null) {
+            return;
+        }
+        assertTrue(c.strokes() >= 1);
+        assertTrue(c.strokesGive() >= c.low() - 1e-6, c.toString());
+        assertTrue(c.strokesGive() <= c.high() + 1e-6, c.toString());
+        Mended read = Mended.of(j, Math.min(300, c.strokesGive()), new Temperature(celsius), BOOK);
+        assertEquals(Mended.Outcome.IN, read.outcome(), c.toString());
+    }
+
     /** Two additions at most, wherever the true strength lies in what was read. */
     @Property(tries = 300)
     void correctingEnds(

@@ -88,10 +88,11 @@ public final class AllergenCleared extends BookRule {
         Set<String> dirty = new LinkedHashSet<>();
         for (Step s : end.procedure().steps()) {
             boolean washes = s.action() instanceof Action.Wash || s.action() instanceof Action.Soak;
-            Solution x = s.action().solution();
-            Night.Vessel v = !washes || x == null ? null : end.night().vessel(x.vessel());
-            if (v != null && x.vessel() != null && (v.soiled() || v.full())) {
-                dirty.add(x.vessel());
+            Solution x = washes ? s.action().solution() : null;
+            String vessel = x == null ? null : x.vessel();
+            Night.Vessel v = end.night().vessel(vessel);
+            if (v != null && vessel != null && (v.soiled() || v.full())) {
+                dirty.add(vessel);
             }
         }
         if (dirty.isEmpty()) {

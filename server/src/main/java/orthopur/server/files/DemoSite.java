@@ -3,11 +3,17 @@ package orthopur.server.files;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
@@ -16,7 +22,9 @@ import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import orthopur.formats.SheetFormat;
+import orthopur.instrument.Instrument;
 import orthopur.round.Role;
+import orthopur.server.floor.SiteEntries;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
@@ -26,6 +34,7 @@ import orthopur.server.people.Training;
 import orthopur.server.platform.StoredJson;
 import orthopur.server.procedures.Approvals;
 import orthopur.server.procedures.Versions;
+import orthopur.sitestream.SiteEntry;
 
 /**
  * Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. What
@@ -43,6 +52,8 @@ class DemoSite implements ApplicationRunner {
     private final Accounts accounts;
     private final Training training;
     private final StoredJson json;
+    private final SiteEntries site;
+    private final Clock clock;
     private final boolean demo;
     private final int port;
 
@@ -54,6 +65,8 @@ class DemoSite implements ApplicationRunner {
             Accounts accounts,
             Training training,
             StoredJson json,
+            SiteEntries site,
+            Clock clock,
             @Value("${orthopur.demo:false}") boolean demo,
             @Value("${orthopur.port:8080}") int port) {
         this.sheets = sheets;
@@ -63,6 +76,8 @@ class DemoSite implements ApplicationRunner {
         this.accounts = accounts;
         this.training = training;
         this.json = json;
+        this.site = site;
+        this.clock = clock;
         this.demo = demo;
         this.port = port;
     }
@@ -96,6 +111,10 @@ class DemoSite implements ApplicationRunner {
                 // The database was made with the program, which may be a year ago.
                 accounts.staysYoung(p.name(), adult);
             }
+        }
+        DemoPerson first = people.people().getFirst();
+        if (checkedLongAgo()) {
+            checked(accounts.signIn(first.name(), first.password()));
         }
         System.out.println("Orthopur is ready: http://localhost:" + port);
         System.out.println("Demo sign-ins (name / password / PIN to sign):");
@@ -135,6 +154,63 @@ class DemoSite implements ApplicationRunner {
                 approvals.approve(id, 1, 1, null, signed);
             }
         }
+    }
+
+    record Checks(List<DemoCheck> checks) {}
+
+    /** A check of an instrument in the days before the demo. */
+    record DemoCheck(
+            String instrument,
+            int daysAgo,
+            double low,
+            double lowShown,
+            @Nullable Double high,
+            @Nullable Double highShown,
+            @Nullable String lot,
+            @Nullable Integer expiresInDays) {}
+
+    /** The database was made with the program, which may be a year ago. */
+    private boolean checkedLongAgo() {
+        long recent = clock.millis() - Duration.ofDays(14).toMillis();
+        return site.state().newest().values().stream()
+                .noneMatch(
+                        k -> k.entry() instanceof SiteEntry.InstrumentChecked && k.at() > recent);
+    }
+
+    /** Instruments were held to standards before the first night; one of them did not pass. */
+    private void checked(Person by) throws IOException {
+        Map<String, Instrument> register =
+                premises.now().site().instruments().stream()
+                        .collect(Collectors.toMap(Instrument::id, Function.identity()));
+        long now = clock.millis();
+        List<SiteEntry> entries = new ArrayList<>();
+        List<Long> at = new ArrayList<>();
+        List<DemoCheck> checks =
+                json.read(text(one("checks.json")), Checks.class).checks().stream()
+                        .sorted(Comparator.comparing(DemoCheck::daysAgo).reversed())
+                        .toList();
+        for (DemoCheck c : checks) {
+            Instrument i = Objects.requireNonNull(register.get(c.instrument()));
+            long then = now - Duration.ofDays(c.daysAgo()).toMillis();
+            if (c.lot() != null && c.expiresInDays() != null) {
+                long expires = now + Duration.ofDays(c.expiresInDays()).toMillis();
+                entries.add(new SiteEntry.LotOpened(i.id(), c.lot(), expires));
+                at.add(then);
+            }
+            String unit = i.measures() == null ? "mg/L" : i.measures().unit();
+            entries.add(
+                    new SiteEntry.InstrumentChecked(
+                            i.id(),
+                            unit,
+                            c.low(),
+                            c.lowShown(),
+                            c.high(),
+                            c.highShown(),
+                            c.lot(),
+                            then));
+            at.add(then);
+        }
+        site.asBefore(entries, at, by);
     }
 
     private @Nullable LocalDate adult(DemoPerson p) {

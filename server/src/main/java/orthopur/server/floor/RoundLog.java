@@ -117,6 +117,26 @@ public class RoundLog {
                 .fetch(this::stored);
     }
 
+    /**
+     * Entries of some kinds in which a text stands as a figure, newest first.
+     *
+     * @param text whole, as it was entered: id of an instrument, label of a solution
+     * @param since epoch milliseconds
+     */
+    public List<EntryEnvelope> naming(List<String> kinds, String text, long since, int limit) {
+        return db
+                .selectFrom(FLOOR_EVENT)
+                .where(FLOOR_EVENT.KIND.in(kinds))
+                .and(FLOOR_EVENT.AT.ge(since))
+                .and(FLOOR_EVENT.FIGURES.contains(json.write(text)))
+                .orderBy(FLOOR_EVENT.SEQ.desc())
+                .limit(limit)
+                .fetch(this::stored)
+                .stream()
+                .map(EntryEnvelope.Chained::envelope)
+                .toList();
+    }
+
     /** How many entries the log of the site holds. */
     public long count() {
         return db.fetchCount(FLOOR_EVENT);

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -20,6 +21,7 @@ import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.round.Entry;
 import orthopur.round.Progress;
+import orthopur.round.Refused;
 import orthopur.round.Written;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
@@ -39,6 +41,8 @@ import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Lapsed;
 import orthopur.server.procedures.Procedures;
+import orthopur.sitestream.Register;
+import orthopur.sitestream.Shelf;
 import orthopur.text.Text;
 
 /**
@@ -54,6 +58,7 @@ public class Rounds {
     private final Procedures procedures;
     private final Premises premises;
     private final Accounts accounts;
+    private final SiteEntries site;
     private final Training training;
     private final Clock clock;
     private final TransactionTemplate transaction;
@@ -88,7 +93,9 @@ public class Rounds {
             PlansOfReleases plans,
             Intake intake,
             Custody custody,
-            Lapsed lapsed) {
+            Lapsed lapsed,
+            SiteEntries site) {
+        this.site = site;
         this.custody = custody;
         this.lapsed = lapsed;
         this.log = log;
@@ -335,6 +342,9 @@ public class Rounds {
                                 "This has to be signed; that takes a connection."));
             }
             permitted(round, entry, person);
+            if (!late) {
+                sound(entry);
+            }
         }
 
         @Override
@@ -345,6 +355,45 @@ public class Rounds {
         @Override
         public @Nullable String fold(EntryEnvelope e) {
             return round.fold(e);
+        }
+    }
+
+    /**
+     * What was used is what it is said to be. From a tablet without signal it is taken as it was
+     * said: by then it has happened, and the bench's own entries may come in after it.
+     */
+    private void sound(Entry entry) {
+        switch (entry) {
+            case Entry.SolutionUsed e -> {
+                Shelf.Solution s = Shelf.labeled(site.state(), e.label());
+                if (s == null || s.emptiedAt() != null) {
+                    throw new Refused(Refused.Why.NO_SOLUTION, e.label());
+                }
+                if (!s.chemical().equals(e.chemical()) || !Objects.equals(s.until(), e.until())) {
+                    throw new Refused(
+                            Refused.Why.OTHER_PRODUCT, e.label(), s.chemical(), "", e.chemical());
+                }
+                if (s.correctedSinceRead()) {
+                    throw new Refused(Refused.Why.READ_IT_FIRST, e.label());
+                }
+            }
+            case Entry.ReadingTaken e -> {
+                Premises.Now now = premises.now();
+                Duration every =
+                        Duration.ofDays(
+                                Math.round(now.context().book().number("instrument.check-every")));
+                now.site().instruments().stream()
+                        .filter(i -> i.id().equals(e.instrument()))
+                        .map(i -> Register.of(i, site.state(), every, clock.millis()))
+                        .filter(r -> !r.standing().usable())
+                        .findFirst()
+                        .ifPresent(
+                                r -> {
+                                    throw new Refused(
+                                            Refused.Why.FAILED_CHECK, r.instrument().name());
+                                });
+            }
+            default -> {}
         }
     }
 

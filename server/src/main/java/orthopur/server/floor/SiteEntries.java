@@ -167,6 +167,24 @@ public class SiteEntries {
         }
     }
 
+    /**
+     * Enters what happened before this program was there, in its order.
+     *
+     * @param at epoch milliseconds of each
+     */
+    public void asBefore(List<SiteEntry> entries, List<Long> at, Person person) {
+        List<Sent> sent = new ArrayList<>();
+        for (int i = 0; i < entries.size(); i++) {
+            Written w = SiteEntry.write(entries.get(i));
+            sent.add(Sent.atTheDesk("", w, at.get(i)));
+        }
+        for (Intake.Taken t : takeIn(sent, clock.millis(), person)) {
+            if (t.fate() != Intake.Taken.Fate.TAKEN) {
+                throw new IllegalStateException(String.valueOf(t.why()));
+            }
+        }
+    }
+
     private void write(List<EntryEnvelope> entries) {
         try {
             transaction.executeWithoutResult(t -> entries.forEach(log::append));

@@ -109,6 +109,7 @@ final class RecordLines {
                                     Show.number(e.temperature()),
                                     instrument(e.instrument()),
                                     reading == null ? "" : reading.advice());
+            case Entry.SolutionUsed e -> "with the solution labeled " + e.label();
             case Entry.ContactBroken e -> "it dried; contact starts anew";
             case Entry.Confirmed e -> confirmed(e.ask(), step);
             case Entry.LockMoved e -> lock(e);

@@ -6,18 +6,25 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
+import orthopur.formats.EntryEnvelope;
 import orthopur.formats.Site;
 import orthopur.instrument.Instrument;
 import orthopur.quantity.Dosage;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
+import orthopur.round.State;
+import orthopur.roundpack.RoundPack;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
+import orthopur.server.floor.Replay;
+import orthopur.server.floor.RoundLog;
+import orthopur.server.floor.Rounds;
 import orthopur.server.machines.Premises;
 import orthopur.server.platform.MayUse;
 
@@ -26,10 +33,57 @@ import orthopur.server.platform.MayUse;
 @MayUse
 @RequestMapping("/api/mixing")
 class MixingController {
-    private final Premises premises;
+    private static final int MOST_USES = 100;
 
-    MixingController(Premises premises) {
+    private final Premises premises;
+    private final RoundLog log;
+    private final Rounds rounds;
+
+    MixingController(Premises premises, RoundLog log, Rounds rounds) {
         this.premises = premises;
+        this.log = log;
+        this.rounds = rounds;
+    }
+
+    /**
+     * A round that used a solution.
+     *
+     * @param step number of the step; 0 for one that this round does not have
+     * @param at epoch milliseconds
+     * @param status of the round now
+     */
+    record UseOfSolution(
+            String round,
+            String machine,
+            String title,
+            int step,
+            long at,
+            String who,
+            State.Status status) {}
+
+    /** Which rounds used the solution with a label, newest first. */
+    @GetMapping("/solutions/{label}/rounds")
+    List<UseOfSolution> uses(@PathVariable String label) {
+        List<UseOfSolution> uses = new ArrayList<>();
+        for (EntryEnvelope e : log.naming(List.of("solution-used"), label, 0, MOST_USES)) {
+            Replay r = rounds.load(e.round());
+            int step =
+                    r.pack().steps().stream()
+                            .filter(s -> s.id().equals(e.step()))
+                            .mapToInt(RoundPack.PackStep::number)
+                            .findFirst()
+                            .orElse(0);
+            uses.add(
+                    new UseOfSolution(
+                            e.round(),
+                            r.round().getMachine(),
+                            r.round().getTitle(),
+                            step,
+                            e.made(),
+                            e.who(),
+                            r.progress().status()));
+        }
+        return uses;
     }
 
     /**
@@ -68,6 +122,9 @@ class MixingController {
     /**
      * @param version of the rule book
      * @param figures those that the site has set otherwise, by id
+     * @param instruments that read the strength of something
+     * @param register all instruments of the site
+     * @param checkDays for which a check of an instrument with a display holds
      */
     record MixingPack(
             String version,
@@ -75,6 +132,8 @@ class MixingController {
             List<Product> products,
             List<MixingVessel> vessels,
             List<Instrument> instruments,
+            List<Instrument> register,
+            double checkDays,
             double hardness,
             double ph,
             double tapCelsius,
@@ -119,6 +178,8 @@ class MixingController {
                                                         v.brim().litres()))
                                 .toList(),
                 site.instruments().stream().filter(Instrument::readsStrength).toList(),
+                site.instruments(),
+                book.number("instrument.check-every"),
                 site.mains().hardness().mgPerL(),
                 site.mains().ph().value(),
                 site.mains().temperature().celsius(),

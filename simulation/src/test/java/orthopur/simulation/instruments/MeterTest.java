@@ -5,10 +5,13 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import orthopur.instrument.Instrument;
+import orthopur.instrument.Measures;
 import orthopur.simulation.instruments.Meter.Answer;
 import orthopur.simulation.instruments.Meter.Condition;
 import orthopur.simulation.instruments.Meter.Kind;
@@ -68,6 +71,39 @@ class MeterTest {
     void beyondItsRangeItSaysSo() {
         Answer a = new Meter(Kind.COLORIMETER, Condition.GOOD, 1).read(5000);
         assertEquals("0 to 500 mg/L", assertInstanceOf(Answer.Beyond.class, a).range());
+    }
+
+    @Test
+    void aStripShowsItsMarksAndDropsAreWhole() {
+        Instrument strip = new Instrument("s", "Strip", List.of(0.0, 50.0, 100.0, 200.0), 0, 0.5);
+        Meter s = Meter.standIn(strip, Condition.GOOD, 5);
+        for (double truth : new double[] {3, 48, 90, 140, 400}) {
+            assertTrue(strip.steps().contains(shown(s.read(truth))));
+        }
+        Instrument kit =
+                new Instrument("q", "Kit", List.of(), 0, 0.5, Measures.QUAT, 20.0, 0.0, 600.0);
+        assertEquals(0, shown(Meter.standIn(kit, Condition.GOOD, 5).read(205)) % 20);
+    }
+
+    @Test
+    void aStandInReadsAsFarAsItsInstrumentAndInItsUnit() {
+        Instrument gauge =
+                new Instrument("g", "G", List.of(), 5, 0.5, Measures.PRESSURE, null, 0.0, 600.0);
+        Meter m = Meter.standIn(gauge, Condition.GOOD, 2);
+        assertEquals("kPa", m.unit());
+        assertEquals("0 to 600 kPa", assertInstanceOf(Answer.Beyond.class, m.read(900)).range());
+        assertEquals(100, mean(m, 100), 1);
+    }
+
+    @Test
+    void aColdOneReadsLowAtFirstAndWarmthLeadsSomeAstray() {
+        Meter cold = new Meter(Kind.PRESSURE, new Condition(0, 0, 90, 100, 0, 2, 0), 1);
+        assertTrue(shown(cold.read(10)) < 9.5);
+        assertTrue(shown(cold.read(10)) < 9.5);
+        assertEquals(10, shown(cold.read(10)), 0.2);
+        Meter warm = new Meter(Kind.COLORIMETER, new Condition(0, 0, 90, 100, 0, 0, 0.5), 1);
+        assertEquals(100, shown(warm.read(100, 20)), 8);
+        assertEquals(110, shown(warm.read(100, 40)), 8);
     }
 
     @Property(tries = 300)
