@@ -1,5 +1,12 @@
 import { lazy, Suspense, useEffect } from "react";
-import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from "react-router";
+import {
+  createBrowserRouter,
+  Navigate,
+  Outlet,
+  RouterProvider,
+  useLocation,
+  useRouteError,
+} from "react-router";
 import { message } from "../api/client";
 import { turnTo } from "../shared/language";
 import { degrees, say, spoken } from "../shared/say";
@@ -116,9 +123,30 @@ function Lost() {
   );
 }
 
+/** A screen that failed: what waits on this device is kept, and the way out is one press. */
+function Broken() {
+  const error = useRouteError();
+  return (
+    <main className="page-state" role="alert">
+      <h1>{say("app.app.screen-failed", "This screen failed")}</h1>
+      <p>
+        {say(
+          "app.app.nothing-is-lost",
+          "Nothing is lost: what was entered is written down or waits on this device. Load the page again; if it fails again, tell who looks after the program:",
+        )}
+      </p>
+      <p className="quiet">{error instanceof Error ? error.message : String(error)}</p>
+      <button className="btn" type="button" onClick={() => window.location.reload()}>
+        {say("app.app.load-again", "Load the page again")}
+      </button>
+    </main>
+  );
+}
+
 const router = createBrowserRouter([
   {
     element: <Lazy />,
+    errorElement: <Broken />,
     children: [
       { path: "/sign-in", element: <SignIn /> },
       { path: "/begin", element: <Begin /> },

@@ -96,7 +96,7 @@ export function StepView(p: Props) {
           )}
           {step.mix && !still && (
             <>
-              <ToMix key={step.id} mix={step.mix} />
+              {!state.solutions?.[step.id] && <ToMix key={step.id} mix={step.mix} />}
               <Which
                 key={`which ${step.id}`}
                 step={step.id}

@@ -32,7 +32,9 @@ export function Which({ step, mix, state, solutions, vesselName, write }: Props)
   const [typed, setTyped] = useState("");
   const [no, setNo] = useState<string | null>(null);
   const used = state.solutions?.[step];
-  const until = used ? solutions.find((x) => x.label === used)?.until : undefined;
+  const taken = solutions.find((s) => s.label === used);
+  const tenth = (l: number) => Math.round(l * 10) / 10;
+  const until = taken?.until;
   const fit = solutions.filter(
     (s) => s.chemical === mix.product && (s.standing === "FRESH" || s.standing === "SOON") && s.label,
   );
@@ -67,12 +69,22 @@ export function Which({ step, mix, state, solutions, vesselName, write }: Props)
       ) : (
         <p>{say("floor.which.stands-already", "Stands one already? Take it by its label:")}</p>
       )}
+      {taken && taken.litres < mix.litres - 0.05 && (
+        <p>
+          {say(
+            "floor.which.less-than-asked",
+            "It holds {0} L; this step is written for {1} L.",
+            tenth(taken.litres),
+            tenth(mix.litres),
+          )}
+        </p>
+      )}
       <div className="which-fit">
         {fit
           .filter((s) => s.label !== used)
           .map((s) => (
             <button key={s.vessel} className="floor-btn" type="button" onClick={() => take(s.label ?? "")}>
-              {told(vesselName(s.vessel))} <strong>{s.label}</strong>
+              {told(vesselName(s.vessel))}, {tenth(s.litres)} L <strong>{s.label}</strong>
               {s.standing === "SOON" && (
                 <small> {say("floor.which.change-by", "change by {0}", clock.time(s.until ?? 0))}</small>
               )}

@@ -24,8 +24,8 @@ function bench(at = "/mixing", answers = {}) {
 describe("the mixing bench", () => {
   it("says how much of what goes in, at a strength that can be read and lasts", async () => {
     bench("/mixing?litres=40&t=18&ph=7.4");
-    expect(await screen.findByText("31 mL")).toBeDefined();
-    expect(screen.getByText(/It is then 113 mg\/L/)).toBeDefined();
+    expect(await screen.findByText("30 mL")).toBeDefined();
+    expect(screen.getByText(/It is then 110 mg\/L/)).toBeDefined();
     expect(screen.getByText(/Keep surfaces wet for 60 s/)).toBeDefined();
     expect(screen.getByText(/The lowest that reads as enough for sure/)).toBeDefined();
     expect(screen.queryByText("Quat kit")).toBeNull();

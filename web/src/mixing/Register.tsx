@@ -47,7 +47,7 @@ export function Register({ table }: { table: Table }) {
   const all = registerOf(table.pack, site.newest, tabletNow());
   const sorted = [...all].sort((a, b) => ORDER.indexOf(a.standing) - ORDER.indexOf(b.standing));
   const chosen = all.find((r) => r.id === params.get("instrument")) ?? sorted[0];
-  const of = (id: string) => table.pack.register.find((i) => i.id === id);
+  const of = (id: string) => (table.pack.register ?? []).find((i) => i.id === id);
   const clock = useClock();
   const instrument = chosen && of(chosen.id);
   if (!chosen || !instrument) {
@@ -88,6 +88,7 @@ export function Register({ table }: { table: Table }) {
       </ul>
       <section className="register-check" key={chosen.id} aria-label={told(instrument.name)}>
         <h1>{told(instrument.name)}</h1>
+        <p>{reads(instrument)}</p>
         {chosen.standing === "FAILED" && (
           <p className="note stop" role="alert">
             {say(
@@ -137,6 +138,21 @@ export function Register({ table }: { table: Table }) {
       </section>
     </div>
   );
+}
+
+/** How far and how finely it reads, as its register says. */
+function reads(i: Instrument): string {
+  const unit = unitOf(i);
+  if (i.steps.length > 0) {
+    return say("mixing.register.marks", "Marks: {0} {1}", i.steps.join(", "), unit);
+  }
+  if (i.perDrop !== undefined) {
+    return say("mixing.register.a-drop", "{0} {1} a drop", i.perDrop, unit);
+  }
+  const fine = say("mixing.register.fine", "± {0} {1}", i.tolerance, unit);
+  return i.least === undefined || i.most === undefined || i.least === i.most
+    ? fine
+    : say("mixing.register.range", "{0} to {1} {2}, {3}", i.least, i.most, unit, fine);
 }
 
 /** A shape beside the word, so that it is told apart without color. */

@@ -1,3 +1,4 @@
+import "./dials.css";
 import { useEffect, useState } from "react";
 import { say } from "../shared/say";
 

@@ -29,8 +29,9 @@ export type Registered = {
   checks: Check[];
 };
 
+/** Of a pack that a device has kept from before there was a register, nothing can be said. */
 export const registerOf = (pack: Pack, newest: Known[], now: number): Registered[] =>
-  registerNow(newest, pack.register, pack.checkDays, now);
+  pack.register && pack.checkDays ? registerNow(newest, pack.register, pack.checkDays, now) : [];
 
 /** A strip or a kit is used up and has lots; the others have a display. */
 export const usedUp = (i: Instrument) => i.steps.length > 0 || i.perDrop !== undefined;

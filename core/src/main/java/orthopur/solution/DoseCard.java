@@ -52,6 +52,9 @@ public record DoseCard(
     /** For mixing that is never quite even. */
     private static final double MARGIN = 1.05;
 
+    /** What nobody sees on a pitcher: 41 mL stand for 41.03. */
+    private static final double UNSEEN = 0.004;
+
     /** The card of one job. */
     public static DoseCard of(Job job, RuleBook book) {
         return new Making(job, book).card();
@@ -142,8 +145,12 @@ public record DoseCard(
                 return card(bands, null, null, null, null, limit);
             }
             double exact = job.litres().litres() * target / stock.mgPerL();
-            Volume pitcher = Measure.up(Volume.ofLitres(exact));
+            Volume pitcher = Measure.up(Volume.ofLitres(exact * (1 - UNSEEN)));
             double then = pitcher.litres() * stock.mgPerL() / job.litres().litres();
+            if (low == null || then < low) {
+                pitcher = Measure.up(Volume.ofLitres(exact));
+                then = pitcher.litres() * stock.mgPerL() / job.litres().litres();
+            }
             if (high != null && then > high) {
                 problems.add(
                         Text.of(

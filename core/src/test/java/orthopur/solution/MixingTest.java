@@ -84,11 +84,15 @@ class MixingTest {
         assertEquals(103, c.low());
         assertEquals(197, c.high());
         assertEquals(110, c.target());
-        // 40 L × 110 ÷ 146,250 is 30.1 mL; a pitcher shows whole millilitres.
-        assertEquals(31, c.concentrate().millilitres(), 1e-9);
-        assertTrue(c.then() >= 110 && c.then() <= 197, c.then() + "");
+        // 40 L × 110 ÷ 146,250 is 30.09 mL; a pitcher shows whole millilitres.
+        assertEquals(30, c.concentrate().millilitres(), 1e-9);
+        assertTrue(c.then() >= c.low() && c.then() <= 197, c.then() + "");
         assertEquals(List.of(), c.problems());
-        assertEquals(40 - 0.031, c.water().litres(), 1e-9);
+        assertEquals(40 - 0.03, c.water().litres(), 1e-9);
+        // Less than is seen is never taken off where it would lead below what reads as enough.
+        DoseCard least = DoseCard.of(wanting(job(40, 60, 18, PROBE), 103.0, null, 0, 0), BOOK);
+        assertEquals(29, least.concentrate().millilitres(), 1e-9);
+        assertTrue(least.then() >= 103, least.then() + "");
     }
 
     @Test

@@ -30,7 +30,7 @@ class MixingTest {
         try (Browser b = new Browser(RunningServer.shared()).as("Maren Oyelaran")) {
             b.page.setViewportSize(1024, 768);
             b.go(TUB);
-            assertThat(b.page.getByText("It is then 113 mg/L")).isVisible();
+            assertThat(b.page.getByText("It is then 110 mg/L")).isVisible();
             assertEquals(List.of(), b.axe());
             // More than fits, and the vessel by its keys.
             b.page.getByLabel("Liters", exact()).fill("95");

@@ -2,6 +2,7 @@ package orthopur.server.instruments;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import orthopur.formats.EntryEnvelope;
@@ -10,6 +11,7 @@ import orthopur.round.State;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
+import orthopur.server.people.Accounts;
 
 /** What was decided by one instrument. */
 @Component
@@ -21,8 +23,10 @@ class LookBack {
 
     private final RoundLog log;
     private final Rounds rounds;
+    private final Accounts accounts;
 
-    LookBack(RoundLog log, Rounds rounds) {
+    LookBack(RoundLog log, Rounds rounds, Accounts accounts) {
+        this.accounts = accounts;
         this.log = log;
         this.rounds = rounds;
     }
@@ -56,7 +60,9 @@ class LookBack {
         long from = since == null ? 0 : since;
         List<DoubtedReading> all = new ArrayList<>();
         List<EntryEnvelope> found = log.naming(READINGS, instrument, from, MOST + 1);
-        for (EntryEnvelope e : found.subList(0, Math.min(MOST, found.size()))) {
+        Map<Long, String> names = accounts.names();
+        for (EntryEnvelope kept : found.subList(0, Math.min(MOST, found.size()))) {
+            EntryEnvelope e = kept.named(names);
             EntryValue strength = figure(e, "strength");
             if (strength == null || strength.value() == null) {
                 continue;

@@ -26,6 +26,7 @@ import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
 import orthopur.server.machines.Premises;
+import orthopur.server.people.Accounts;
 import orthopur.server.platform.MayUse;
 
 /** What a device needs to mix, check and correct by itself, with or without signal. */
@@ -38,8 +39,10 @@ class MixingController {
     private final Premises premises;
     private final RoundLog log;
     private final Rounds rounds;
+    private final Accounts accounts;
 
-    MixingController(Premises premises, RoundLog log, Rounds rounds) {
+    MixingController(Premises premises, RoundLog log, Rounds rounds, Accounts accounts) {
+        this.accounts = accounts;
         this.premises = premises;
         this.log = log;
         this.rounds = rounds;
@@ -65,7 +68,9 @@ class MixingController {
     @GetMapping("/solutions/{label}/rounds")
     List<UseOfSolution> uses(@PathVariable String label) {
         List<UseOfSolution> uses = new ArrayList<>();
-        for (EntryEnvelope e : log.naming(List.of("solution-used"), label, 0, MOST_USES)) {
+        Map<Long, String> names = accounts.names();
+        for (EntryEnvelope kept : log.naming(List.of("solution-used"), label, 0, MOST_USES)) {
+            EntryEnvelope e = kept.named(names);
             Replay r = rounds.load(e.round());
             int step =
                     r.pack().steps().stream()
