@@ -1,6 +1,6 @@
 import { Dialog } from "../shared/Dialog";
 import { say } from "../shared/say";
-import { type Settings, set, useLanguage, useSettings } from "../shared/settings";
+import { measureIn, type Settings, set, useLanguage, useSettings } from "../shared/settings";
 import { told, useLanguages } from "../shared/texts";
 
 const SIZES: { size: Settings["size"]; name: string }[] = [
@@ -40,6 +40,9 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
             {told(s.name)}
           </Choice>
         ))}
+        <Choice on={now.volumes === "gal"} onPick={() => measureIn(now.volumes === "gal" ? "L" : "gal")}>
+          {say("floor.settings-dialog.gallons", "Gallons, fl oz, ppm")}
+        </Choice>
         <Choice on={now.left} onPick={() => set({ left: !now.left })}>
           {say("floor.settings-dialog.left-hand", "Left hand")}
         </Choice>

@@ -4,7 +4,9 @@ import { type Actor, atStep, clock, type Pack, type PackStep, running } from "..
 import * as entries from "../round/entries";
 import type { Round } from "../round/useRound";
 import { say } from "../shared/say";
+import { useClock } from "../shared/session";
 import { told } from "../shared/texts";
+import type { Solution } from "../solution/shelf";
 import { Asks } from "./Asks";
 import { Checks } from "./Checks";
 import { Hold } from "./Hold";
@@ -197,6 +199,7 @@ export function StepView(p: Props) {
       </div>
       <div className="floor-strip">
         <Timers running={times} at={live.at} />
+        <RunsOut used={Object.values(state.solutions ?? {})} solutions={bench.solutions} />
         {live.refusal && (
           <p className="floor-refusal" role="alert">
             {live.refusal}
@@ -235,6 +238,26 @@ export function StepView(p: Props) {
       </footer>
     </>
   );
+}
+
+/** A solution of this round that has to be changed soon, said before it is. */
+function RunsOut({ used, solutions }: { used: string[]; solutions: Solution[] }) {
+  const clock = useClock();
+  const ending = solutions.filter(
+    (s) => used.includes(s.label ?? "") && (s.standing === "SOON" || s.standing === "OVER"),
+  );
+  return ending.map((s) => (
+    <p key={s.vessel} className="floor-refusal" role="alert">
+      {s.standing === "SOON"
+        ? say(
+            "floor.step-view.change-soon",
+            "Solution {0}: change it by {1}.",
+            s.label,
+            clock.time(s.until ?? 0),
+          )
+        : say("floor.step-view.too-old", "Solution {0} is too old: mix a new one.", s.label)}
+    </p>
+  ));
 }
 
 type Labelled = {

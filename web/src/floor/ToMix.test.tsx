@@ -14,9 +14,9 @@ describe("what is mixed at a step", () => {
     show(<ToMix mix={SOAK} />, site);
     expect(await screen.findByText("400 mL")).toBeDefined();
     expect(screen.getByText(/never water onto it/)).toBeDefined();
-    fireEvent.change(screen.getByLabelText("Liters there, L"), { target: { value: "20" } });
+    fireEvent.change(screen.getByLabelText("How much is there, L"), { target: { value: "20" } });
     expect(screen.getByText("200 mL")).toBeDefined();
-    fireEvent.change(screen.getByLabelText("Liters there, L"), { target: { value: "75" } });
+    fireEvent.change(screen.getByLabelText("How much is there, L"), { target: { value: "75" } });
     expect(screen.queryByText("750 mL")).toBeNull();
     expect(screen.getByText(/do not go into it/)).toBeDefined();
   });

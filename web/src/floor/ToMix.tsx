@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { PackStep } from "../round/core";
 import { Figure } from "../round/Dials";
-import { say } from "../shared/say";
+import { say, volumes } from "../shared/say";
+import { litresOf, volumeIn } from "../shared/volume";
 import { Pour } from "../solution/Pour";
 import { useTable } from "../solution/table";
 
@@ -10,7 +11,8 @@ type Mix = NonNullable<PackStep["mix"]>;
 /** How the solution of a step is mixed, for as many liters as are really there. */
 export function ToMix({ mix }: { mix: Mix }) {
   const { pack, table } = useTable();
-  const [liters, setLiters] = useState(String(Math.round(mix.litres * 10) / 10));
+  const liquid = volumes();
+  const [liters, setLiters] = useState(String(Math.round(volumeIn(liquid, mix.litres) * 10) / 10));
   const product = table?.pack.products.find((p) => p.id === mix.product);
   if (!table || !product) {
     return pack.isError || (table && !product) ? (
@@ -30,7 +32,7 @@ export function ToMix({ mix }: { mix: Mix }) {
   if (!wanted || (mix.mgPerL && !product.sanitizes)) {
     return null;
   }
-  const there = Number(liters.replace(",", "."));
+  const there = litresOf(liquid, Number(liters.replace(",", ".")));
   const vessel = table.pack.vessels.find((v) => v.name === mix.vessel || v.id === mix.vessel);
   const card = table.mix({
     product: mix.product,
@@ -47,8 +49,8 @@ export function ToMix({ mix }: { mix: Mix }) {
     <section className="to-mix" aria-label={say("floor.to-mix.to-mix", "To mix")}>
       <h3>{say("floor.to-mix.to-mix", "To mix")}</h3>
       <Figure
-        label={say("floor.to-mix.liters-there", "Liters there")}
-        unit="L"
+        label={say("floor.to-mix.how-much-is-there", "How much is there")}
+        unit={liquid}
         step={1}
         value={liters}
         onChange={setLiters}

@@ -84,7 +84,8 @@ export function Which({ step, mix, state, solutions, vesselName, write }: Props)
           .filter((s) => s.label !== used)
           .map((s) => (
             <button key={s.vessel} className="floor-btn" type="button" onClick={() => take(s.label ?? "")}>
-              {told(vesselName(s.vessel))}, {tenth(s.litres)} L <strong>{s.label}</strong>
+              {told(vesselName(s.vessel))}, {say("floor.which.liters", "{0} L", tenth(s.litres))}{" "}
+              <strong>{s.label}</strong>
               {s.standing === "SOON" && (
                 <small> {say("floor.which.change-by", "change by {0}", clock.time(s.until ?? 0))}</small>
               )}

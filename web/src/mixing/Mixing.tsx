@@ -8,10 +8,12 @@ import * as enter from "../round/entries";
 import { FromMeter } from "../round/FromMeter";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
-import { degrees, say } from "../shared/say";
+import { degrees, say, volumes } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
+import { measureIn } from "../shared/settings";
 import { celsiusOf, shownIn } from "../shared/temperature";
 import { sentence, told } from "../shared/texts";
+import { litresOf, millilitresOf, smallUnit, smallVolumeIn, type Volumes, volumeIn } from "../shared/volume";
 import { Pour } from "../solution/Pour";
 import { correctedSinceRead, newLabel, solutionsOf } from "../solution/shelf";
 import {
@@ -80,6 +82,13 @@ export default function Mixing() {
             {name}
           </button>
         ))}
+        <label className="mixing-units">
+          {say("mixing.mixing.units", "Units")}{" "}
+          <select value={volumes()} onChange={(e) => measureIn(e.currentTarget.value as Volumes)}>
+            <option value="L">L, mL, mg/L</option>
+            <option value="gal">gal, fl oz, ppm</option>
+          </select>
+        </label>
       </div>
       {show === "shelf" ? (
         <Shelf table={table} />
@@ -111,6 +120,7 @@ function Mix({ table, params, setParams }: MixProps) {
   const session = useSession().data;
   const clock = useClock();
   const unit = degrees();
+  const liquid = volumes();
   const { pack } = table;
   const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
   const product = pack.products.find((p) => p.id === params.get("product")) ?? pack.products[0];
@@ -230,10 +240,14 @@ function Mix({ table, params, setParams }: MixProps) {
         />
         <div className="mixing-pair">
           <NumberInput
-            label={say("mixing.mixing.liters", "Liters")}
-            value={litres}
+            label={
+              liquid === "gal"
+                ? say("mixing.mixing.gallons", "Gallons")
+                : say("mixing.mixing.liters", "Liters")
+            }
+            value={volumeIn(liquid, litres)}
             min={0}
-            onChange={(v) => typeof v === "number" && put({ litres: v })}
+            onChange={(v) => typeof v === "number" && put({ litres: litresOf(liquid, v) })}
           />
           <NumberInput
             label={say("mixing.mixing.temperature", "Water, {0}", unit)}
@@ -278,11 +292,11 @@ function Mix({ table, params, setParams }: MixProps) {
                 onChange={(v) => typeof v === "number" && put({ hold: v })}
               />
               <NumberInput
-                label={say("mixing.mixing.stroke", "Pump stroke, mL")}
+                label={say("mixing.mixing.pump-stroke", "Stroke, {0}", smallUnit(liquid))}
                 min={0}
-                max={500}
-                value={stroke}
-                onChange={(v) => typeof v === "number" && put({ stroke: v })}
+                max={smallVolumeIn(liquid, 500)}
+                value={smallVolumeIn(liquid, stroke)}
+                onChange={(v) => typeof v === "number" && put({ stroke: millilitresOf(liquid, v) })}
               />
             </div>
           </>

@@ -80,7 +80,7 @@ function OnTheShelf({ solution: s, table, now, lit }: Props) {
         )}
       </div>
       <div>
-        {product?.name ?? s.chemical}, {litres} L
+        {product?.name ?? s.chemical}, {say("mixing.pour.liters", "{0} L", litres)}
         <small>
           {say("mixing.shelf.made-by", "made {0} {1} by {2}", clock.day(s.at), clock.time(s.at), s.who)}
         </small>

@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
-import { say } from "../shared/say";
+import { say, volumes } from "../shared/say";
+import { volumeIn } from "../shared/volume";
 
 type Props = { litres: number; brim: number; name: string; onLitres: (litres: number) => void };
 
@@ -26,6 +27,7 @@ export function Vessel({ litres, brim, name, onLitres }: Props) {
       put(litres + by);
     }
   }
+  const mark = (l: number) => Math.round(volumeIn(volumes(), l) * 10) / 10;
   const marks = [0.25, 0.5, 0.75, 1].map((m) => m * brim);
   return (
     <div
@@ -44,7 +46,7 @@ export function Vessel({ litres, brim, name, onLitres }: Props) {
       onPointerMove={drag}
       onKeyDown={key}
     >
-      <svg ref={box} viewBox="0 0 220 165" aria-hidden="true">
+      <svg ref={box} viewBox="0 0 244 165" aria-hidden="true">
         <rect x="20" y={y(litres)} width="140" height={BOTTOM - y(litres)} className="vessel-water" />
         <path d={`M20 ${y(litres)}q12 -5 23 0t23 0t23 0t23 0t23 0t25 0`} className="vessel-line" />
         <path d="M20 6V142Q20 152 30 152H150Q160 152 160 142V6" className="vessel-wall" />
@@ -52,9 +54,7 @@ export function Vessel({ litres, brim, name, onLitres }: Props) {
           <g key={m}>
             <path d={`M150 ${y(m)}H160`} className="vessel-wall" />
             <text x="168" y={y(m) + 5}>
-              {m === brim
-                ? say("mixing.vessel.brim", "{0} brim", Math.round(m * 10) / 10)
-                : Math.round(m * 10) / 10}
+              {m === brim ? say("mixing.vessel.brim", "{0} brim", mark(m)) : mark(m)}
             </text>
           </g>
         ))}

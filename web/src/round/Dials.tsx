@@ -1,6 +1,7 @@
 import "./dials.css";
 import { useEffect, useState } from "react";
-import { say } from "../shared/say";
+import { say, volumes } from "../shared/say";
+import { strengthUnit } from "../shared/volume";
 
 /* What a reading is entered with: a figure, drops that are counted, the marks of a strip. */
 
@@ -202,6 +203,6 @@ export function StrengthDial({ by, label, value, onChange }: StrengthProps) {
   return by.perDrop ? (
     <Drops each={by.perDrop} value={value} onChange={onChange} />
   ) : (
-    <Figure label={label} unit="mg/L" step={5} value={value} onChange={onChange} />
+    <Figure label={label} unit={strengthUnit(volumes())} step={5} value={value} onChange={onChange} />
   );
 }

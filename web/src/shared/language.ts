@@ -2,6 +2,7 @@ import { api, phraseBy, unwrap } from "../api/client";
 import { heard, recall } from "./kept";
 import { speak, spoken, type Texts } from "./say";
 import type { Degrees } from "./temperature";
+import type { Volumes } from "./volume";
 
 /*
  * Which language the page speaks. It is kept on the device and read before the first screen is loaded;
@@ -33,6 +34,15 @@ function kept(): Kept {
   }
 }
 
+/** Out of the settings of this device; they are read here before anything is drawn. */
+function keptVolumes(): Volumes {
+  try {
+    return JSON.parse(localStorage.getItem("floor-settings") ?? "{}").volumes === "gal" ? "gal" : "L";
+  } catch {
+    return "L";
+  }
+}
+
 /** How long the newest file of a language is waited for where an older one is kept, in ms. */
 const PATIENCE = 1500;
 
@@ -50,9 +60,9 @@ async function soon(language: string): Promise<Texts> {
 export async function begin(): Promise<void> {
   const { language, unit } = kept();
   try {
-    speak(language, await soon(language), unit);
+    speak(language, await soon(language), unit, keptVolumes());
   } catch {
-    speak("en", {}, unit);
+    speak("en", {}, unit, keptVolumes());
   }
   document.documentElement.lang = spoken();
   // Only now: what it says is put together when it is loaded.

@@ -1,5 +1,6 @@
 import { IntlMessageFormat } from "intl-messageformat";
 import { type Degrees, textIn } from "./temperature";
+import { type Volumes, volumesIn } from "./volume";
 
 /*
  * What the interface says. Each sentence stands where it is used, in English, with an id; a language is a
@@ -17,26 +18,32 @@ export type Texts = Readonly<Record<string, string>>;
 let language = "en";
 let texts: Texts = {};
 let unit: Degrees = "°C";
+let liquid: Volumes = "L";
 const patterns = new Map<string, IntlMessageFormat>();
 
 /** What the page speaks; called once, before anything is said. */
-export function speak(to: string, file: Texts, degrees: Degrees = "°C") {
+export function speak(to: string, file: Texts, degrees: Degrees = "°C", volumes: Volumes = "L") {
   if (to !== language || file !== texts) {
     patterns.clear();
   }
   language = to;
   texts = file;
   unit = degrees;
+  liquid = volumes;
 }
 
 export const spoken = () => language;
 export const textsOf = () => texts;
 export const degrees = () => unit;
+export const volumes = () => liquid;
+
+/** A text with the units that are shown here. */
+export const inUnits = (text: string, english: string) => volumesIn(liquid, textIn(unit, text, english));
 
 /** A sentence in the reader's language. {0} is the first part; ICU's plural and select are understood. */
 export function say(id: string, english: string, ...parts: Part[]): string {
   const inEnglish = filled(`en ${english}`, english, "en", parts) ?? english;
-  return textIn(unit, inLanguage(id, parts) ?? inEnglish, inEnglish);
+  return inUnits(inLanguage(id, parts) ?? inEnglish, inEnglish);
 }
 
 /** A sentence of this id in the reader's language, or undefined where the file has none that can be filled. */

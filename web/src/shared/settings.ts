@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { useSite } from "./session";
+import type { Volumes } from "./volume";
 
 /** How this tablet shows and tells; kept on the device, since it is the device that hangs at the machine. */
 export type Settings = {
@@ -9,10 +10,19 @@ export type Settings = {
   left: boolean;
   sound: boolean;
   vibrate: boolean;
+  /** Liters or gallons. */
+  volumes: Volumes;
 };
 
 const KEY = "floor-settings";
-const DEFAULT: Settings = { language: "", size: "normal", left: false, sound: true, vibrate: false };
+const DEFAULT: Settings = {
+  language: "",
+  size: "normal",
+  left: false,
+  sound: true,
+  vibrate: false,
+  volumes: "L",
+};
 
 let now: Settings | null = null;
 const listening = new Set<() => void>();
@@ -34,6 +44,12 @@ export function set(change: Partial<Settings>) {
   for (const told of listening) {
     told();
   }
+}
+
+/** Liters or gallons from now on. What is said stands in lists that were put together before, so the page is loaded anew. */
+export function measureIn(volumes: Volumes) {
+  set({ volumes });
+  location.reload();
 }
 
 export function useSettings(): Settings {

@@ -2,8 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { api, type CoreText, unwrap } from "../api/client";
 import { heard } from "./kept";
 import { keys } from "./keys";
-import { degrees, inLanguage, say, spoken, type Texts, textsOf } from "./say";
-import { textIn } from "./temperature";
+import { inLanguage, inUnits, say, spoken, type Texts, textsOf } from "./say";
 
 /*
  * The texts of sheets and procedures in the reader's language. What a language lacks is shown in English
@@ -73,7 +72,7 @@ function list(texts: Texts, english: string): string | undefined {
 }
 
 /** A text of a sheet or a procedure, in the reader's language and the site's unit. */
-export const told = (english: string): string => textIn(degrees(), translate(textsOf(), english), english);
+export const told = (english: string): string => inUnits(translate(textsOf(), english), english);
 
 export function useLanguages() {
   return useQuery({
@@ -84,7 +83,7 @@ export function useLanguages() {
 
 /** As a piece of a sentence. */
 export function piece(text: CoreText): string {
-  return textIn(degrees(), inLanguage(text.id, text.args.map(part)) ?? text.english, text.english);
+  return inUnits(inLanguage(text.id, text.args.map(part)) ?? text.english, text.english);
 }
 
 /** As a sentence of its own. */

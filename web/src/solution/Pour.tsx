@@ -29,10 +29,13 @@ export function Pour({ card, product, short = false }: Props) {
           <ol className="pour">
             <li>
               {say("mixing.pour.water-first", "Water first")}{" "}
-              <strong>{Math.round(card.water * 10) / 10} L</strong>
+              <strong>{say("mixing.pour.liters", "{0} L", Math.round(card.water * 10) / 10)}</strong>
             </li>
             <li>
-              {product.name} <strong className="pour-big">{round(card.concentrateMl)} mL</strong>
+              {product.name}{" "}
+              <strong className="pour-big">
+                {say("mixing.pour.milliliters", "{0} mL", round(card.concentrateMl))}
+              </strong>
               {card.strokes !== undefined && (
                 <span>
                   {say(

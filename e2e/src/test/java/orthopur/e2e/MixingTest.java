@@ -110,6 +110,61 @@ class MixingTest {
         }
     }
 
+    @Test
+    void theBucketIsNamedAtTheStepThatUsesIt() {
+        RunningServer server = RunningServer.shared();
+        try (Browser b = new Browser(server).as("Maren Oyelaran")) {
+            b.go("/mixing?vessel=sprayer-1&litres=8&t=20&ph=7.4");
+            b.button(Pattern.compile("^I mixed it")).click();
+            String label = label(b);
+            String round = Seed.round(server, "Maren Oyelaran", "qk-ds1-daily", "o-lids");
+            b.go(round);
+            Locator scan = b.page.getByLabel("Scan or type the label");
+            scan.fill("moon9");
+            b.button("Take it").click();
+            assertThat(alert(b)).containsText("No solution of this site has the label MOON9");
+            // As a scanner types what the square on the bucket holds.
+            scan.fill(server.url("/mixing?label=" + label));
+            scan.press("Enter");
+            assertThat(b.text("With solution " + label)).isVisible();
+            assertThat(b.text("It holds 8 L; this step is written for 24 L.")).isVisible();
+            assertEquals(List.of(), b.axe());
+            b.go(round.replace("/floor/", "/logbook/"));
+            assertThat(b.text(Pattern.compile("with the solution labeled " + label))).isVisible();
+            b.go("/mixing?label=" + label);
+            assertThat(b.page.locator(".on-shelf.lit")).containsText("used for QK-DS1");
+            assertEquals(List.of(), b.complaints());
+        }
+    }
+
+    @Test
+    void anInstrumentThatProvesWrongIsTakenOutOfUse() {
+        try (Browser b = new Browser(RunningServer.shared()).as("Ilse Varga")) {
+            b.go("/mixing?show=instruments");
+            assertThat(b.button(Pattern.compile("Surface thermometer.*do not use"))).isVisible();
+            assertThat(b.text("In doubt since its last good check")).isVisible();
+            assertEquals(List.of(), b.axe());
+            b.button(Pattern.compile("Pressure gauge")).click();
+            check(b, "100", "131");
+            assertThat(b.button(Pattern.compile("Pressure gauge.*do not use"))).isVisible();
+            // Adjusted and held to both standards again, it is good.
+            check(b, "100", "101");
+            assertThat(b.button(Pattern.compile("Pressure gauge.*check by"))).isVisible();
+            assertThat(b.page.locator(".register-checks li")).hasCount(3);
+            assertEquals(List.of(), b.complaints());
+        }
+    }
+
+    private static void check(Browser b, String low, String shown) {
+        Locator standards = b.page.getByLabel("Standard, kPa");
+        Locator shows = b.page.getByLabel("It shows, kPa");
+        standards.first().fill(low);
+        shows.first().fill(shown);
+        standards.last().fill("200");
+        shows.last().fill("201");
+        b.button("Write the check down").click();
+    }
+
     private static com.microsoft.playwright.Page.GetByLabelOptions exact() {
         return new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true);
     }
