@@ -17,6 +17,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
 /**
@@ -25,6 +26,10 @@ import orthopur.text.Text;
  * Sanitizer and ATP prove nothing about it.
  */
 public final class AllergenCleared extends BookRule {
+    /** What is used once. */
+    private static final Set<String> THROWN_AWAY =
+            Set.of("single", "disposable", "paper", "throwaway", "nonwoven");
+
     public AllergenCleared() {
         super(
                 RuleId.C25,
@@ -70,6 +75,7 @@ public final class AllergenCleared extends BookRule {
                                     "A trace is enough for an allergic guest; wiping and sanitizing spread it."));
         }
         vessels(end, allergens, out);
+        tools(end, allergens, out);
         if (!swabbed(end, rinsed)) {
             out.report(info)
                     .says(
@@ -133,6 +139,61 @@ public final class AllergenCleared extends BookRule {
                                                         + ", wash it out and rinse it: "
                                                         + allergens
                                                         + " was in it."))));
+    }
+
+    /** Brushes and cloths carry it on: they are washed out with the sinks, or thrown away. */
+    private void tools(Ending end, String allergens, Findings out) {
+        Set<String> carrying = new LinkedHashSet<>();
+        for (int i = 0; i < end.procedure().steps().size(); i++) {
+            Action a = end.procedure().steps().get(i).action();
+            boolean contact =
+                    end.traces().get(i).named().stream()
+                            .anyMatch(s -> end.sheet().surface(s).zone() == 1);
+            if (a instanceof Action.Wash w && w.tool() != null && contact) {
+                carrying.add(w.tool());
+            } else if (a instanceof Action.DrawOff d && d.washedOut()) {
+                carrying.removeIf(t -> d.places().stream().anyMatch(p -> Words.same(p, t)));
+            }
+        }
+        carrying.removeIf(t -> Words.anyOf(t, THROWN_AWAY));
+        if (carrying.isEmpty()) {
+            return;
+        }
+        List<String> all = List.copyOf(carrying);
+        out.report(info)
+                .cause(all.getFirst())
+                .says(
+                        Text.of(
+                                "allergen-cleared.tool-carries-it",
+                                "{0} {1, plural, one {was} other {were}} used to wash {2} off and nobody washes {1, plural, one {it} other {them}} out or throws {1, plural, one {it} other {them}} away.",
+                                String.join("; ", all),
+                                all.size(),
+                                allergens),
+                        Text.of(
+                                "allergen-cleared.the-next-machine",
+                                "The next machine that is washed with it gets the allergen."))
+                .propose(
+                        Text.of(
+                                "allergen-cleared.wash-them-out",
+                                "Wash {0} out",
+                                String.join("; ", all)),
+                        List.of(
+                                new Edit.InsertBefore(
+                                        end.firstFrom(
+                                                lastWash(end),
+                                                s ->
+                                                        s.action() instanceof Action.HoldPoint
+                                                                || s.action()
+                                                                        instanceof Action.Record),
+                                        StepEdits.fresh(
+                                                end.procedure(),
+                                                0,
+                                                new Action.DrawOff(List.of(), all, true),
+                                                "Wash out "
+                                                        + String.join("; ", all)
+                                                        + " and hang it up: "
+                                                        + allergens
+                                                        + " was on it."))));
     }
 
     private static int lastWash(Ending end) {
