@@ -25,6 +25,8 @@ class WrittenTest {
                 new Entry.TimerStarted("s"),
                 new Entry.ContactBroken("s"),
                 new Entry.ReadingTaken("s", "probe", 62, 18),
+                new Entry.SolutionUsed("s", "K7Q2M", "halvern-h12", 1_800_000_000_000L),
+                new Entry.SolutionUsed("s", "K7Q2M", "sudmere-n", null),
                 new Entry.CorrectiveAction("s", "stirred"),
                 new Entry.CheckMade("s", "gap", 0.5),
                 new Entry.CheckMade("s", "seen", null),
