@@ -139,7 +139,7 @@ describe("before the first step", () => {
     signal = true;
     await user.click(more);
     await waitFor(() => expect(delivered).toEqual([2, 3, 4]));
-    expect(screen.getByLabelText("Guide in stock").textContent).toBe("4");
+    await waitFor(() => expect(screen.getByLabelText("Guide in stock").textContent).toBe("4"));
   });
 
   it("says why the server did not take a count, and shows the old one", async () => {

@@ -244,7 +244,7 @@ export function StepView(p: Props) {
 function RunsOut({ used, solutions }: { used: string[]; solutions: Solution[] }) {
   const clock = useClock();
   const ending = solutions.filter(
-    (s) => used.includes(s.label ?? "") && (s.standing === "SOON" || s.standing === "OVER"),
+    (s) => used.includes(s.label ?? "") && ["SOON", "OVER", "OUT"].includes(s.standing),
   );
   return ending.map((s) => (
     <p key={s.vessel} className="floor-refusal" role="alert">
@@ -255,7 +255,9 @@ function RunsOut({ used, solutions }: { used: string[]; solutions: Solution[] })
             s.label,
             clock.time(s.until ?? 0),
           )
-        : say("floor.step-view.too-old", "Solution {0} is too old: mix a new one.", s.label)}
+        : s.standing === "OVER"
+          ? say("floor.step-view.too-old", "Solution {0} is too old: mix a new one.", s.label)
+          : say("floor.step-view.poured-out", "Solution {0} is poured out: mix a new one.", s.label)}
     </p>
   ));
 }

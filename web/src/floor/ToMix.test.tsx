@@ -23,7 +23,7 @@ describe("what is mixed at a step", () => {
 
   it("gives a sanitizer at the strength of the step", async () => {
     show(<ToMix mix={BUCKET} />, site);
-    expect(await screen.findByText(/It is then 154 mg\/L/)).toBeDefined();
+    expect(await screen.findByText(/It is then 150 mg\/L/)).toBeDefined();
   });
 
   it("guesses nothing of a product that the site does not have", async () => {

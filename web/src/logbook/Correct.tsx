@@ -6,6 +6,7 @@ import { Dialog } from "../shared/Dialog";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
+import { said } from "./said";
 
 type Props = { round: string; entry: Schemas["LogEntry"]; onClose: () => void };
 
@@ -38,7 +39,7 @@ export function Correct({ round, entry, onClose }: Props) {
           {say(
             "logbook.correct.it-says-it-stays-as-it",
             "It says: {0}. It stays as it is; what is right stands beside it with your name.",
-            entry.text,
+            said(entry),
           )}
         </p>
         <TextInput

@@ -7,6 +7,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { type Mark, Ribbon } from "../ribbon/Ribbon";
 import { namesOf } from "../ribbon/words";
 import { useClock } from "../shared/session";
+import { said } from "./said";
 import "./logbook.css";
 import { keys } from "../shared/keys";
 
@@ -183,7 +184,7 @@ function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) 
             <ol className="replay-entries">
               {own.map((e) => (
                 <li key={e.seq} className={e.weight}>
-                  <strong>{clock.time(e.at)}</strong> {e.text}, {e.who}
+                  <strong>{clock.time(e.at)}</strong> {said(e)}, {e.who}
                 </li>
               ))}
             </ol>

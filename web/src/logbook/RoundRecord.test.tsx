@@ -13,6 +13,7 @@ const entry = (seq: number, step: number, weight: string, text: string, kind = "
   kind,
   weight,
   text,
+  said: { id: "", english: text, args: [] },
   who: "Maren Oyelaran",
   at: AT + seq * 60_000,
 });

@@ -5,6 +5,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { Correct } from "./Correct";
+import { said, stepOf } from "./said";
 import "./logbook.css";
 import { keys } from "../shared/keys";
 
@@ -30,7 +31,7 @@ function byStep(entries: LogEntry[]): { step: number; title: string; entries: Lo
     if (last && last.step === e.step) {
       last.entries.push(e);
     } else {
-      groups.push({ step: e.step, title: e.stepTitle, entries: [e] });
+      groups.push({ step: e.step, title: stepOf(e), entries: [e] });
     }
   }
   return groups;
@@ -140,7 +141,7 @@ export default function RoundRecord() {
                   <td>{clock.time(e.at)}</td>
                   <td>{e.step}</td>
                   <td>
-                    <strong>{WEIGHT[e.weight]}</strong>: {e.text}
+                    <strong>{WEIGHT[e.weight]}</strong>: {said(e)}
                   </td>
                   <td className="nowrap">
                     {e.who}
@@ -182,7 +183,7 @@ export default function RoundRecord() {
                   {g.title}
                   {shown.map((e) => (
                     <p key={e.seq} className={`quiet ${e.weight}`}>
-                      {clock.time(e.at)} {e.text}
+                      {clock.time(e.at)} {said(e)}
                       {all ? `, ${e.who}` : ""}
                     </p>
                   ))}

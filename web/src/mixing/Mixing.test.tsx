@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { fireEvent, screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
+import * as enter from "../round/entries";
 import { PACK } from "../testing/mixing";
 import { MAREN, show } from "../testing/page";
 import Mixing from "./Mixing";
@@ -80,5 +81,87 @@ describe("the mixing bench", () => {
   it("says of an unknown label that it is not of this site", async () => {
     bench("/mixing?label=ZZZZZ");
     expect(await screen.findByText(/No solution of this site has the label ZZZZZ/)).toBeDefined();
+  });
+
+  it("takes a concentrate for what it has kept, and tells which tap gives how much", async () => {
+    const { user } = bench("/mixing?litres=40&t=22&ph=7.4&hot=60");
+    expect(await screen.findByText(/Of the water 31\.6 L cold, then 8\.3 L hot/)).toBeDefined();
+    const kept = screen.getByLabelText(/Concentrate, % of its strength/);
+    await user.clear(kept);
+    await user.type(kept, "80");
+    expect(await screen.findByText("38 mL")).toBeDefined();
+    expect(screen.getByRole("button", { name: "Print this for the wall" })).toBeDefined();
+  });
+
+  it("says that no blend gives what is asked for", async () => {
+    bench("/mixing?litres=40&t=22&ph=7.4&hot=18");
+    expect(await screen.findByText(/No blend of these two gives 22 °C/)).toBeDefined();
+  });
+
+  describe("over what stands on the site", () => {
+    const HOUR = 3_600_000;
+    const NOW = Date.now();
+    const known = (entry: unknown, at: number, who = "Dagny Sollis") => ({ entry, who, person: "4", at });
+    const bucket = (vessel: string, label: string) =>
+      known(
+        enter.solutionMade({
+          vessel,
+          chemical: "halvern-h12",
+          litres: 40,
+          mgPerL: 110,
+          label,
+          celsius: 18,
+          until: NOW + HOUR,
+        }),
+        NOW - 5 * HOUR,
+      );
+    const read = (label: string, mg: number, at: number) =>
+      known(enter.solutionRead(label, "probe-2", mg, 18, at), at);
+    const over = (newest: unknown[]) => ({
+      "GET /api/stream": { newest, entries: newest.length, now: NOW },
+    });
+
+    it("asks for a reading of what somebody else has just corrected", async () => {
+      bench(
+        "/mixing?vessel=sink-3&litres=40&t=18&ph=7.4",
+        over([
+          bucket("sink-3", "K7Q2M"),
+          read("K7Q2M", 90, NOW - HOUR),
+          known(enter.solutionCorrected("K7Q2M", "add", 0.013, 0, NOW - 60_000), NOW - 60_000),
+        ]),
+      );
+      expect(
+        await screen.findByText(/Dagny Sollis corrected it at .* nobody has read it since/),
+      ).toBeDefined();
+      expect(screen.queryByRole("button", { name: /I did it/ })).toBeNull();
+    });
+
+    it("does not believe a display that has shown the same in other solutions", async () => {
+      const { user } = bench(
+        "/mixing?vessel=sink-3&litres=40&t=18&ph=7.4",
+        over([
+          bucket("a", "AAAAA"),
+          bucket("b", "BBBBB"),
+          read("AAAAA", 117, NOW - 2 * HOUR),
+          read("BBBBB", 117, NOW - HOUR),
+        ]),
+      );
+      await user.type(await screen.findByLabelText("It shows, mg/L"), "117");
+      expect(await screen.findByText(/exactly 117 mg\/L in other solutions before/)).toBeDefined();
+      await user.type(screen.getByLabelText("It shows, mg/L"), "{Backspace}8");
+      expect(screen.queryByText(/in other solutions before/)).toBeNull();
+    });
+
+    it("aims higher for hours by how fast it fades here, and says where nobody knows", async () => {
+      bench("/mixing?litres=40&t=18&ph=7.4&hold=3");
+      expect(await screen.findByText(/is not known yet: read one solution twice/)).toBeDefined();
+      expect(screen.getByText(/It is then 110 mg\/L/)).toBeDefined();
+      bench(
+        "/mixing?litres=40&t=18&ph=7.4&hold=3",
+        over([bucket("a", "AAAAA"), read("AAAAA", 160, NOW - 4 * HOUR), read("AAAAA", 131, NOW - 2 * HOUR)]),
+      );
+      expect(await screen.findByText(/it loses 9\.5 % an hour/)).toBeDefined();
+      expect(screen.getByText(/It is then 1[45]\d mg\/L/)).toBeDefined();
+    });
   });
 });

@@ -15,7 +15,7 @@ import { celsiusOf, shownIn } from "../shared/temperature";
 import { sentence, told } from "../shared/texts";
 import { litresOf, millilitresOf, smallUnit, smallVolumeIn, type Volumes, volumeIn } from "../shared/volume";
 import { Pour } from "../solution/Pour";
-import { correctedSinceRead, newLabel, solutionsOf } from "../solution/shelf";
+import { correctedSinceRead, fading, newLabel, type Solution, solutionsOf } from "../solution/shelf";
 import {
   type Card,
   type Checked,
@@ -138,6 +138,7 @@ function Mix({ table, params, setParams }: MixProps) {
   const [seenAt, setSeenAt] = useState("");
   const [done, setDone] = useState<string | null>(null);
   const hot = number(params.get("hot"), 0);
+  const fresh = number(params.get("fresh"), 100);
 
   // The address follows; it can be sent to somebody, and a reload loses nothing.
   const put = (to: Record<string, string | number | null>) =>
@@ -156,6 +157,8 @@ function Mix({ table, params, setParams }: MixProps) {
       { replace: true },
     );
 
+  const solutions = useMemo(() => solutionsOf(site.newest, tabletNow()), [site.newest]);
+  const fade = useMemo(() => fadeOf(table, solutions, product), [table, solutions, product]);
   const job: Job = {
     product: product.id,
     litres,
@@ -165,8 +168,9 @@ function Mix({ table, params, setParams }: MixProps) {
     rinseAfter: pack.rinseAfter,
     instrument: by?.id,
     hold,
-    fade: 0,
+    fade: fade ?? 0,
     strokeMl: stroke > 0 ? stroke : undefined,
+    stockMgPerL: product.stockMgPerL && fresh !== 100 ? (product.stockMgPerL * fresh) / 100 : undefined,
     wanted: wanted === undefined ? undefined : product.sanitizes ? wanted : wanted * 10_000,
   };
   const mixed = table.mix(job);
@@ -177,7 +181,6 @@ function Mix({ table, params, setParams }: MixProps) {
     product.sanitizes && Number.isFinite(s) && Number.isFinite(st) ? table.check(job, s, st) : undefined;
   const checked = read && read.outside === undefined ? (read as Checked) : undefined;
 
-  const solutions = useMemo(() => solutionsOf(site.newest, tabletNow()), [site.newest]);
   const standing = vessel && solutions.find((x) => x.vessel === vessel.id && x.emptiedAt === undefined);
   const mine = standing?.label !== undefined && standing.chemical === product.id ? standing : undefined;
   const waits = mine && correctedSinceRead(mine) ? mine.corrections.at(-1) : undefined;
@@ -301,6 +304,20 @@ function Mix({ table, params, setParams }: MixProps) {
             </div>
           </>
         )}
+        {product.sanitizes && (
+          <NumberInput
+            label={say("mixing.mixing.fresh", "Concentrate, % of its strength when new")}
+            description={
+              product.kind === "CHLORINE"
+                ? say("mixing.mixing.fades", "Hypochlorite loses a percent or more a week, faster when warm.")
+                : undefined
+            }
+            min={10}
+            max={100}
+            value={fresh}
+            onChange={(v) => put({ fresh: typeof v === "number" && v < 100 && v >= 10 ? v : null })}
+          />
+        )}
         <NumberInput
           label={say("mixing.mixing.hot-tap", "Hot tap, {0}, if it is blended", unit)}
           value={hot > 0 ? shownIn(unit, hot) : ""}
@@ -335,6 +352,7 @@ function Mix({ table, params, setParams }: MixProps) {
               onPick={(mg, c) => put({ aim: mg, t: c })}
             />
             {card.why && <p>{sentence(card.why)}</p>}
+            {hold > 0 && <p className="quiet">{fadeWords(fade)}</p>}
           </>
         ) : (
           card?.why && <p className="mixing-words">{sentence(card.why)}</p>
@@ -373,15 +391,36 @@ function Mix({ table, params, setParams }: MixProps) {
         aria-label={say("mixing.mixing.do-this", "Do this")}
         aria-live="polite"
       >
-        <h2>{say("mixing.mixing.do-this", "Do this")}</h2>
+        <h2>
+          {say("mixing.mixing.do-this", "Do this")}
+          <span className="only-print">
+            {" "}
+            {product.name}, {told(vessel?.name ?? "")}, {shownIn(unit, celsius)} {unit}
+          </span>
+        </h2>
         {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
         {card && !checked && (
           <>
             <Pour card={card} product={product} />
             <Taps table={table} hot={hot} cold={pack.tapCelsius} celsius={celsius} litres={card.water} />
+            {card.problems.length === 0 && card.concentrateMl !== undefined && (
+              <button className="btn small no-print" type="button" onClick={() => window.print()}>
+                {say("mixing.mixing.print-card", "Print this for the wall")}
+              </button>
+            )}
           </>
         )}
         {checked && <Mend checked={checked} product={product} litres={litres} />}
+        {checked && by && stuck(solutions, by.id, s, mine?.label) && (
+          <p className="note stop">
+            {say(
+              "mixing.mixing.stuck",
+              "{0} has shown exactly {1} mg/L in other solutions before. Read with a second one before you believe it.",
+              told(by.name),
+              s,
+            )}
+          </p>
+        )}
         {site.refusal && (
           <p className="note stop" role="alert">
             {site.refusal}
@@ -499,6 +538,45 @@ function Mix({ table, params, setParams }: MixProps) {
       </section>
     </div>
   );
+}
+
+/** How fast a product fades here, per hour, by the newest solution that tells; undefined where none does. */
+function fadeOf(table: Table, solutions: Solution[], product: Product): number | undefined {
+  const told = solutions
+    .filter((x) => x.chemical === product.id && fading(x).length > 1)
+    .sort((a, b) => b.at - a.at)[0];
+  if (!told || !product.leastMgPerL) {
+    return undefined;
+  }
+  const readings = fading(told);
+  const answer = table.compute("fade", {
+    readings: readings.map((r) => `${(r.at - readings[0].at) / 3_600_000}h:${r.mgPerL}mg/L`).join(","),
+    minimum: `${product.leastMgPerL}mg/L`,
+  });
+  const k = answer.message === undefined ? (answer.also.k as { value: number } | undefined) : undefined;
+  return k && k.value > 0 ? k.value : undefined;
+}
+
+const fadeWords = (fade: number | undefined) =>
+  fade === undefined
+    ? say(
+        "mixing.mixing.fade-unknown",
+        "How fast it fades here is not known yet: read one solution twice, hours apart. Until then only the instrument is allowed for.",
+      )
+    : say(
+        "mixing.mixing.fade-known",
+        "By your own readings it loses {0} % an hour.",
+        Math.round((1 - Math.exp(-fade)) * 1000) / 10,
+      );
+
+/** Whether a display has shown the same figure in two other solutions just before: it may be frozen. */
+function stuck(solutions: Solution[], instrument: string, shows: number, label: string | undefined): boolean {
+  const last = solutions
+    .flatMap((x) => x.readings.map((r) => ({ ...r, label: x.label })))
+    .filter((r) => r.instrument === instrument && r.label !== label)
+    .sort((a, b) => b.at - a.at)
+    .slice(0, 2);
+  return last.length === 2 && last.every((r) => r.mgPerL === shows);
 }
 
 type TapsProps = { table: Table; hot: number; cold: number; celsius: number; litres: number };

@@ -4,6 +4,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { sentence } from "../shared/texts";
+import { titleOf } from "./titles";
 
 type Props = { rule: Schemas["RuleInfo"]; figures: Schemas["FigureView"][] };
 
@@ -61,7 +62,7 @@ export function Examples({ rule, figures }: Props) {
           <p className="try">{say("rulebook.examples.try-another-figure", "Try another figure")}</p>
           {asked.map((f) => (
             <label key={f.id}>
-              <span>{f.title}</span>
+              <span>{titleOf(f)}</span>
               <input
                 inputMode="decimal"
                 value={tries[f.id] ?? String(f.value)}

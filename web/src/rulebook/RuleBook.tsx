@@ -9,6 +9,7 @@ import { keys } from "../shared/keys";
 import { useClock, useSession } from "../shared/session";
 import { Examples } from "./Examples";
 import { SetFigure } from "./SetFigure";
+import { titleOf } from "./titles";
 
 type Figure = Schemas["FigureView"];
 
@@ -65,7 +66,7 @@ export default function RuleBook() {
   const rules = book.data.rules.filter(
     (r) => r.id.startsWith(room) && fits(`${r.id} ${r.title} ${r.source}`),
   );
-  const figures = book.data.figures.filter((f) => fits(`${f.title} ${f.source}`));
+  const figures = book.data.figures.filter((f) => fits(`${titleOf(f)} ${f.source}`));
   const writes = session.data?.role === "SUPERVISOR";
 
   return (
@@ -132,7 +133,7 @@ export default function RuleBook() {
               {figures.map((f) => (
                 <tr key={f.id}>
                   <td>
-                    {told(f.title)}
+                    {titleOf(f)}
                     {f.override && (
                       <div className="override">
                         {say("rulebook.rule-book.asks-for-less-than-the-code", "asks for less than the code")}
@@ -147,7 +148,7 @@ export default function RuleBook() {
                         aria-label={say(
                           "rulebook.rule-book.change-now",
                           "Change {0}, now {1}",
-                          f.title,
+                          titleOf(f),
                           shown(f.value, f.unit),
                         )}
                         onClick={() => setOpen(f)}
@@ -175,7 +176,7 @@ export default function RuleBook() {
                 {book.data.changes.map((c) => (
                   <li key={c.at}>
                     {clock.day(c.at)} {clock.time(c.at)}, {c.who}:{" "}
-                    {book.data.figures.find((f) => f.id === c.figure)?.title}{" "}
+                    {titleOf(book.data.figures.find((f) => f.id === c.figure))}{" "}
                     {c.value === undefined || c.value === null
                       ? say("rulebook.rule-book.back-to-the-code", "back to the code")
                       : say("rulebook.rule-book.to", "to {0}", c.value)}

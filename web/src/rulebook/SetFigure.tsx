@@ -7,6 +7,7 @@ import { Effect } from "../shared/Effect";
 import { keys } from "../shared/keys";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
+import { titleOf } from "./titles";
 
 type Props = {
   figure: Schemas["FigureView"];
@@ -44,7 +45,7 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
   const save = useMutation({ mutationFn: (pin: string) => put(value, pin), onSuccess: onSaved });
   const back = useMutation({ mutationFn: (pin: string) => put(undefined, pin), onSuccess: onSaved });
   return (
-    <Dialog title={f.title} onClose={onClose}>
+    <Dialog title={titleOf(f)} onClose={onClose}>
       <Sign
         save={save}
         ready={other}

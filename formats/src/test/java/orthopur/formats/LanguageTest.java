@@ -23,6 +23,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.rulebook.PublicCodes;
 import tools.jackson.databind.JsonNode;
 
 /** A Spanish round has no English in it: every text of every demo round is translated. */
@@ -146,7 +147,10 @@ class LanguageTest {
 
     private static final Path ENGLISH_TEXTS = SPANISH.resolveSibling("english");
 
-    /** Each sentence of a module, from its source: {@code Text.of("id", "English", …)}. */
+    /**
+     * Each sentence of a module, from its source: {@code Text.of("id", "English", …)}, and the
+     * titles of the figures.
+     */
     private static Map<String, String> saidBy(String module) throws IOException {
         Pattern said =
                 Pattern.compile("\\bText\\.of\\(\\s*\"([^\"]+)\",\\s*\"((?:[^\"\\\\]|\\\\.)*)\"");
@@ -161,6 +165,9 @@ class LanguageTest {
                             other == null || other.equals(english), m.group(1) + " is said twice");
                 }
             }
+        }
+        if (module.equals("core")) {
+            PublicCodes.book().figures().forEach(f -> all.put("figure." + f.id(), f.title()));
         }
         return all;
     }

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +36,7 @@ import orthopur.server.platform.StoredJson;
 import orthopur.server.procedures.Approvals;
 import orthopur.server.procedures.Versions;
 import orthopur.sitestream.SiteEntry;
+import orthopur.sitestream.SiteState;
 
 /**
  * Fills an empty database with Quillmere Kitchens, and says where to go and who can sign in. What
@@ -112,9 +114,8 @@ class DemoSite implements ApplicationRunner {
                 accounts.staysYoung(p.name(), adult);
             }
         }
-        DemoPerson first = people.people().getFirst();
         if (checkedLongAgo()) {
-            checked(accounts.signIn(first.name(), first.password()));
+            checked(people.people().getFirst().name());
         }
         System.out.println("Orthopur is ready: http://localhost:" + port);
         System.out.println("Demo sign-ins (name / password / PIN to sign):");
@@ -154,6 +155,7 @@ class DemoSite implements ApplicationRunner {
                 approvals.approve(id, 1, 1, null, signed);
             }
         }
+        checked(supervisor.name());
     }
 
     record Checks(List<DemoCheck> checks) {}
@@ -169,16 +171,31 @@ class DemoSite implements ApplicationRunner {
             @Nullable String lot,
             @Nullable Integer expiresInDays) {}
 
-    /** The database was made with the program, which may be a year ago. */
+    /**
+     * The database was made with the program, which may be a year ago. Where somebody has entered
+     * anything since, it is left alone.
+     */
     private boolean checkedLongAgo() {
         long recent = clock.millis() - Duration.ofDays(14).toMillis();
-        return site.state().newest().values().stream()
-                .noneMatch(
-                        k -> k.entry() instanceof SiteEntry.InstrumentChecked && k.at() > recent);
+        Collection<SiteState.Known> all = site.state().newest().values();
+        return !all.isEmpty()
+                && all.stream()
+                        .allMatch(
+                                k ->
+                                        k.at() < recent
+                                                && (k.entry() instanceof SiteEntry.InstrumentChecked
+                                                        || k.entry()
+                                                                instanceof SiteEntry.LotOpened));
     }
 
     /** Instruments were held to standards before the first night; one of them did not pass. */
-    private void checked(Person by) throws IOException {
+    private void checked(String name) throws IOException {
+        Person by =
+                accounts.names().entrySet().stream()
+                        .filter(e -> e.getValue().equals(name))
+                        .map(e -> new Person(e.getKey(), name, Role.SUPERVISOR, 0))
+                        .findFirst()
+                        .orElseThrow();
         Map<String, Instrument> register =
                 premises.now().site().instruments().stream()
                         .collect(Collectors.toMap(Instrument::id, Function.identity()));

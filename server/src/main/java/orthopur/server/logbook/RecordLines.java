@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
+import orthopur.formats.TextDocument;
 import orthopur.instrument.Instrument;
 import orthopur.quantity.Show;
 import orthopur.round.Entry;
@@ -17,6 +18,7 @@ import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.Intake;
 import orthopur.server.floor.Replay;
+import orthopur.text.Text;
 
 /** The entries of a round in plain words, in the order of the log. */
 final class RecordLines {
@@ -46,6 +48,7 @@ final class RecordLines {
             int step,
             String stepTitle,
             String text,
+            TextDocument said,
             boolean paper) {}
 
     /** The next entry of the log, as it is read. */
@@ -59,6 +62,14 @@ final class RecordLines {
         State.ReadingState reading = replay.progress().readings().get(e.step());
         Entry entry = e.entry();
         String weight = why != null ? "difference" : weight(entry, reading);
+        boolean paper = e.device().equals(Intake.PAPER);
+        Text says = text(entry, named, reading);
+        if (paper) {
+            says = Text.of("record.from-paper", "{0} (entered later, from paper)", says);
+        }
+        if (why != null) {
+            says = Text.of("record.does-not-count", "{0} – does not count: {1}", says, why);
+        }
         return new LogEntry(
                 seq,
                 e.id(),
@@ -69,10 +80,9 @@ final class RecordLines {
                 weight,
                 step == null ? 0 : step.number(),
                 step == null ? "a step of another version" : title(step),
-                text(entry, named, reading)
-                        + (e.device().equals(Intake.PAPER) ? " (entered later, from paper)" : "")
-                        + (why == null ? "" : " – does not count: " + why),
-                e.device().equals(Intake.PAPER));
+                says.toString(),
+                TextDocument.of(says),
+                paper);
     }
 
     private static String title(PackStep step) {
@@ -98,84 +108,128 @@ final class RecordLines {
         };
     }
 
-    private String text(Entry entry, PackStep step, State.@Nullable ReadingState reading) {
+    private Text text(Entry entry, PackStep step, State.@Nullable ReadingState reading) {
         return switch (entry) {
-            case Entry.PieceMoved e -> piece(e.piece(), step) + (e.off() ? " off" : " on");
-            case Entry.TimerStarted e -> "timer started";
+            case Entry.PieceMoved e ->
+                    e.off()
+                            ? Text.of("record.piece-off", "{0} off", piece(e.piece(), step))
+                            : Text.of("record.piece-on", "{0} on", piece(e.piece(), step));
+            case Entry.TimerStarted e -> Text.of("record.timer-started", "timer started");
             case Entry.ReadingTaken e ->
-                    "%s mg/L at %s °C with %s. %s"
-                            .formatted(
-                                    Show.number(e.strength()),
-                                    Show.number(e.temperature()),
-                                    instrument(e.instrument()),
-                                    reading == null ? "" : reading.advice());
-            case Entry.SolutionUsed e -> "with the solution labeled " + e.label();
-            case Entry.ContactBroken e -> "it dried; contact starts anew";
+                    Text.of(
+                            "record.reading",
+                            "{0} mg/L at {1} °C with {2}. {3}",
+                            Show.number(e.strength()),
+                            Show.number(e.temperature()),
+                            instrument(e.instrument()),
+                            reading == null ? "" : reading.advice());
+            case Entry.SolutionUsed e ->
+                    Text.of("record.solution-used", "with the solution labeled {0}", e.label());
+            case Entry.ContactBroken e ->
+                    Text.of("record.contact-broken", "it dried; contact starts anew");
             case Entry.Confirmed e -> confirmed(e.ask(), step);
             case Entry.LockMoved e -> lock(e);
             case Entry.TroubleSaid e -> trouble(e);
-            case Entry.PhotoTaken e -> "photo: " + e.what();
+            case Entry.PhotoTaken e -> Text.of("record.photo", "photo: {0}", e.what());
             case Entry.Proof e ->
-                    "%s: %s%s"
-                            .formatted(
+                    e.passed()
+                            ? Text.of(
+                                    "record.proof-passed",
+                                    "{0}: passed{1}",
                                     e.site(),
-                                    e.passed() ? "passed" : "failed",
+                                    measured(e.value(), e.unit()))
+                            : Text.of(
+                                    "record.proof-failed",
+                                    "{0}: failed{1}",
+                                    e.site(),
                                     measured(e.value(), e.unit()));
             case Entry.ReleasePlanned e ->
-                    "to be found before the release: "
-                            + e.sites().stream()
+                    Text.of(
+                            "record.release-planned",
+                            "to be found before the release: {0}",
+                            e.sites().stream()
                                     .map(ReleaseSite::name)
-                                    .collect(Collectors.joining("; "));
-            case Entry.Released e ->
-                    (e.condition() == null || e.condition().isEmpty()
-                                    ? "released for production"
-                                    : "released for a time: " + e.condition())
-                            + withoutPlan();
-            case Entry.RoundClosed e -> "closed and signed";
+                                    .collect(Collectors.joining("; ")));
+            case Entry.Released e -> released(e);
+            case Entry.RoundClosed e -> Text.of("record.closed", "closed and signed");
             case Entry.Correction e ->
-                    "correction of entry %d: %s"
-                            .formatted(places.getOrDefault(e.entry(), 0L), e.text());
-            case Entry.SentBack e -> "sent back: " + partName(e.item()) + ", " + e.reason();
-            case Entry.CorrectiveAction e -> "done about it: " + e.text();
+                    Text.of(
+                            "record.correction",
+                            "correction of entry {0}: {1}",
+                            String.valueOf(places.getOrDefault(e.entry(), 0L)),
+                            e.text());
+            case Entry.SentBack e ->
+                    Text.of(
+                            "record.sent-back",
+                            "sent back: {0}, {1}",
+                            partName(e.item()),
+                            e.reason());
+            case Entry.CorrectiveAction e ->
+                    Text.of("record.corrective", "done about it: {0}", e.text());
             case Entry.CheckMade e ->
-                    "checked: " + checkName(e.check(), step) + measured(e.value(), null);
-            case Entry.Deviation e -> "deviation: " + e.reason();
-            case Entry.StepDone e -> "done";
+                    Text.of(
+                            "record.checked",
+                            "checked: {0}{1}",
+                            checkName(e.check(), step),
+                            measured(e.value(), null));
+            case Entry.Deviation e -> Text.of("record.deviation", "deviation: {0}", e.reason());
+            case Entry.StepDone e -> Text.of("record.done", "done");
         };
     }
 
-    private String lock(Entry.LockMoved e) {
-        return "lock %s %s %s%s"
-                .formatted(
-                        e.lock(),
-                        e.on() ? "on" : "off",
-                        energy(e.energy()),
-                        e.reason() == null ? "" : ", another's, by the supervisor: " + e.reason());
+    private Text lock(Entry.LockMoved e) {
+        Text moved =
+                e.on()
+                        ? Text.of("record.lock-on", "lock {0} on {1}", e.lock(), energy(e.energy()))
+                        : Text.of(
+                                "record.lock-off",
+                                "lock {0} off {1}",
+                                e.lock(),
+                                energy(e.energy()));
+        return e.reason() == null
+                ? moved
+                : Text.of(
+                        "record.anothers-lock",
+                        "{0}, another's, by the supervisor: {1}",
+                        moved,
+                        e.reason());
     }
 
     /** Releases from before plans were written down may have gone past theirs; it is not hidden. */
-    private String withoutPlan() {
+    private Text released(Entry.Released e) {
+        Text released =
+                e.condition() == null || e.condition().isEmpty()
+                        ? Text.of("record.released", "released for production")
+                        : Text.of("record.conditional", "released for a time: {0}", e.condition());
         State s = replay.progress().state();
         if (s.plan() != null) {
-            return "";
+            return released;
         }
         return s.proofs().isEmpty()
-                ? " – nobody wrote down what was to be found, and nothing was"
-                : " – nobody wrote down what was to be found; found was: "
-                        + String.join(", ", s.proofs().keySet());
+                ? Text.of(
+                        "record.without-plan",
+                        "{0} – nobody wrote down what was to be found, and nothing was",
+                        released)
+                : Text.of(
+                        "record.without-plan-found",
+                        "{0} – nobody wrote down what was to be found; found was: {1}",
+                        released,
+                        String.join(", ", s.proofs().keySet()));
     }
 
-    private static String confirmed(String ask, PackStep step) {
+    /** What is asked for one by one, in the words of the tablet. */
+    private static Text confirmed(String ask, PackStep step) {
         return step.asks().stream()
                 .filter(a -> a.id().equals(ask))
                 .map(
                         a ->
-                                (a.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ')
-                                                + " "
-                                                + a.name())
-                                        .strip())
+                                Text.of(
+                                        "record.confirmed",
+                                        "{0} {1}",
+                                        a.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                                        a.name()))
                 .findFirst()
-                .orElse(ask);
+                .orElse(Text.plain(ask));
     }
 
     private String energy(String id) {
@@ -187,7 +241,7 @@ final class RecordLines {
                 .orElse(id);
     }
 
-    private String trouble(Entry.TroubleSaid e) {
+    private Text trouble(Entry.TroubleSaid e) {
         String title =
                 pack.troubles().stream()
                         .filter(t -> t.kind() == e.kind())
@@ -195,7 +249,9 @@ final class RecordLines {
                         .findFirst()
                         .orElse(e.kind().name());
         String item = e.item();
-        return title + (item == null ? "" : " (" + partName(item) + ")") + ": " + e.text();
+        return item == null
+                ? Text.of("record.trouble", "{0}: {1}", title, e.text())
+                : Text.of("record.trouble-with", "{0} ({1}): {2}", title, partName(item), e.text());
     }
 
     private String partName(String item) {

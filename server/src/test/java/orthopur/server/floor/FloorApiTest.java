@@ -82,10 +82,11 @@ class FloorApiTest {
     @Test
     @Order(2)
     void anEntrySentTwiceIsEnteredOnce() {
+        int before = db.fetchCount(org.jooq.impl.DSL.table("floor_event"));
         ObjectNode e = entry("fetch", "step-done");
         assertEquals(200, send(e).status());
         assertEquals("wash-out", send(e).body().at("/progress/current").asString());
-        assertEquals(1, db.fetchCount(org.jooq.impl.DSL.table("floor_event")));
+        assertEquals(before + 1, db.fetchCount(org.jooq.impl.DSL.table("floor_event")));
     }
 
     @Test
@@ -161,10 +162,13 @@ class FloorApiTest {
     @Order(8)
     void aByteChangedFromOutsideIsFound() {
         db.execute("DROP TRIGGER floor_event_no_update");
-        db.execute("UPDATE floor_event SET who = 'Tobiah Renn' WHERE seq = 3");
+        int third =
+                db.fetchSingle("SELECT min(seq) + 2 FROM floor_event WHERE round_id = ?", round)
+                        .get(0, Integer.class);
+        db.execute("UPDATE floor_event SET who = 'Tobiah Renn' WHERE seq = ?", third);
         JsonNode broken = maren.read("/api/logbook/integrity?anew=true").body();
         assertFalse(broken.get("whole").asBoolean());
-        assertEquals(3, broken.get("firstBroken").asInt());
+        assertEquals(third, broken.get("firstBroken").asInt());
         assertFalse(maren.read("/api/logbook/" + round).body().get("chainWhole").asBoolean());
     }
 }
