@@ -14,6 +14,9 @@ describe("what is mixed at a step", () => {
     show(<ToMix mix={SOAK} />, site);
     expect(await screen.findByText("400 mL")).toBeDefined();
     expect(screen.getByText(/never water onto it/)).toBeDefined();
+    // Nothing reads a detergent, so nobody is asked to.
+    expect(screen.getByText("Stir until it is even.")).toBeDefined();
+    expect(screen.queryByText(/read it/)).toBeNull();
     fireEvent.change(screen.getByLabelText("How much is there, L"), { target: { value: "20" } });
     expect(screen.getByText("200 mL")).toBeDefined();
     fireEvent.change(screen.getByLabelText("How much is there, L"), { target: { value: "75" } });

@@ -1,7 +1,7 @@
 import "./mixing.css";
 import { Checkbox, NativeSelect, NumberInput } from "@mantine/core";
 import { useEffect, useMemo, useState } from "react";
-import { useSearchParams } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { message } from "../api/client";
 import { Figure, StrengthDial } from "../round/Dials";
 import * as enter from "../round/entries";
@@ -15,6 +15,7 @@ import { celsiusOf, shownIn } from "../shared/temperature";
 import { sentence, told } from "../shared/texts";
 import { litresOf, millilitresOf, smallUnit, smallVolumeIn, type Volumes, volumeIn } from "../shared/volume";
 import { Pour } from "../solution/Pour";
+import { registerOf } from "../solution/register";
 import { correctedSinceRead, fading, newLabel, type Solution, solutionsOf } from "../solution/shelf";
 import {
   type Card,
@@ -131,7 +132,10 @@ function Mix({ table, params, setParams }: MixProps) {
   const ph = params.get("ph") === "" ? undefined : number(params.get("ph"), pack.ph + 0.6);
   const hold = number(params.get("hold"), 0);
   const stroke = number(params.get("stroke"), 0);
-  const fits = readersOf(pack, product);
+  const register = useMemo(() => registerOf(pack, site.newest, tabletNow()), [pack, site.newest]);
+  const believed = (id: string) => register.find((r) => r.id === id);
+  // What failed its check, or has expired, decides nothing.
+  const fits = readersOf(pack, product).filter((i) => believed(i.id)?.usable !== false);
   const by = fits.find((i) => i.id === params.get("by")) ?? fits[0];
   const wanted = params.get("aim") ? number(params.get("aim"), 0) : undefined;
   const [seen, setSeen] = useState("");
@@ -360,6 +364,14 @@ function Mix({ table, params, setParams }: MixProps) {
         {product.sanitizes && by && (
           <div className="mixing-check">
             <h2>{say("mixing.mixing.check", "Check")}</h2>
+            {(believed(by.id)?.standing ?? "GOOD") !== "GOOD" && (
+              <p className="note stop">
+                {say("mixing.mixing.check-it-first", "{0}: nobody has checked it lately.", told(by.name))}{" "}
+                <Link to={`/mixing?show=instruments&instrument=${by.id}`}>
+                  {say("mixing.mixing.to-its-check", "To its check")}
+                </Link>
+              </p>
+            )}
             <div className="mixing-dials">
               <StrengthDial
                 by={by}

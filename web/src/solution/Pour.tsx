@@ -47,7 +47,11 @@ export function Pour({ card, product, short = false }: Props) {
                 </span>
               )}
             </li>
-            <li>{say("mixing.pour.stir", "Stir, wait one minute, read it.")}</li>
+            <li>
+              {product.sanitizes
+                ? say("mixing.pour.stir", "Stir, wait one minute, read it.")
+                : say("mixing.pour.stir-even", "Stir until it is even.")}
+            </li>
           </ol>
           <p className="note done">
             {card.percent !== undefined

@@ -83,6 +83,14 @@ public record Instrument(
     }
 
     /**
+     * Whether one standard says nothing of it: a display may be right at one end and wrong at the
+     * other. A leaf of one thickness has no other end.
+     */
+    public boolean needsTwoPoints() {
+        return !usedUp() && (least == null || !least.equals(most));
+    }
+
+    /**
      * Whether what it showed can stand for a value that is known for sure.
      *
      * @param reference of a standard or a second instrument, in the unit of what it reads

@@ -139,9 +139,9 @@ public final class Register {
     private static boolean passed(Instrument instrument, SiteEntry.InstrumentChecked c) {
         boolean low = instrument.agrees(c.low(), c.lowShown());
         boolean high =
-                c.high() == null
-                        || c.highShown() == null
-                        || instrument.agrees(c.high(), c.highShown());
+                c.high() == null || c.highShown() == null
+                        ? !instrument.needsTwoPoints()
+                        : instrument.agrees(c.high(), c.highShown());
         return low && high;
     }
 }

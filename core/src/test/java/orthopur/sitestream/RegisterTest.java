@@ -87,6 +87,23 @@ class RegisterTest {
     }
 
     @Test
+    void oneStandardIsNotEnoughForADisplayAndIsForALeaf() {
+        site.accept(
+                new SiteEntry.InstrumentChecked("pen", "pH", 7, 7, null, null, null, NOW),
+                NOW,
+                ILSE);
+        assertEquals(Standing.FAILED, of(PEN).standing());
+        Instrument leaf =
+                new Instrument(
+                        "leaf", "Leaf", List.of(), 0.02, 0.5, Measures.CLEARANCE, null, 0.5, 0.5);
+        site.accept(
+                new SiteEntry.InstrumentChecked("leaf", "mm", 0.5, 0.5, null, null, null, NOW),
+                NOW,
+                ILSE);
+        assertEquals(Standing.GOOD, of(leaf).standing());
+    }
+
+    @Test
     void whatItReadSinceItsLastGoodCheckIsInDoubt() {
         penShows(4, 7, NOW - 20 * DAY);
         assertNull(of(PEN).doubtedSince());

@@ -72,8 +72,13 @@ public final class SimulatedTablet {
      * Carries the round on until this step comes next, and sends what that takes.
      *
      * @throws IOException when it did not arrive
+     * @throws IllegalArgumentException when this round has no such step
      */
     public void until(String step) throws IOException {
+        if (pack.steps().stream().noneMatch(s -> s.id().equals(step))) {
+            throw new IllegalArgumentException(
+                    "The round of " + pack.title() + " has no step \"" + step + "\".");
+        }
         while (!step.equals(progress.state().current())) {
             enter();
         }
