@@ -90,12 +90,8 @@ class JourneyTest {
                 b.page.locator(".btn.mend").first().click();
                 assertThat(verdict).not().hasText(was);
             }
-            // What is exactly on its row cannot be told from too weak; the aim beside the field
-            // can.
-            assertThat(b.page.locator(".finding")).hasCount(1);
-            assertThat(b.page.locator(".finding")).containsText("too close to a limit");
-            b.button(Pattern.compile("^Step 24 Sanitize")).click();
-            b.button(Pattern.compile("^Aim at")).click();
+            // The remedy of a weak sanitizer goes to what the instruments of this site can tell from
+            // too weak, so nothing is left to be advised.
             verdict.click();
             assertThat(b.text("Nothing found by the rules that are judged")).isVisible();
             b.page.keyboard().press("Control+s");
