@@ -14,6 +14,7 @@ type LogEntry = Schemas["LogEntry"];
 const WEIGHT: Record<string, string> = {
   "reading-in": say("logbook.round-record.reading-in-range", "reading in range"),
   "reading-out": say("logbook.round-record.reading-out-of-range", "reading out of range"),
+  solution: say("logbook.round-record.solution", "solution"),
   corrective: say("logbook.round-record.corrective-action", "corrective action"),
   deviation: say("logbook.round-record.deviation", "deviation"),
   signature: say("logbook.round-record.signature", "signature"),

@@ -77,12 +77,14 @@ export default function Mixing() {
   ];
   return (
     <main className="mixing">
-      <div className="mixing-tabs" role="tablist">
-        {tabs.map(([id, name]) => (
-          <button key={id} type="button" role="tab" aria-selected={show === id} onClick={() => go(id)}>
-            {name}
-          </button>
-        ))}
+      <div className="mixing-head">
+        <div className="mixing-tabs" role="tablist">
+          {tabs.map(([id, name]) => (
+            <button key={id} type="button" role="tab" aria-selected={show === id} onClick={() => go(id)}>
+              {name}
+            </button>
+          ))}
+        </div>
         <label className="mixing-units">
           {say("mixing.mixing.units", "Units")}{" "}
           <select value={volumes()} onChange={(e) => measureIn(e.currentTarget.value as Volumes)}>

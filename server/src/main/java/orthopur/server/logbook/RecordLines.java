@@ -95,6 +95,7 @@ final class RecordLines {
                     reading != null && reading.outcome() == ReadingJudge.Outcome.IN
                             ? "reading-in"
                             : "reading-out";
+            case Entry.SolutionUsed e -> "solution";
             case Entry.CorrectiveAction e -> "corrective";
             case Entry.Deviation e -> "deviation";
             case Entry.TroubleSaid e -> "trouble";
