@@ -130,7 +130,8 @@ class MixingTest {
             assertThat(b.text("It holds 8 L; this step is written for 24 L.")).isVisible();
             assertEquals(List.of(), b.axe());
             b.go(round.replace("/floor/", "/logbook/"));
-            assertThat(b.text(Pattern.compile("with the solution labeled " + label))).isVisible();
+            assertThat(b.text(Pattern.compile("with the solution labeled " + label)).first())
+                    .isVisible();
             b.go("/mixing?label=" + label);
             assertThat(b.page.locator(".on-shelf.lit")).containsText("used for QK-DS1");
             assertEquals(List.of(), b.complaints());
