@@ -96,7 +96,8 @@ export function StepView(p: Props) {
           {now.missingLocks.length > 0 && !still && (
             <OwnLock pack={pack} energies={now.missingLocks} step={step.id} write={live.write} />
           )}
-          {step.mix && !still && (
+          {/* Once it is read, it is mixed: what the reading says is what counts then. */}
+          {step.mix && !still && !state.readings[step.id] && (
             <>
               {!state.solutions?.[step.id] && <ToMix key={step.id} mix={step.mix} />}
               <Which

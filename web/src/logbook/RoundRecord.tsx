@@ -24,6 +24,17 @@ const WEIGHT: Record<string, string> = {
   correction: say("logbook.round-record.correction", "correction"),
 };
 
+/** What sort of entry it is, once: many begin with it. */
+function Line({ label, text }: { label: string; text: string }) {
+  const begins = text.toLowerCase().startsWith(label.toLowerCase());
+  return (
+    <>
+      <strong>{begins ? text.slice(0, label.length) : label}</strong>
+      {begins ? text.slice(label.length) : `: ${text}`}
+    </>
+  );
+}
+
 /** Entries of one step together; taps that went well are one line. */
 function byStep(entries: LogEntry[]): { step: number; title: string; entries: LogEntry[] }[] {
   const groups: { step: number; title: string; entries: LogEntry[] }[] = [];
@@ -142,7 +153,7 @@ export default function RoundRecord() {
                   <td>{clock.time(e.at)}</td>
                   <td>{e.step}</td>
                   <td>
-                    <strong>{WEIGHT[e.weight]}</strong>: {said(e)}
+                    <Line label={WEIGHT[e.weight] ?? ""} text={said(e)} />
                   </td>
                   <td className="nowrap">
                     {e.who}
