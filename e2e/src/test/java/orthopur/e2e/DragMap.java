@@ -40,8 +40,7 @@ public final class DragMap {
 
     public static void main(String[] args) {
         try (RunningServer server = new RunningServer();
-                Browser b = new Browser(server)) {
-            b.signIn("Ilse Varga", "quillmere-ilse");
+                Browser b = new Browser(server).as("Ilse Varga")) {
             b.go("/mixing?litres=40&t=24&ph=7.4");
             Locator map = b.page.locator(".ground");
             map.waitFor();

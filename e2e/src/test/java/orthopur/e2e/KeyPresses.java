@@ -57,8 +57,8 @@ public final class KeyPresses {
 
     public static void main(String[] args) {
         try (RunningServer server = new RunningServer();
-                Browser b = new Browser(server)) {
-            b.signIn("Ilse Varga", "quillmere-ilse");
+                Browser b = new Browser(server).as("Ilse Varga")) {
+            b.go("/procedures");
             b.page.getByRole(AriaRole.TABLE).waitFor();
             b.page.evaluate(SEND, SheetFormat.write(LargeNight.sheet(SURFACES)));
             b.page.evaluate(
