@@ -90,7 +90,8 @@ class JourneyTest {
                 b.page.locator(".btn.mend").first().click();
                 assertThat(verdict).not().hasText(was);
             }
-            // The remedy of a weak sanitizer goes to what the instruments of this site can tell from
+            // The remedy of a weak sanitizer goes to what the instruments of this site can tell
+            // from
             // too weak, so nothing is left to be advised.
             verdict.click();
             assertThat(b.text("Nothing found by the rules that are judged")).isVisible();
