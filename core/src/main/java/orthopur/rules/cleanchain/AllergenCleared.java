@@ -105,40 +105,29 @@ public final class AllergenCleared extends BookRule {
             return;
         }
         List<String> places = List.copyOf(dirty);
+        String names = String.join("; ", places);
         out.report(info)
                 .cause(places.getFirst())
                 .says(
                         Text.of(
                                 "allergen-cleared.vessel-not-washed-out",
                                 "{0} {1, plural, one {is} other {are}} not washed out after {2} was washed off in {1, plural, one {it} other {them}}.",
-                                String.join("; ", places),
+                                names,
                                 places.size(),
                                 allergens),
                         Text.of(
                                 "allergen-cleared.what-is-washed-in-it-next",
                                 "What is washed in it next carries the allergen to another machine."))
                 .propose(
-                        Text.of(
-                                "allergen-cleared.wash-them-out",
-                                "Wash {0} out",
-                                String.join("; ", places)),
-                        List.of(
-                                new Edit.InsertBefore(
-                                        end.firstFrom(
-                                                lastWash(end),
-                                                s ->
-                                                        s.action() instanceof Action.HoldPoint
-                                                                || s.action()
-                                                                        instanceof Action.Record),
-                                        StepEdits.fresh(
-                                                end.procedure(),
-                                                0,
-                                                new Action.DrawOff(List.of(), places, true),
-                                                "Drain "
-                                                        + String.join("; ", places)
-                                                        + ", wash it out and rinse it: "
-                                                        + allergens
-                                                        + " was in it."))));
+                        Text.of("allergen-cleared.wash-them-out", "Wash {0} out", names),
+                        washOut(
+                                end,
+                                places,
+                                "Drain "
+                                        + names
+                                        + ", wash it out and rinse it: "
+                                        + allergens
+                                        + " was in it."));
     }
 
     /** Brushes and cloths carry it on: they are washed out with the sinks, or thrown away. */
@@ -160,40 +149,42 @@ public final class AllergenCleared extends BookRule {
             return;
         }
         List<String> all = List.copyOf(carrying);
+        String names = String.join("; ", all);
         out.report(info)
                 .cause(all.getFirst())
                 .says(
                         Text.of(
                                 "allergen-cleared.tool-carries-it",
                                 "{0} {1, plural, one {was} other {were}} used to wash {2} off and nobody washes {1, plural, one {it} other {them}} out or throws {1, plural, one {it} other {them}} away.",
-                                String.join("; ", all),
+                                names,
                                 all.size(),
                                 allergens),
                         Text.of(
                                 "allergen-cleared.the-next-machine",
                                 "The next machine that is washed with it gets the allergen."))
                 .propose(
-                        Text.of(
-                                "allergen-cleared.wash-them-out",
-                                "Wash {0} out",
-                                String.join("; ", all)),
-                        List.of(
-                                new Edit.InsertBefore(
-                                        end.firstFrom(
-                                                lastWash(end),
-                                                s ->
-                                                        s.action() instanceof Action.HoldPoint
-                                                                || s.action()
-                                                                        instanceof Action.Record),
-                                        StepEdits.fresh(
-                                                end.procedure(),
-                                                0,
-                                                new Action.DrawOff(List.of(), all, true),
-                                                "Wash out "
-                                                        + String.join("; ", all)
-                                                        + " and hang it up: "
-                                                        + allergens
-                                                        + " was on it."))));
+                        Text.of("allergen-cleared.wash-them-out", "Wash {0} out", names),
+                        washOut(
+                                end,
+                                all,
+                                "Wash out "
+                                        + names
+                                        + " and hang it up: "
+                                        + allergens
+                                        + " was on it."));
+    }
+
+    /** A step that washes them out once the washing is over. */
+    private static List<Edit> washOut(Ending end, List<String> what, String words) {
+        String before =
+                end.firstFrom(
+                        lastWash(end),
+                        s ->
+                                s.action() instanceof Action.HoldPoint
+                                        || s.action() instanceof Action.Record);
+        Action drain = new Action.DrawOff(List.of(), what, true);
+        return List.of(
+                new Edit.InsertBefore(before, StepEdits.fresh(end.procedure(), 0, drain, words)));
     }
 
     private static int lastWash(Ending end) {
