@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { say, volumes } from "../shared/say";
 import { volumeIn } from "../shared/volume";
+import { useHand } from "./useHand";
 
 type Props = { litres: number; brim: number; name: string; onLitres: (litres: number) => void };
 
@@ -8,11 +9,12 @@ const TOP = 10;
 const BOTTOM = 150;
 
 /** The vessel is the control: its level is dragged, or moved by the arrow keys. */
-export function Vessel({ litres, brim, name, onLitres }: Props) {
+export function Vessel({ litres: settled, brim, name, onLitres }: Props) {
+  const [{ litres }, move] = useHand({ litres: settled }, (to) => onLitres(to.litres));
   const box = useRef<SVGSVGElement>(null);
   const y = (l: number) => BOTTOM - (Math.max(0, Math.min(l, brim)) / brim) * (BOTTOM - TOP);
   const step = brim > 20 ? 1 : brim > 5 ? 0.5 : 0.1;
-  const put = (l: number) => onLitres(Math.max(step, Math.min(brim, Math.round(l / step) * step)));
+  const put = (l: number) => move({ litres: Math.max(step, Math.min(brim, Math.round(l / step) * step)) });
   function drag(e: PointerEvent) {
     const at = box.current?.getBoundingClientRect();
     if (at && e.buttons === 1) {

@@ -1,0 +1,282 @@
+import { Checkbox } from "@mantine/core";
+import { useEffect, useState } from "react";
+import * as enter from "../round/entries";
+import { tabletNow } from "../round/outbox";
+import type { useSiteStream } from "../round/useSiteStream";
+import { degrees, say } from "../shared/say";
+import { useClock } from "../shared/session";
+import { shownIn } from "../shared/temperature";
+import { told } from "../shared/texts";
+import { Pour } from "../solution/Pour";
+import { correctedSinceRead, newLabel, type Solution } from "../solution/shelf";
+import type { Card, Checked, Pack, Table, Way } from "../solution/table";
+import type { Asked } from "./asked";
+import { Mend } from "./Mend";
+import type { Put } from "./useAsked";
+
+type Props = {
+  table: Table;
+  asked: Asked;
+  mixed: Card | { outside: string };
+  /** What the instrument shows, and how warm it was, where it was read. */
+  seen: { shows: number; celsius: number; checked?: Checked };
+  solutions: Solution[];
+  site: ReturnType<typeof useSiteStream>;
+  /** Whether whoever is signed in mixes. */
+  may: boolean;
+  put: Put;
+  /** The reading has been dealt with. */
+  onRead: () => void;
+};
+
+/** What to pour, what to write down, and what stands in the way of it. */
+export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, onRead }: Props) {
+  const { product, vessel, litres, brim, celsius, hot, by } = asked;
+  const { shows: s, celsius: st, checked } = seen;
+  const { pack } = table;
+  const clock = useClock();
+  const unit = degrees();
+  const [done, setDone] = useState<string | null>(null);
+  const card = mixed.outside === undefined ? (mixed as Card) : undefined;
+  const standing = vessel && solutions.find((x) => x.vessel === vessel.id && x.emptiedAt === undefined);
+  const mine = standing?.label !== undefined && standing.chemical === product.id ? standing : undefined;
+  const waits = mine && correctedSinceRead(mine) ? mine.corrections.at(-1) : undefined;
+
+  useEffect(() => {
+    if (site.refusal) {
+      setDone(null);
+    }
+  }, [site.refusal]);
+
+  function made() {
+    if (!card || !vessel) {
+      return;
+    }
+    const label = newLabel();
+    const until = tabletNow() + product.lifeMinutes * 60_000;
+    site.write(
+      enter.solutionMade({
+        vessel: vessel.id,
+        chemical: product.id,
+        litres,
+        mgPerL: card.then,
+        label,
+        celsius,
+        until,
+      }),
+    );
+    setDone(say("mixing.mixing.made", "Written down: label {0}, change by {1}.", label, clock.time(until)));
+  }
+
+  return (
+    <section className="mixing-right" aria-label={say("mixing.mixing.do-this", "Do this")} aria-live="polite">
+      <h2>
+        {say("mixing.mixing.do-this", "Do this")}
+        <span className="only-print">
+          {" "}
+          {product.name}, {told(vessel?.name ?? "")}, {shownIn(unit, celsius)} {unit}
+        </span>
+      </h2>
+      {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
+      {card && !checked && (
+        <>
+          <Pour card={card} product={product} />
+          <Taps table={table} hot={hot} cold={pack.tapCelsius} celsius={celsius} litres={card.water} />
+          {card.problems.length === 0 && card.concentrateMl !== undefined && (
+            <button className="btn small no-print" type="button" onClick={() => window.print()}>
+              {say("mixing.mixing.print-card", "Print this for the wall")}
+            </button>
+          )}
+        </>
+      )}
+      {checked && <Mend checked={checked} product={product} litres={litres} />}
+      {checked && by && stuck(solutions, by.id, s, mine?.label) && (
+        <p className="note stop">
+          {say(
+            "mixing.mixing.stuck",
+            "{0} has shown exactly {1} mg/L in other solutions before. Read with a second one before you believe it.",
+            told(by.name),
+            s,
+          )}
+        </p>
+      )}
+      {site.refusal && (
+        <p className="note stop" role="alert">
+          {site.refusal}
+        </p>
+      )}
+      {done && !site.refusal && (
+        <p className="note done" role="status">
+          {done}
+        </p>
+      )}
+      {waits && !checked && (
+        <p className="note stop">
+          {say(
+            "mixing.mixing.corrected-by",
+            "{0} corrected it at {1}, and nobody has read it since. Read it before anything else goes in.",
+            waits.who,
+            clock.time(waits.at),
+          )}
+        </p>
+      )}
+      {standing && !mine && (
+        <p className="note stop">
+          {say(
+            "mixing.mixing.vessel-holds",
+            "{0} still holds {1}, made {2}. Empty it and wash it out first.",
+            told(vessel?.name ?? ""),
+            nameOf(pack, standing.chemical),
+            clock.time(standing.at),
+          )}
+        </p>
+      )}
+      {may && (
+        <div className="mixing-acts">
+          {!checked && !standing && (
+            <button
+              className="btn main"
+              type="button"
+              disabled={!card || card.problems.length > 0 || !vessel || card.concentrateMl === undefined}
+              onClick={made}
+            >
+              {say("mixing.mixing.i-mixed-it", "I mixed it: write it down")}
+            </button>
+          )}
+          {checked && mine?.label && by && (
+            <button
+              className="btn main"
+              type="button"
+              onClick={() => {
+                site.write(enter.solutionRead(mine.label ?? "", by.id, s, st, tabletNow()));
+                setDone(say("mixing.mixing.reading-kept", "Reading written down for {0}.", mine.label));
+              }}
+            >
+              {say("mixing.mixing.keep-reading", "Write the reading down for {0}", mine.label)}
+            </button>
+          )}
+          {checked && mine?.label && checked.ways[0] && WAYS[checked.ways[0].kind] && (
+            <button
+              className="btn"
+              type="button"
+              onClick={() => {
+                const w = checked.ways[0];
+                // A correction answers a reading; so it stands before it.
+                const kept = mine.readings.at(-1);
+                if (by && (waits || kept?.mgPerL !== s || kept?.celsius !== st)) {
+                  site.write(enter.solutionRead(mine.label ?? "", by.id, s, st, tabletNow()));
+                }
+                site.write(
+                  enter.solutionCorrected(
+                    mine.label ?? "",
+                    WAYS[w.kind] ?? "",
+                    w.litres,
+                    w.drained,
+                    tabletNow(),
+                  ),
+                );
+                put({ litres: Math.min(brim, Math.round((litres - w.drained + w.litres) * 100) / 100) });
+                onRead();
+                setDone(say("mixing.mixing.corrected", "Written down. Stir, wait a minute and read again."));
+              }}
+            >
+              {say("mixing.mixing.i-did-it", "I did it: read again")}
+            </button>
+          )}
+          {standing && (
+            <Emptied
+              onEmptied={(rinsed) => {
+                site.write(enter.vesselEmptied(standing.vessel, rinsed));
+                onRead();
+                setDone(
+                  say("mixing.mixing.emptied", "Written down: {0} is empty.", told(vessel?.name ?? "")),
+                );
+              }}
+            />
+          )}
+          {mine?.label && (
+            <a
+              className="btn"
+              href={`/api/prints/solutions/${mine.label}.pdf?paper=A6`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              {say("mixing.mixing.print-label", "Print label {0}", mine.label)}
+            </a>
+          )}
+        </div>
+      )}
+      <p className="quiet mixing-foot">
+        {say(
+          "mixing.mixing.label-first",
+          "The label of the product and the local code come first. Read it before use, whatever was computed here.",
+        )}
+      </p>
+    </section>
+  );
+}
+
+/** Whether a display has shown the same figure in two other solutions just before: it may be frozen. */
+function stuck(solutions: Solution[], instrument: string, shows: number, label: string | undefined): boolean {
+  const last = solutions
+    .flatMap((x) => x.readings.map((r) => ({ ...r, label: x.label })))
+    .filter((r) => r.instrument === instrument && r.label !== label)
+    .sort((a, b) => b.at - a.at)
+    .slice(0, 2);
+  return last.length === 2 && last.every((r) => r.mgPerL === shows);
+}
+
+type TapsProps = { table: Table; hot: number; cold: number; celsius: number; litres: number };
+
+/** How much comes from which tap, where the hot one is told. */
+function Taps({ table, hot, cold, celsius, litres }: TapsProps) {
+  if (hot <= 0 || litres <= 0) {
+    return null;
+  }
+  const answer = table.compute("blend", {
+    hot: `${hot}C`,
+    cold: `${cold}C`,
+    target: `${celsius}C`,
+    volume: `${litres}L`,
+  });
+  const tenth = (x: number) => Math.round(x * 10) / 10;
+  return answer.message !== undefined || !answer.result ? (
+    <p className="note stop">{told(answer.message ?? "")}</p>
+  ) : (
+    <p>
+      {say(
+        "mixing.mixing.taps",
+        "Of the water {0} L cold, then {1} L hot. Measure after filling: the vessel takes some heat.",
+        tenth(litres - answer.result.value),
+        tenth(answer.result.value),
+      )}
+    </p>
+  );
+}
+
+const nameOf = (pack: Pack, id: string) => pack.products.find((p) => p.id === id)?.name ?? id;
+
+/** How a correction is called in the log. */
+const WAYS: Partial<Record<Way["kind"], string>> = {
+  ADD: "add",
+  DRAIN_AND_ADD: "drain-and-add",
+  WATER: "water",
+  DRAIN_AND_FILL: "drain-and-fill",
+  WARM: "warm",
+};
+
+function Emptied({ onEmptied }: { onEmptied: (rinsed: boolean) => void }) {
+  const [rinsed, setRinsed] = useState(true);
+  return (
+    <div className="mixing-empty">
+      <Checkbox
+        label={say("mixing.mixing.washed-out", "washed out and rinsed")}
+        checked={rinsed}
+        onChange={(e) => setRinsed(e.currentTarget.checked)}
+      />
+      <button className="btn" type="button" onClick={() => onEmptied(rinsed)}>
+        {say("mixing.mixing.it-is-empty", "It is poured out")}
+      </button>
+    </div>
+  );
+}

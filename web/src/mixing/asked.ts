@@ -1,0 +1,105 @@
+import { say } from "../shared/say";
+import { fading, type Solution } from "../solution/shelf";
+import { type Job, type Pack, type Product, readersOf, type Table } from "../solution/table";
+
+/** What the bench was asked, read from its address, with what holds where nothing was said. */
+export type Asked = {
+  product: Product;
+  vessel?: Pack["vessels"][number];
+  brim: number;
+  litres: number;
+  celsius: number;
+  /** Absent: not read. */
+  ph?: number;
+  hold: number;
+  stroke: number;
+  /** The hot tap; 0: not blended. */
+  hot: number;
+  /** The concentrate, percent of its strength when new. */
+  fresh: number;
+  /** What may decide here, and the one chosen. */
+  fits: Pack["instruments"];
+  by?: Pack["instruments"][number];
+  /** The strength somebody aims at, mg/L, or percent where nothing reads it. */
+  wanted?: number;
+};
+
+const number = (text: string | null, otherwise: number) => {
+  const n = Number(text);
+  return text !== null && text !== "" && Number.isFinite(n) ? n : otherwise;
+};
+
+/** Reads what was asked; what failed its check, or has expired, decides nothing. */
+export function askedOf(params: URLSearchParams, pack: Pack, usable: (instrument: string) => boolean): Asked {
+  const product = pack.products.find((p) => p.id === params.get("product")) ?? pack.products[0];
+  const vessel = pack.vessels.find((v) => v.id === params.get("vessel")) ?? pack.vessels[0];
+  const brim = vessel?.brim ?? 40;
+  const fits = readersOf(pack, product).filter((i) => usable(i.id));
+  return {
+    product,
+    vessel,
+    brim,
+    litres: number(params.get("litres"), Math.min(brim, Math.round(brim * 0.66))),
+    celsius: number(params.get("t"), 20),
+    ph: params.get("ph") === "" ? undefined : number(params.get("ph"), pack.ph + 0.6),
+    hold: number(params.get("hold"), 0),
+    stroke: number(params.get("stroke"), 0),
+    hot: number(params.get("hot"), 0),
+    fresh: number(params.get("fresh"), 100),
+    fits,
+    by: fits.find((i) => i.id === params.get("by")) ?? fits[0],
+    wanted: params.get("aim") ? number(params.get("aim"), 0) : undefined,
+  };
+}
+
+/** What the core is asked; the fade is a share an hour. */
+export const jobOf = (asked: Asked, pack: Pack, fade: number | undefined): Job => ({
+  product: asked.product.id,
+  litres: asked.litres,
+  brim: asked.brim,
+  celsius: asked.celsius,
+  ph: asked.ph,
+  rinseAfter: pack.rinseAfter,
+  instrument: asked.by?.id,
+  hold: asked.hold,
+  fade: fade ?? 0,
+  strokeMl: asked.stroke > 0 ? asked.stroke : undefined,
+  stockMgPerL:
+    asked.product.stockMgPerL && asked.fresh !== 100
+      ? (asked.product.stockMgPerL * asked.fresh) / 100
+      : undefined,
+  wanted: aimFor(asked.product, asked.wanted),
+});
+
+/** An aim as the core takes it: mg/L; what nothing reads is aimed at in percent of volume. */
+export const aimFor = (product: Product, wanted: number | undefined) =>
+  wanted === undefined ? undefined : product.sanitizes ? wanted : wanted * 10_000;
+
+/** How fast a product fades here, per hour, by the newest solution that tells; undefined where none does. */
+export function fadeOf(table: Table, solutions: Solution[], product: Product): number | undefined {
+  const told = solutions
+    .filter((x) => x.chemical === product.id && fading(x).length > 1)
+    .sort((a, b) => b.at - a.at)[0];
+  if (!told || !product.leastMgPerL) {
+    return undefined;
+  }
+  const readings = fading(told);
+  const answer = table.compute("fade", {
+    readings: readings.map((r) => `${(r.at - readings[0].at) / 3_600_000}h:${r.mgPerL}mg/L`).join(","),
+    minimum: `${product.leastMgPerL}mg/L`,
+  });
+  const k = answer.message === undefined ? (answer.also.k as { value: number } | undefined) : undefined;
+  return k && k.value > 0 ? k.value : undefined;
+}
+
+export const fadeWords = (fade: number | undefined) =>
+  fade === undefined
+    ? say(
+        "mixing.mixing.fade-unknown",
+        "How fast it fades here is not known yet: read one solution twice, hours apart. Until then only the instrument is allowed for.",
+      )
+    : say(
+        "mixing.mixing.fade-known",
+        "By your own readings it loses {0} % an hour.",
+        Math.round((1 - Math.exp(-fade)) * 1000) / 10,
+      );
