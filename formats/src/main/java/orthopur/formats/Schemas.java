@@ -18,7 +18,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** The published JSON Schemas (2020-12), by name. */
 public final class Schemas {
     /** The formats that have a schema. */
-    public static final List<String> NAMES = List.of("sheet", "procedure", "chemicals", "site");
+    public static final List<String> NAMES = 
+            List.of("sheet", "procedure", "chemicals", "site", "due");
 
     private static final Map<String, Schema> COMPILED = new ConcurrentHashMap<>();
 
@@ -30,13 +31,26 @@ public final class Schemas {
      * @throws IllegalArgumentException for an unknown name
      */
     public static String text(String name) {
-        return name.equals("procedure") ? Json.write(procedure(true)) : resource(name);
+        return switch (name) {
+            case "procedure" -> Json.write(procedure(true));
+            case "due" -> Json.write(due());
+            default -> resource(name);
+        };
     }
 
     /** The schema of procedures, with the actions that there are. */
     private static JsonNode procedure(boolean byAction) {
         JsonNode schema = Json.tree(resource("procedure"));
         StepSchema.fill((ObjectNode) schema.at("/properties/steps/items"), byAction);
+        return schema;
+    }
+
+    /** The schema of what is due, with the intervals that a sheet has. */
+    private static JsonNode due() {
+        JsonNode schema = Json.tree(resource("due"));
+        JsonNode interval =
+                Json.tree(resource("sheet")).at("/properties/upkeep/items/properties/interval");
+        ((ObjectNode) schema.at("/properties/tasks/items/properties")).set("interval", interval);
         return schema;
     }
 
@@ -63,7 +77,7 @@ public final class Schemas {
                                         .getSchema(
                                                 n.equals("procedure")
                                                         ? Json.write(procedure(false))
-                                                        : resource(n)));
+                                                        : text(n)));
         List<Problem> problems = new ArrayList<>();
         for (com.networknt.schema.Error e : schema.validate(document)) {
             problems.add(new Problem(e.getInstanceLocation().toString(), said(e)));
