@@ -12,7 +12,7 @@ type Props = {
   way?: Way;
   /** What it is read as, for instance free chlorine. */
   what: string;
-  onPick: (mgPerL: number, celsius: number) => void;
+  onPick: (mgPerL: number, celsius: number, dragging: boolean) => void;
 };
 
 const LEFT = 46;
@@ -47,7 +47,11 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
       const py = ((e.clientY - at.top) / at.height) * 372;
       const mg = ((px - LEFT) / (RIGHT - LEFT)) * far;
       const c = ((BOTTOM - py) / (BOTTOM - TOP)) * HOTTEST;
-      onPick(Math.max(step, Math.round(mg / step) * step), Math.max(1, Math.min(HOTTEST, Math.round(c))));
+      onPick(
+        Math.max(step, Math.round(mg / step) * step),
+        Math.max(1, Math.min(HOTTEST, Math.round(c))),
+        true,
+      );
     }
   }
   function key(e: KeyboardEvent) {
@@ -59,7 +63,11 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
     }[e.key];
     if (move) {
       e.preventDefault();
-      onPick(Math.max(step, (aim ?? step) + move[0]), Math.max(1, Math.min(HOTTEST, celsius + move[1])));
+      onPick(
+        Math.max(step, (aim ?? step) + move[0]),
+        Math.max(1, Math.min(HOTTEST, celsius + move[1])),
+        false,
+      );
     }
   }
 

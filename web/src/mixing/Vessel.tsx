@@ -14,19 +14,20 @@ export function Vessel({ litres: settled, brim, name, onLitres }: Props) {
   const box = useRef<SVGSVGElement>(null);
   const y = (l: number) => BOTTOM - (Math.max(0, Math.min(l, brim)) / brim) * (BOTTOM - TOP);
   const step = brim > 20 ? 1 : brim > 5 ? 0.5 : 0.1;
-  const put = (l: number) => move({ litres: Math.max(step, Math.min(brim, Math.round(l / step) * step)) });
+  const put = (l: number, dragging: boolean) =>
+    move({ litres: Math.max(step, Math.min(brim, Math.round(l / step) * step)) }, dragging);
   function drag(e: PointerEvent) {
     const at = box.current?.getBoundingClientRect();
     if (at && e.buttons === 1) {
       const inside = ((e.clientY - at.top) / at.height) * 165;
-      put(((BOTTOM - inside) / (BOTTOM - TOP)) * brim);
+      put(((BOTTOM - inside) / (BOTTOM - TOP)) * brim, true);
     }
   }
   function key(e: KeyboardEvent) {
     const by = e.key === "ArrowUp" ? step : e.key === "ArrowDown" ? -step : 0;
     if (by !== 0) {
       e.preventDefault();
-      put(litres + by);
+      put(litres + by, false);
     }
   }
   const mark = (l: number) => Math.round(volumeIn(volumes(), l) * 10) / 10;

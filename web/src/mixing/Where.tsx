@@ -51,7 +51,7 @@ export function Where({ table, asked, fade, checked, readCelsius, put, children 
             readCelsius={readCelsius}
             way={checked?.ways[0]}
             what={WHAT[product.kind] ?? product.name}
-            onPick={(mg, c) => move({ wanted: mg, celsius: c })}
+            onPick={(mg, c, dragging) => move({ wanted: mg, celsius: c }, dragging)}
           />
           {card.why && <p>{sentence(card.why)}</p>}
           {hold > 0 && <p className="quiet">{fadeWords(fade)}</p>}

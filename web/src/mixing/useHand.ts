@@ -6,12 +6,12 @@ const REST_MS = 60;
 
 /**
  * What a hand holds while it drags: it is drawn in the frame in which it moves, and the rest of the page follows.
- * Let go of as soon as the page says the same.
+ * Let go of as soon as the page says the same. What moves by a key moves all of the page at once.
  */
 export function useHand<T extends Record<string, number | undefined>>(
   settled: T,
   onMove: (to: T) => void,
-): [T, (to: T) => void] {
+): [T, (to: T, dragging: boolean) => void] {
   const [held, setHeld] = useState<T | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
@@ -20,9 +20,14 @@ export function useHand<T extends Record<string, number | undefined>>(
   useEffect(() => () => clearTimeout(timer.current), []);
   return [
     held ?? settled,
-    (to) => {
-      flushSync(() => setHeld(to));
+    (to, dragging) => {
       clearTimeout(timer.current);
+      if (!dragging) {
+        setHeld(null);
+        onMove(to);
+        return;
+      }
+      flushSync(() => setHeld(to));
       timer.current = setTimeout(() => startTransition(() => onMove(to)), REST_MS);
     },
   ];
