@@ -34,6 +34,7 @@ const Chemicals = lazy(() => import("../chemicals/Chemicals"));
 const FloorPick = lazy(() => import("../floor/FloorPick"));
 const Before = lazy(() => import("../floor/Before"));
 const Round = lazy(() => import("../floor/Round"));
+const Due = lazy(() => import("../due/Due"));
 const Board = lazy(() => import("../release/Board"));
 const Release = lazy(() => import("../release/Release"));
 const RoundList = lazy(() => import("../logbook/RoundList"));
@@ -164,6 +165,7 @@ const router = createBrowserRouter([
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/old-text", element: <OldText /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
+              { path: "/due", element: <Due /> },
               { path: "/mixing", element: <Mixing /> },
               { path: "/rulebook", element: <RuleBook /> },
               { path: "/chemicals", element: <Chemicals /> },

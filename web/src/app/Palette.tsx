@@ -13,6 +13,8 @@ const PLACES: [string, string][] = [
   [say("app.palette.machines", "Machines"), "/machines"],
   [say("app.palette.procedures", "Procedures"), "/procedures"],
   [say("app.palette.paste-an-old-procedure", "Paste an old procedure"), "/procedures/old-text"],
+  [say("app.palette.due", "What is due"), "/due"],
+  [say("app.palette.mixing", "Mixing"), "/mixing"],
   [say("app.palette.floor", "Floor"), "/floor"],
   [say("app.palette.board", "Board"), "/board"],
   [say("app.palette.logbook", "Logbook"), "/logbook"],

@@ -45,6 +45,7 @@ export function Shell() {
         <nav aria-label={say("app.shell.places", "Places")}>
           <NavLink to="/machines">{say("app.shell.machines", "Machines")}</NavLink>
           <NavLink to="/procedures">{say("app.shell.procedures", "Procedures")}</NavLink>
+          <NavLink to="/due">{say("app.shell.due", "Due")}</NavLink>
           <NavLink to="/mixing">{say("app.shell.mixing", "Mixing")}</NavLink>
           <NavLink to="/floor">{say("app.shell.floor", "Floor")}</NavLink>
           <NavLink to="/board">{say("app.shell.board", "Board")}</NavLink>

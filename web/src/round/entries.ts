@@ -7,6 +7,8 @@ import type { EntryValue, Made } from "./core";
 const made = (kind: string, step: string, ...figures: EntryValue[]): Made => ({ kind, step, figures });
 const text = (name: string, value: string): EntryValue => ({ name, text: value });
 
+const moment = (at: number): EntryValue => ({ name: "at", value: at, unit: "ms" });
+
 export const pieceOff = (step: string, piece: string) => made("piece-off", step, text("piece", piece));
 export const pieceOn = (step: string, piece: string) => made("piece-on", step, text("piece", piece));
 export const timerStarted = (step: string) => made("timer-started", step);
@@ -150,3 +152,44 @@ export const sparesCounted = (machine: string, part: string, count: number) =>
     value: count,
     unit: "pieces",
   });
+
+/** Something due that belongs to no round was done. */
+export const taskDone = (task: string, at: number) => made("task-done", "", text("task", task), moment(at));
+
+/** Something due is let go this once. */
+export const taskLetGo = (task: string, why: string, at: number) =>
+  made("task-let-go", "", text("task", task), text("why", why), moment(at));
+
+export const countRead = (machine: string, counter: string, value: number, replaced: boolean, at: number) =>
+  made(
+    "count-read",
+    "",
+    text("machine", machine),
+    text("counter", counter),
+    { name: "value", value, unit: "count" },
+    text("replaced", replaced ? "yes" : "no"),
+    moment(at),
+  );
+
+export const signSeen = (machine: string, sign: string, there: boolean, at: number) =>
+  made(
+    "sign-seen",
+    "",
+    text("machine", machine),
+    text("sign", sign),
+    text("there", there ? "yes" : "no"),
+    moment(at),
+  );
+
+export const kitFitted = (machine: string, kit: string, at: number) =>
+  made("kit-fitted", "", text("machine", machine), text("kit", kit), moment(at));
+
+export const outOfUse = (machine: string, out: boolean, why: string, at: number) =>
+  made(
+    "out-of-use",
+    "",
+    text("machine", machine),
+    text("out", out ? "yes" : "no"),
+    text("why", why),
+    moment(at),
+  );

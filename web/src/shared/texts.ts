@@ -119,6 +119,10 @@ export const REFUSALS: Record<string, string> = {
   ),
   LOT_EXPIRED: say("refusal.lot-expired", "Lot {0} has expired; it decides nothing any more."),
   FAILED_CHECK: say("refusal.failed-check", "{0} failed its last check. Read with another one."),
+  COUNT_WENT_BACK: say(
+    "refusal.count-went-back",
+    "The count stood at {0}; {1} is less. If its display was replaced, say so; else read it again.",
+  ),
   CLOSED: say("refusal.closed", "This round is closed; nothing more can be entered."),
   ALREADY_DONE: say("refusal.already-done", "Step {0} is already done."),
   COMES_FIRST: say("refusal.comes-first", "Step {0} comes first."),

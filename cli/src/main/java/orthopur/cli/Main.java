@@ -5,7 +5,7 @@ import java.util.List;
 
 /**
  * Entry: {@code verify FILE…}, {@code calc NAME key=value…}, {@code draft SHEET --kind KIND},
- * {@code format FILE}, {@code due FILE}, {@code simulate floor}, and what an administrator does beside the server.
+ * {@code format FILE}, {@code due FILE}, {@code plan FILE}, {@code simulate floor}, and what an administrator does beside the server.
  */
 public final class Main {
     static final int NOTHING = 0;
@@ -32,10 +32,11 @@ public final class Main {
             case "verify-log", "check", "backup", "restore", "accept" ->
                     new Keep(out, err).run(command, rest);
             case "simulate" -> new Simulate(out, err).run(rest);
+            case "plan" -> new PlanNight(out, err).run(rest);
             case "due" -> new Due(out, err).run(rest);
             default -> {
                 err.println(
-                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], draft SHEET --kind KIND [--school SCHOOL] [--words], format FILE, due FILE [--at T] [--json], verify-log FOLDER [--head FILE], check --data DIR, backup FILE --data DIR, restore FILE --data DIR, accept KIND REF --data DIR --reason TEXT, simulate floor --tablets N --minutes M [--faults] [--url URL], simulate queue [--entries N] [--photos N] [--url URL]");
+                        "Commands: verify FILE… [--sheet FILE] [--json], calc NAME key=value… [--json], draft SHEET --kind KIND [--school SCHOOL] [--words], format FILE, due FILE [--at T] [--json], plan FILE|--demo [--seconds N] [--json], verify-log FOLDER [--head FILE], check --data DIR, backup FILE --data DIR, restore FILE --data DIR, accept KIND REF --data DIR --reason TEXT, simulate floor --tablets N --minutes M [--faults] [--url URL], simulate queue [--entries N] [--photos N] [--url URL]");
                 yield UNREADABLE;
             }
         };

@@ -4,10 +4,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.formats.ChemicalsFormat;
+import orthopur.formats.Crew;
 import orthopur.formats.FormatError;
 import orthopur.formats.Notation;
 import orthopur.formats.ProcedureDocument;
@@ -16,6 +19,9 @@ import orthopur.formats.SheetFormat;
 import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
+import orthopur.machine.Vessel;
+import orthopur.night.SiteNight;
+import orthopur.procedure.Procedure;
 import orthopur.rulebook.PublicCodes;
 import orthopur.runthrough.Context;
 
@@ -46,6 +52,24 @@ final class SiteFiles {
             }
         }
         return new SiteFiles(Path.of(System.getProperty("orthopur.demo", "demo")));
+    }
+
+    /** The people of the site, where its folder has them. */
+    List<SiteNight.Member> members() {
+        return Crew.read(read(root.resolve("people.json")));
+    }
+
+    List<Vessel> vessels() {
+        List<Vessel> all = Site.read(read(root.resolve("site.json"))).vessels();
+        return all == null ? List.of() : all;
+    }
+
+    /** A procedure of the site with its sheet. */
+    Procedure procedureOf(Path file) {
+        ProcedureDocument d = procedure(null, read(file));
+        Set<String> known =
+                chemicals.stream().map(Chemical::id).collect(Collectors.toSet());
+        return ProcedureFormat.read(d, sheet(null, d.sheet()), known);
     }
 
     List<Chemical> chemicals() {

@@ -1,6 +1,7 @@
 package orthopur.due;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -38,6 +39,86 @@ public final class DueList {
         known.tasks().forEach(t -> all.add(list.of(t)));
         return sorted(list.outOfUse(all));
     }
+
+    /**
+     * On which days each task falls, from a moment on: what is due now first, then as if each were
+     * done on its day. A deeper clean takes the shallower ones of its machine along on that day.
+     * What hangs on hours of use, on counts, signs and events is not known ahead.
+     *
+     * @param until the last day, at most 400 days ahead
+     */
+    public static List<Ahead> ahead(Known known, Instant moment, LocalDate until) {
+        DueList list = new DueList(known, moment);
+        SiteDays days = known.days();
+        LocalDate today = days.dayOf(moment);
+        LocalDate last = until.isAfter(today.plusDays(400)) ? today.plusDays(400) : until;
+        List<Ahead> all = new ArrayList<>();
+        for (Task t : known.tasks()) {
+            Due now = list.of(t);
+            if (out(known, moment, t) || now.due() == null) {
+                continue;
+            }
+            LocalDate day = days.dayOf(now.due());
+            day = day.isBefore(today) ? today : day;
+            while (!day.isAfter(last)) {
+                all.add(new Ahead(day, t, List.of()));
+                Instant done = days.begin(day).plusSeconds(12 * 3600L);
+                Instant next = null;
+                for (Fall f : new Falls(days, list.past, moment, t, done).byDays()) {
+                    if (f.due() != null && (next == null || f.due().isBefore(next))) {
+                        next = f.due();
+                    }
+                }
+                if (next == null || !days.dayOf(next).isAfter(day)) {
+                    break;
+                }
+                day = days.dayOf(next);
+            }
+        }
+        return taken(all);
+    }
+
+    /** Whether a machine is out of use, so that nothing is planned for it. */
+    private static boolean out(Known known, Instant moment, Task t) {
+        return known.machines().stream()
+                .filter(m -> m.code().equals(t.machine()))
+                .flatMap(m -> m.out().stream())
+                .anyMatch(o -> o.at(moment));
+    }
+
+    /** What a deeper clean of the same day takes along stands with it. */
+    private static List<Ahead> taken(List<Ahead> all) {
+        Map<String, List<Ahead>> byDay = new HashMap<>();
+        all.forEach(
+                a -> byDay.computeIfAbsent(a.day() + " " + a.task().machine(), k -> new ArrayList<>()).add(a));
+        List<Ahead> left = new ArrayList<>();
+        for (Ahead a : all) {
+            List<Ahead> same = byDay.getOrDefault(a.day() + " " + a.task().machine(), List.of());
+            if (same.stream().noneMatch(o -> a.task().takenAlongBy(o.task()))) {
+                left.add(
+                        new Ahead(
+                                a.day(),
+                                a.task(),
+                                same.stream()
+                                        .map(Ahead::task)
+                                        .filter(o -> o.takenAlongBy(a.task()))
+                                        .toList()));
+            }
+        }
+        left.sort(
+                Comparator.comparing(Ahead::day)
+                        .thenComparing(a -> a.task().risk())
+                        .thenComparing(a -> a.task().id()));
+        return left;
+    }
+
+    /**
+     * One time that a task falls due.
+     *
+     * @param day of the site
+     * @param takes shallower cleans of the same machine that it does as well
+     */
+    public record Ahead(LocalDate day, Task task, List<Task> takes) {}
 
     private static List<Due> sorted(List<Due> all) {
         all.sort(

@@ -75,6 +75,25 @@ final class Falls {
         return all;
     }
 
+    /** Those alone that fall on days of the calendar; what hangs on use is taken for every day. */
+    List<Fall> byDays() {
+        Interval i = task.interval();
+        List<Fall> all = new ArrayList<>();
+        if (i.every() != null && i.every() != Frequency.EVENT) {
+            all.add(
+                    i.on().isEmpty() || i.every().compareTo(Frequency.DAILY) < 0
+                            ? rolling(i.every())
+                            : onDays(i.every()));
+        } else if (!i.on().isEmpty()) {
+            all.add(onDays(i.every()));
+        }
+        if (i.days() != null) {
+            int n = i.days();
+            all.add(rolling(day -> day.plusDays(n), 0, Text.plain("")));
+        }
+        return all;
+    }
+
     private Fall every(Frequency f) {
         return switch (f) {
             case PER_USE -> perUse();

@@ -77,7 +77,9 @@ public final class Refused extends IllegalArgumentException {
         READ_IT_FIRST(
                 "The solution with label %s was corrected and nobody has read it since. Read it."),
         LOT_EXPIRED("Lot %s has expired; it decides nothing any more."),
-        FAILED_CHECK("%s failed its last check. Read with another one.");
+        FAILED_CHECK("%s failed its last check. Read with another one."),
+        COUNT_WENT_BACK(
+                "The count stood at %s; %s is less. If its display was replaced, say so; else read it again.");
 
         private final String sentence;
 

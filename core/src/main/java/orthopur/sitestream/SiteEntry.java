@@ -177,6 +177,170 @@ public sealed interface SiteEntry {
         }
     }
 
+    /**
+     * A task that belongs to no round was done: oil, a filter, a lockout that was looked at.
+     *
+     * @param task as the list of what is due names it
+     * @param at epoch milliseconds by the device
+     */
+    record TaskDone(String task, long at) implements SiteEntry {
+        @Override
+        public String about() {
+            return "task-done/" + task;
+        }
+    }
+
+    /**
+     * Somebody lets a task go by this once.
+     *
+     * @param why the reason
+     * @param at epoch milliseconds by the device
+     */
+    record TaskLetGo(String task, String why, long at) implements SiteEntry {
+        @Override
+        public String about() {
+            return "let-go/" + task;
+        }
+    }
+
+    /**
+     * A counter of a machine was read.
+     *
+     * @param counter id in the sheet
+     * @param replaced whether its display was replaced since, so that it began again
+     * @param at epoch milliseconds by the device, which tells readings of one counter apart
+     */
+    record CountRead(String machine, String counter, double value, boolean replaced, long at)
+            implements SiteEntry {
+        @Override
+        public String about() {
+            return "count/" + machine + "/" + counter + "/" + at;
+        }
+    }
+
+    /**
+     * Somebody looked for a sign.
+     *
+     * @param sign as the interval of the task calls it
+     * @param there whether it was there
+     * @param at epoch milliseconds by the device
+     */
+    record SignSeen(String machine, String sign, boolean there, long at) implements SiteEntry {
+        @Override
+        public String about() {
+            return "sign/" + machine + "/" + sign + "/" + at;
+        }
+    }
+
+    /**
+     * Something happened after which something is due: a spill, a repair.
+     *
+     * @param at epoch milliseconds by the device
+     */
+    record EventSaid(String machine, String event, long at) implements SiteEntry {
+        @Override
+        public String about() {
+            return "event/" + machine + "/" + event + "/" + at;
+        }
+    }
+
+    /**
+     * A machine is out of use, or back in service.
+     *
+     * @param out whether it is out of use
+     * @param why the reason
+     * @param at epoch milliseconds by the device
+     */
+    record OutOfUse(String machine, boolean out, String why, long at) implements SiteEntry {
+        @Override
+        public String about() {
+            return "out-of-use/" + machine;
+        }
+    }
+
+    /**
+     * A kit of wear parts was fitted; so many are gone from the shelf, and its life begins.
+     *
+     * @param kit id in the sheet
+     * @param at epoch milliseconds by the device
+     */
+    record KitFitted(String machine, String kit, long at) implements SiteEntry {
+        @Override
+        public String about() {
+            return "fitted/" + machine + "/" + kit + "/" + at;
+        }
+    }
+
+    /**
+     * A setting of a machine was read.
+     *
+     * @param setting id in the sheet
+     * @param unit in which the sheet states it; "1" for a plain number
+     * @param at epoch milliseconds by the device
+     */
+    record SettingRead(String machine, String setting, double value, String unit, long at)
+            implements SiteEntry {
+        @Override
+        public String about() {
+            return "setting/" + machine + "/" + setting;
+        }
+    }
+
+    /**
+     * What was wrong with a machine, and what cured it.
+     *
+     * @param symptom as the sheet or the one who saw it calls it
+     * @param found what it was
+     * @param part id of the part that it was about; null where none
+     * @param step id of the step after which it shows next time; null where none
+     * @param at epoch milliseconds by the device
+     */
+    record TroubleCured(
+            String machine,
+            String symptom,
+            String found,
+            @Nullable String part,
+            @Nullable String step,
+            long at)
+            implements SiteEntry {
+        @Override
+        public String about() {
+            return "trouble/" + machine + "/" + at;
+        }
+    }
+
+    /**
+     * Whether a device needs it to work without signal; what only the list of what is due goes by
+     * would grow without end there.
+     */
+    default boolean onDevices() {
+        return switch (this) {
+            case TaskDone e -> false;
+            case TaskLetGo e -> false;
+            case CountRead e -> false;
+            case SignSeen e -> false;
+            case EventSaid e -> false;
+            case KitFitted e -> false;
+            default -> true;
+        };
+    }
+
+    /** When it happened by the device, epoch milliseconds; null where the entry does not say. */
+    default @Nullable Long happened() {
+        return switch (this) {
+            case TaskDone e -> e.at();
+            case TaskLetGo e -> e.at();
+            case CountRead e -> e.at();
+            case SignSeen e -> e.at();
+            case EventSaid e -> e.at();
+            case OutOfUse e -> e.at();
+            case KitFitted e -> e.at();
+            case SettingRead e -> e.at();
+            case TroubleCured e -> e.at();
+            default -> null;
+        };
+    }
+
     /** The entry written down; it belongs to no step. */
     static Written write(SiteEntry entry) {
         List<EntryValue> f = new ArrayList<>();
@@ -266,6 +430,71 @@ public sealed interface SiteEntry {
                         f.add(text("text", e.text()));
                         yield "signed";
                     }
+                    case TaskDone e -> {
+                        f.add(text("task", e.task()));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "task-done";
+                    }
+                    case TaskLetGo e -> {
+                        f.add(text("task", e.task()));
+                        f.add(text("why", e.why()));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "task-let-go";
+                    }
+                    case CountRead e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("counter", e.counter()));
+                        f.add(number("value", e.value(), "count"));
+                        f.add(text("replaced", e.replaced() ? "yes" : "no"));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "count-read";
+                    }
+                    case SignSeen e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("sign", e.sign()));
+                        f.add(text("there", e.there() ? "yes" : "no"));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "sign-seen";
+                    }
+                    case EventSaid e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("event", e.event()));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "event-said";
+                    }
+                    case OutOfUse e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("out", e.out() ? "yes" : "no"));
+                        f.add(text("why", e.why()));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "out-of-use";
+                    }
+                    case KitFitted e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("kit", e.kit()));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "kit-fitted";
+                    }
+                    case SettingRead e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("setting", e.setting()));
+                        f.add(number("value", e.value(), e.unit()));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "setting-read";
+                    }
+                    case TroubleCured e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("symptom", e.symptom()));
+                        f.add(text("found", e.found()));
+                        if (e.part() != null) {
+                            f.add(text("part", e.part()));
+                        }
+                        if (e.step() != null) {
+                            f.add(text("step", e.step()));
+                        }
+                        f.add(number("at", e.at(), "ms"));
+                        yield "trouble-cured";
+                    }
                 };
         return new Written(kind, "", f);
     }
@@ -353,10 +582,54 @@ public sealed interface SiteEntry {
                                     ? null
                                     : Long.valueOf((long) f.value("until", "ms")));
             case "signed" -> new Signed(f.text("what"), f.text("text"));
+            case "task-done" -> new TaskDone(f.text("task"), at(f));
+            case "task-let-go" -> new TaskLetGo(f.text("task"), f.text("why"), at(f));
+            case "count-read" ->
+                    new CountRead(
+                            f.text("machine"),
+                            f.text("counter"),
+                            f.value("value", "count"),
+                            f.text("replaced").equals("yes"),
+                            at(f));
+            case "sign-seen" ->
+                    new SignSeen(
+                            f.text("machine"),
+                            f.text("sign"),
+                            f.text("there").equals("yes"),
+                            at(f));
+            case "event-said" -> new EventSaid(f.text("machine"), f.text("event"), at(f));
+            case "out-of-use" ->
+                    new OutOfUse(
+                            f.text("machine"), f.text("out").equals("yes"), f.text("why"), at(f));
+            case "kit-fitted" -> new KitFitted(f.text("machine"), f.text("kit"), at(f));
+            case "setting-read" ->
+                    new SettingRead(
+                            f.text("machine"),
+                            f.text("setting"),
+                            f.value("value", unit(f)),
+                            unit(f),
+                            at(f));
+            case "trouble-cured" ->
+                    new TroubleCured(
+                            f.text("machine"),
+                            f.text("symptom"),
+                            f.text("found"),
+                            f.textOrNull("part"),
+                            f.textOrNull("step"),
+                            at(f));
             default ->
                     throw new NotAnEntry(
                             "There is no entry of kind \"" + written.kind() + "\" for a site.");
         };
+    }
+
+    private static long at(Figures f) {
+        return (long) f.value("at", "ms");
+    }
+
+    /** The unit in which the value was written down. */
+    private static String unit(Figures f) {
+        return f.find("value").map(EntryValue::unit).orElse("");
     }
 
     private static int whole(String name, double value) {

@@ -19,6 +19,12 @@ public final class SiteStream {
     private static final double MOST_LITRES = 100_000;
     private static final double MOST_STOCK = 1_000_000;
     private static final double MOST_MG_PER_L = 1_000_000;
+    private static final double MOST_COUNT = 1_000_000_000;
+
+    /** Clocks of tablets differ by so much. */
+    private static final long TOLERATED = 5 * 60_000L;
+
+    private static final long LONGEST_AGO = 400 * 86_400_000L;
 
     private final Map<String, Known> newest;
 
@@ -41,7 +47,9 @@ public final class SiteStream {
     public void accept(SiteEntry entry, long at, Actor actor) {
         permitted(entry, actor);
         inRange(entry);
+        inTime(entry, at);
         vessels(entry, at);
+        counters(entry);
         Known there = newest.get(entry.about());
         if (there == null || there.at() <= at) {
             newest.put(entry.about(), new Known(entry, actor.name(), actor.person(), at));
@@ -64,13 +72,53 @@ public final class SiteStream {
                     case SiteEntry.ProductKept e -> actor.role().carriesOut();
                     case SiteEntry.SolutionCorrected e -> actor.role().carriesOut();
                     case SiteEntry.VesselEmptied e -> actor.role().carriesOut();
+                    case SiteEntry.TaskLetGo e -> actor.role().releases();
+                    // Anybody may stop a machine; who says that it may run again answers for it.
+                    case SiteEntry.OutOfUse e when !e.out() -> actor.role().releases();
                     default -> actor.role().carriesOut() || actor.role().releases();
                 };
         if (!may) {
-            throw new Refused(Why.NOT_YOURS, actor.name(), "crew and supervisors");
+            throw new Refused(
+                    Why.NOT_YOURS,
+                    actor.name(),
+                    entry instanceof SiteEntry.TaskLetGo || entry instanceof SiteEntry.OutOfUse
+                            ? "supervisors and quality"
+                            : "crew and supervisors");
         }
         if (signed(entry) && !actor.signed()) {
             throw new Refused(Why.NOT_SIGNED);
+        }
+    }
+
+    /** What is said to have happened has happened; nobody does tomorrow's work today. */
+    private static void inTime(SiteEntry entry, long at) {
+        Long happened = entry.happened();
+        if (happened != null && (happened > at + TOLERATED || happened < at - LONGEST_AGO)) {
+            throw new OutOfRange(
+                    "at",
+                    java.time.Instant.ofEpochMilli(happened).toString(),
+                    "up to now, and not more than 400 days ago");
+        }
+    }
+
+    /** A count only goes up until its display is replaced. */
+    private void counters(SiteEntry entry) {
+        if (!(entry instanceof SiteEntry.CountRead now) || now.replaced()) {
+            return;
+        }
+        SiteEntry.CountRead last = null;
+        for (Known k : newest.values()) {
+            if (k.entry() instanceof SiteEntry.CountRead c
+                    && c.machine().equals(now.machine())
+                    && c.counter().equals(now.counter())
+                    && c.at() <= now.at()
+                    && (last == null || c.at() > last.at())) {
+                last = c;
+            }
+        }
+        if (last != null && now.value() < last.value()) {
+            throw new Refused(
+                    Why.COUNT_WENT_BACK, Show.number(last.value()), Show.number(now.value()));
         }
     }
 
@@ -139,6 +187,42 @@ public final class SiteStream {
             case SiteEntry.Signed e -> {
                 named("what", e.what());
                 named("text", e.text());
+            }
+            case SiteEntry.TaskDone e -> named("task", e.task());
+            case SiteEntry.TaskLetGo e -> {
+                named("task", e.task());
+                named("why", e.why());
+            }
+            case SiteEntry.CountRead e -> {
+                named("machine", e.machine());
+                named("counter", e.counter());
+                within("value", e.value(), 0, MOST_COUNT, "");
+            }
+            case SiteEntry.SignSeen e -> {
+                named("machine", e.machine());
+                named("sign", e.sign());
+            }
+            case SiteEntry.EventSaid e -> {
+                named("machine", e.machine());
+                named("event", e.event());
+            }
+            case SiteEntry.OutOfUse e -> {
+                named("machine", e.machine());
+                named("why", e.why());
+            }
+            case SiteEntry.KitFitted e -> {
+                named("machine", e.machine());
+                named("kit", e.kit());
+            }
+            case SiteEntry.SettingRead e -> {
+                named("machine", e.machine());
+                named("setting", e.setting());
+                within("value", e.value(), -MOST_COUNT, MOST_COUNT, e.unit());
+            }
+            case SiteEntry.TroubleCured e -> {
+                named("machine", e.machine());
+                named("symptom", e.symptom());
+                named("found", e.found());
             }
         }
     }

@@ -1,5 +1,6 @@
 package orthopur.formats;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
@@ -269,6 +270,7 @@ public final class DueFormat {
     }
 
     /** What is due, with times in the site's zone. */
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     public record DueDocument(String at, List<One> tasks) {
         /**
          * One task.

@@ -19,7 +19,7 @@ import tools.jackson.databind.node.ObjectNode;
 public final class Schemas {
     /** The formats that have a schema. */
     public static final List<String> NAMES = 
-            List.of("sheet", "procedure", "chemicals", "site", "due");
+            List.of("sheet", "procedure", "chemicals", "site", "due", "night");
 
     private static final Map<String, Schema> COMPILED = new ConcurrentHashMap<>();
 

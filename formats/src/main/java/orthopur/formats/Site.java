@@ -1,5 +1,6 @@
 package orthopur.formats;
 
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.due.SiteDays;
 import orthopur.instrument.Instrument;
 import orthopur.machine.Frequency;
 import orthopur.machine.Problem;
@@ -28,7 +30,8 @@ public record Site(
         Mains mains,
         List<Instrument> instruments,
         @Nullable List<Vessel> vessels,
-        @Nullable Ways ways) {
+        @Nullable Ways ways,
+        @Nullable Hours hours) {
 
     public Site {
         // A site on its first day owns none.
@@ -74,6 +77,47 @@ public record Site(
         public boolean secondPerson(@Nullable Frequency kind) {
             return kind == null || kind == Frequency.EVENT || kind.compareTo(secondPersonFrom) >= 0;
         }
+    }
+
+    /**
+     * When this site works.
+     *
+     * @param dayBegins HH:MM; what is done before belongs to the day before
+     * @param shifts,meals hours of production, and meal periods
+     */
+    public record Hours(@Nullable String dayBegins, List<Period> shifts, List<Period> meals) {
+        public Hours {
+            shifts = Objects.requireNonNullElse(shifts, List.of());
+            meals = Objects.requireNonNullElse(meals, List.of());
+        }
+    }
+
+    /**
+     * A time of each day.
+     *
+     * @param from,to HH:MM; an end before its beginning is on the next day
+     */
+    public record Period(String name, String from, String to) {}
+
+    /** The days of this site as its people count them; from midnight where it has not said. */
+    public SiteDays days() {
+        Hours h = hours == null ? new Hours(null, List.of(), List.of()) : hours;
+        return new SiteDays(
+                java.time.ZoneId.of(zone),
+                h.dayBegins() == null ? LocalTime.MIDNIGHT : LocalTime.parse(h.dayBegins()),
+                periods(h.shifts()),
+                periods(h.meals()));
+    }
+
+    private static List<SiteDays.Hours> periods(List<Period> all) {
+        return all.stream()
+                .map(
+                        p ->
+                                new SiteDays.Hours(
+                                        p.name(),
+                                        LocalTime.parse(p.from()),
+                                        LocalTime.parse(p.to())))
+                .toList();
     }
 
     /** What every verdict on this site depends on beside sheet and procedure. */
@@ -141,7 +185,7 @@ public record Site(
     public Site withHead(String head) {
         ObjectNode tree = (ObjectNode) Json.tree(Json.write(this));
         tools.jackson.databind.JsonNode other = Json.tree(head);
-        for (String field : List.of("name", "town", "zone", "mains", "ways")) {
+        for (String field : List.of("name", "town", "zone", "mains", "ways", "hours")) {
             if (other.has(field)) {
                 tree.set(field, other.get(field));
             }

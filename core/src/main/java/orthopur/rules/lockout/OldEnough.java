@@ -2,6 +2,7 @@ package orthopur.rules.lockout;
 
 import java.util.List;
 import java.util.Locale;
+import orthopur.machine.MachineSheet;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
@@ -21,6 +22,12 @@ public final class OldEnough extends BookRule {
                 "29 CFR 570.61, .62, .65");
     }
 
+    /** Whether nobody under age may work at such a machine or its parts. */
+    public static boolean concerns(MachineSheet sheet) {
+        String family = sheet.family().toLowerCase(Locale.ROOT);
+        return FAMILIES.stream().anyMatch(family::contains);
+    }
+
     @Override
     public void atEnd(Ending end, Findings out) {
         Integer youngest = end.context().youngest();
@@ -28,7 +35,7 @@ public final class OldEnough extends BookRule {
         String family = end.sheet().sheet().family().toLowerCase(Locale.ROOT);
         if (youngest == null
                 || youngest >= least
-                || FAMILIES.stream().noneMatch(family::contains)) {
+                || !concerns(end.sheet().sheet())) {
             return;
         }
         out.report(info)

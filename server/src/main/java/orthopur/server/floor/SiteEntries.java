@@ -117,6 +117,7 @@ public class SiteEntries {
             Live l = live();
             List<Stated> newest =
                     l.stream.state().newest().values().stream()
+                            .filter(k -> k.entry().onDevices())
                             .map(
                                     k ->
                                             new Stated(

@@ -23,11 +23,14 @@ import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
+import orthopur.server.floor.SiteEntries;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
+import orthopur.sitestream.SiteEntry;
+import orthopur.sitestream.SiteState;
 import orthopur.text.Text;
 import orthopur.timing.FoodContactClock;
 
@@ -42,6 +45,7 @@ class Board {
     private final RoundLog log;
     private final Sheets sheets;
     private final Premises premises;
+    private final SiteEntries entries;
     private final Clock clock;
     private final Bell bell;
 
@@ -51,6 +55,7 @@ class Board {
             RoundLog log,
             Sheets sheets,
             Premises premises,
+            SiteEntries entries,
             Clock clock,
             Bell bell) {
         this.db = db;
@@ -58,6 +63,7 @@ class Board {
         this.log = log;
         this.sheets = sheets;
         this.premises = premises;
+        this.entries = entries;
         this.clock = clock;
         this.bell = bell;
     }
@@ -87,9 +93,18 @@ class Board {
             List<State.Lock> locks,
             int troubles,
             int differences,
-            List<String> alarms) {}
+            List<String> alarms,
+            @Nullable OutOfUse out) {}
+
+    /**
+     * A machine that is out of use.
+     *
+     * @param since epoch milliseconds
+     */
+    record OutOfUse(long since, String why, String who) {}
 
     List<Machine> machines() {
+        SiteState site = entries.state();
         Map<String, RoundRecord> newest = new HashMap<>();
         log.newest().forEach(r -> newest.put(r.getMachine(), r));
         Map<String, MachineUseRecord> use = new HashMap<>();
@@ -105,13 +120,17 @@ class Board {
                     machine(
                             sheet,
                             last == null ? null : rounds.load(last.getId()),
-                            use.get(sheet.code())));
+                            use.get(sheet.code()),
+                            out(site, sheet.code())));
         }
         return all;
     }
 
     private Machine machine(
-            MachineSheet sheet, @Nullable Replay r, @Nullable MachineUseRecord used) {
+            MachineSheet sheet,
+            @Nullable Replay r,
+            @Nullable MachineUseRecord used,
+            @Nullable OutOfUse out) {
         Standing.Round round =
                 r == null
                         ? null
@@ -123,7 +142,14 @@ class Board {
                         : new Standing.Use(
                                 used.getKind().equals("in-use"), used.getNote(), used.getAt());
         Standing stands = Standing.of(round, use, longestUse(sheet), clock.millis());
-        return row(sheet, r, round, stands, words(stands.waits(), use));
+        return row(sheet, r, round, stands, words(stands.waits(), use), out);
+    }
+
+    private static @Nullable OutOfUse out(SiteState site, String machine) {
+        SiteState.Known k = site.newest().get(new SiteEntry.OutOfUse(machine, true, "", 0).about());
+        return k != null && k.entry() instanceof SiteEntry.OutOfUse o && o.out()
+                ? new OutOfUse(o.at(), o.why(), k.who())
+                : null;
     }
 
     /** Milliseconds after which food that needs cold has to be off it; null without a limit. */
@@ -158,7 +184,8 @@ class Board {
             @Nullable Replay r,
             Standing.@Nullable Round round,
             Standing stands,
-            String waits) {
+            String waits,
+            @Nullable OutOfUse out) {
         State s = round == null ? null : round.state();
         PackStep current = r == null ? null : r.progress().current();
         boolean open = s != null && s.status() == State.Status.OPEN;
@@ -184,7 +211,8 @@ class Board {
                 s == null ? List.of() : s.locks(),
                 s == null || s.status() == State.Status.RELEASED ? 0 : s.troubles().size(),
                 r == null ? 0 : r.differences().size(),
-                r == null || s == null || !(open || s.heldByDanger()) ? List.of() : alarms(r, s));
+                r == null || s == null || !(open || s.heldByDanger()) ? List.of() : alarms(r, s),
+                out);
     }
 
     private static boolean late(State.TroubleState t) {
@@ -251,6 +279,14 @@ class Board {
                             "board.a-machine-is-taken-into",
                             "A machine is taken into use or made dirty, not \"{0}\".",
                             kind));
+        }
+        if (kind.equals("in-use") && m.out() != null) {
+            throw Said.conflict(
+                    Text.of(
+                            "board.is-out-of-use",
+                            "{0} is out of use ({1}); a supervisor or quality puts it back into service first.",
+                            code,
+                            m.out().why()));
         }
         if (kind.equals("in-use") && m.standing() != Standing.Where.RELEASED) {
             throw Said.conflict(

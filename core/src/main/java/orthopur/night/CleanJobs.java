@@ -1,0 +1,336 @@
+package orthopur.night;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Vessel;
+import orthopur.night.Night.After;
+import orthopur.night.Night.Job;
+import orthopur.procedure.Action;
+import orthopur.procedure.Procedure;
+import orthopur.procedure.Solution;
+import orthopur.procedure.Step;
+import orthopur.runthrough.SheetIndex;
+
+/**
+ * The tasks of one clean, out of its procedure: each stretch by hand is one, and each time that
+ * runs by itself – a soak, a cool-down, a circulation, a drying – is one of its own. A stretch ends
+ * where something begins to run, and where another number of people is needed.
+ */
+public final class CleanJobs {
+    /** What runs for less stays in the stretch: nobody goes elsewhere for it. */
+    private static final int SHORTEST = 5;
+
+    /** Minutes for the look of whoever releases, a swab included. */
+    public static final int RELEASE = 6;
+
+    /** What whoever releases has to be allowed. */
+    public static final String MAY_RELEASE = "release";
+
+    private final Procedure procedure;
+    private final MachineSheet sheet;
+    private final SheetIndex index;
+    private final Wish wish;
+    private final Premises premises;
+    private final List<Job> jobs = new ArrayList<>();
+    private final Map<String, String> soaking = new HashMap<>();
+
+    private final List<After> next = new ArrayList<>();
+    private double minutes;
+    private int people = 1;
+    private double hot;
+    private String name = "";
+    private final Set<String> places = new TreeSet<>();
+
+    private CleanJobs(Procedure procedure, MachineSheet sheet, Wish wish, Premises premises) {
+        this.procedure = procedure;
+        this.sheet = sheet;
+        this.index = new SheetIndex(sheet);
+        this.wish = wish;
+        this.premises = premises;
+    }
+
+    /**
+     * What is wanted of a clean.
+     *
+     * @param earliest minute at which production leaves the machine
+     * @param wantedBy minute at which production wants it; null where it does not that night
+     * @param must whether it is never dropped
+     * @param secondPerson whether somebody else has to release it
+     * @param adults whether nobody under 18 may work at the machine
+     * @param pace by which planned minutes are multiplied, out of the log; 1 where nothing is known
+     */
+    public record Wish(
+            int earliest,
+            @Nullable Integer wantedBy,
+            boolean must,
+            boolean secondPerson,
+            boolean adults,
+            double pace) {}
+
+    /**
+     * What the site has.
+     *
+     * @param vessels with their kinds
+     * @param hotCelsius,mainsCelsius of the tank, and of what runs into it
+     */
+    public record Premises(List<Vessel> vessels, double hotCelsius, double mainsCelsius) {}
+
+    /** The tasks of one clean, its release and its warm-up included. */
+    public static List<Job> of(
+            Procedure procedure, MachineSheet sheet, Wish wish, Premises premises) {
+        CleanJobs c = new CleanJobs(procedure, sheet, wish, premises);
+        procedure.steps().forEach(c::step);
+        c.close();
+        c.releaseAndWarmUp();
+        return List.copyOf(c.jobs);
+    }
+
+    /** The places of a site: its sinks are one place of as many slots, all else stands alone. */
+    public static List<Night.Place> places(List<Vessel> vessels) {
+        List<Night.Place> all = new ArrayList<>();
+        int sinks = 0;
+        for (Vessel v : vessels) {
+            if (v.kind().equals("sink")) {
+                sinks++;
+            } else {
+                all.add(new Night.Place(v.id(), v.name(), 1, 10));
+            }
+        }
+        if (sinks > 0) {
+            all.add(new Night.Place("sink", "sink", sinks, 0));
+        }
+        return all;
+    }
+
+    private void step(Step s) {
+        Action a = s.action();
+        if (a instanceof Action.Collect c) {
+            collect(c);
+        }
+        if (s.people() != people && minutes > 0) {
+            close();
+        }
+        people = Math.max(1, s.people());
+        if (name.isEmpty()) {
+            name = a.verb() + subject(a);
+        }
+        minutes += s.minutes() * wish.pace();
+        Solution solution = a.solution();
+        if (solution != null) {
+            hot += hotOf(solution);
+            place(solution, places);
+        }
+        Duration runs = runs(a);
+        if (runs != null && runs.toMinutes() >= SHORTEST) {
+            run(a, (int) runs.toMinutes());
+        }
+    }
+
+    private String subject(Action a) {
+        List<String> named = a.items().isEmpty() ? a.energies() : a.items();
+        return named.isEmpty() ? "" : " " + index.names(named);
+    }
+
+    private static @Nullable Duration runs(Action a) {
+        return switch (a) {
+            case Action.Soak s -> s.dwell();
+            case Action.CoolDown c -> c.standing();
+            case Action.Circulate c -> c.dwell();
+            case Action.Dry d -> d.time();
+            case Action.RunProgram r -> r.lasting();
+            case Action.Coat c -> c.touchDry();
+            default -> null;
+        };
+    }
+
+    /** Something begins to run: the stretch ends, and what comes next waits for it or not. */
+    private void run(Action a, int lasts) {
+        Set<String> held = new TreeSet<>();
+        Solution solution = a.solution();
+        if (solution != null) {
+            place(solution, held);
+        }
+        String content = solution == null ? null : solution.chemical();
+        List<After> before = close();
+        String id = wish(jobs.size(), a.name());
+        jobs.add(job(id, a.verb() + subject(a), lasts, 0, held, content, before, 0, null));
+        if (a instanceof Action.Soak s) {
+            // Hands go on elsewhere; whoever takes it out waits for its time.
+            s.items().forEach(i -> soaking.put(i, id));
+            return;
+        }
+        next.clear();
+        next.add(new After(id, 0, null));
+    }
+
+    private void collect(Action.Collect c) {
+        Set<String> waits = new HashSet<>();
+        for (String item : c.items()) {
+            String soak = soaking.remove(item);
+            if (soak != null) {
+                waits.add(soak);
+            }
+        }
+        if (waits.isEmpty()) {
+            return;
+        }
+        List<After> before = close();
+        next.clear();
+        next.addAll(before);
+        waits.stream().sorted().forEach(w -> next.add(new After(w, 0, null)));
+    }
+
+    /**
+     * Ends the stretch.
+     *
+     * @return what comes next waits for this
+     */
+    private List<After> close() {
+        if (minutes <= 0) {
+            return List.copyOf(next);
+        }
+        String id = wish(jobs.size(), "work");
+        jobs.add(
+                job(
+                        id,
+                        name,
+                        (int) Math.max(1, Math.ceil(minutes)),
+                        people,
+                        places,
+                        null,
+                        List.copyOf(next),
+                        hot,
+                        null));
+        next.clear();
+        next.add(new After(id, 0, null));
+        minutes = 0;
+        hot = 0;
+        name = "";
+        places.clear();
+        return List.copyOf(next);
+    }
+
+    private String wish(int n, String what) {
+        return procedure.id() + "/" + (n + 1) + "-" + what;
+    }
+
+    private void releaseAndWarmUp() {
+        List<String> hands = jobs.stream().filter(Job::hands).map(Job::id).toList();
+        String last = hands.isEmpty() ? null : hands.getLast();
+        String end = last;
+        if (wish.secondPerson()) {
+            String id = procedure.id() + "/release";
+            jobs.add(
+                    new Job(
+                            id,
+                            "Release " + sheet.code(),
+                            procedure.id(),
+                            RELEASE,
+                            true,
+                            1,
+                            List.of(),
+                            null,
+                            last == null ? List.of() : List.of(new After(last, 0, null)),
+                            wish.earliest(),
+                            sheet.warmUp() == null ? wish.wantedBy() : null,
+                            0,
+                            wish.must(),
+                            null,
+                            false,
+                            MAY_RELEASE,
+                            hands,
+                            List.of(),
+                            null));
+            end = id;
+        }
+        if (sheet.warmUp() != null) {
+            jobs.add(
+                    job(
+                            procedure.id() + "/warm-up",
+                            "Warm up " + sheet.code(),
+                            (int) Math.max(1, sheet.warmUp().time().toMinutes()),
+                            0,
+                            Set.of(),
+                            null,
+                            end == null ? List.of() : List.of(new After(end, 0, null)),
+                            0,
+                            wish.wantedBy()));
+        } else if (!wish.secondPerson() && last != null && wish.wantedBy() != null) {
+            Job j = Objects.requireNonNull(jobs.removeLast());
+            jobs.add(
+                    job(
+                            j.id(),
+                            j.name(),
+                            j.minutes(),
+                            j.people(),
+                            Set.copyOf(j.places()),
+                            j.content(),
+                            j.after(),
+                            j.hotLitres(),
+                            wish.wantedBy()));
+        }
+    }
+
+    private Job job(
+            String id,
+            String name,
+            int minutes,
+            int people,
+            Set<String> places,
+            @Nullable String content,
+            List<After> after,
+            double hot,
+            @Nullable Integer wantedBy) {
+        return new Job(
+                id,
+                name,
+                procedure.id(),
+                minutes,
+                people > 0,
+                people,
+                List.copyOf(new TreeSet<>(places)),
+                content,
+                after,
+                wish.earliest(),
+                wantedBy,
+                hot,
+                wish.must(),
+                people > 0 ? sheet.code() : null,
+                people > 0 && wish.adults(),
+                null,
+                List.of(),
+                List.of(),
+                null);
+    }
+
+    /** Liters of the tank that a solution takes, mixed with cold water. */
+    private double hotOf(Solution s) {
+        if (s.volume() == null || s.temperature() == null) {
+            return 0;
+        }
+        double warmer = s.temperature().celsius() - premises.mainsCelsius();
+        double all = Math.max(1, premises.hotCelsius() - premises.mainsCelsius());
+        return warmer < 8 ? 0 : s.volume().litres() * Math.min(1, warmer / all);
+    }
+
+    private void place(Solution s, Set<String> into) {
+        if (s.vessel() == null) {
+            return;
+        }
+        for (Vessel v : premises.vessels()) {
+            if (v.name().toLowerCase(Locale.ROOT).equals(s.vessel().toLowerCase(Locale.ROOT))) {
+                into.add(v.kind().equals("sink") ? "sink" : v.id());
+            }
+        }
+    }
+}

@@ -1,0 +1,175 @@
+package orthopur.night;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A night to be planned.
+ *
+ * @param until its length; nothing ends after it
+ * @param heater where hot water comes from; null where there is no end to it
+ */
+public record Night(
+        int until,
+        List<Person> people,
+        List<Place> places,
+        @Nullable Heater heater,
+        List<Job> tasks) {
+    public Night {
+        people = List.copyOf(people);
+        places = List.copyOf(places);
+        tasks = List.copyOf(tasks);
+    }
+
+    /** From one minute to another, the second not included. */
+    public record Span(int from, int to) {}
+
+    /**
+     * Somebody who works.
+     *
+     * @param here when they are here
+     * @param breaks that they take
+     * @param machines that they were trained on; null where that is not kept: then any
+     * @param adult whether they are 18 or older
+     * @param skills what else they may do, for instance release
+     */
+    public record Person(
+            String id,
+            String name,
+            List<Span> here,
+            List<Break> breaks,
+            @Nullable Set<String> machines,
+            boolean adult,
+            Set<String> skills) {
+        public Person {
+            here = List.copyOf(here);
+            breaks = List.copyOf(breaks);
+            skills = Set.copyOf(skills);
+        }
+
+        /** Whether they may do it at all. */
+        public boolean may(Job job) {
+            return (adult || !job.adults())
+                    && (job.trained() == null
+                            || machines == null
+                            || machines.contains(job.trained()))
+                    && (job.skill() == null || skills.contains(job.skill()));
+        }
+    }
+
+    /**
+     * A break.
+     *
+     * @param from,to between which it lies as a whole
+     */
+    public record Break(int from, int to, int minutes) {}
+
+    /**
+     * A place or a single tool.
+     *
+     * @param slots how many tasks it takes at a time, from 1
+     * @param changeover minutes between two tasks with another content
+     */
+    public record Place(String id, String name, int slots, int changeover) {}
+
+    /**
+     * Where hot water comes from.
+     *
+     * @param litres that the tank holds, hot
+     * @param perMinute litres that become hot in a minute
+     */
+    public record Heater(double litres, double perMinute) {}
+
+    /**
+     * A stretch of work by hand, or a time that runs by itself.
+     *
+     * @param group what stands or falls with it: the whole clean of a machine
+     * @param minutes how long it takes, from 1
+     * @param hands whether somebody works at it
+     * @param people how many; 0 where nobody does
+     * @param places that it takes while it lasts
+     * @param content what is in the place; null where that does not matter
+     * @param after what comes before it
+     * @param earliest before which it cannot begin
+     * @param wantedBy by when it should have ended; null where nobody waits
+     * @param hotLitres that are drawn when it begins
+     * @param must whether it is never dropped: a zone-1 or allergen clean of a machine that is
+     *     wanted
+     * @param trained machine on which its people have to be trained
+     * @param adults whether nobody under 18 may do it
+     * @param skill what its people have to be allowed beside that
+     * @param otherThan tasks whose people may not do this one
+     * @param apart tasks during which it may not be done
+     * @param running what has begun stays as it is; null where it has not
+     */
+    public record Job(
+            String id,
+            String name,
+            String group,
+            int minutes,
+            boolean hands,
+            int people,
+            List<String> places,
+            @Nullable String content,
+            List<After> after,
+            int earliest,
+            @Nullable Integer wantedBy,
+            double hotLitres,
+            boolean must,
+            @Nullable String trained,
+            boolean adults,
+            @Nullable String skill,
+            List<String> otherThan,
+            List<String> apart,
+            @Nullable Running running) {
+        public Job {
+            places = List.copyOf(places);
+            after = List.copyOf(after);
+            otherThan = List.copyOf(otherThan);
+            apart = List.copyOf(apart);
+        }
+    }
+
+    /**
+     * What comes before a task.
+     *
+     * @param lag minutes between its end and the beginning, from 0
+     * @param most minutes between them at most; null without end
+     */
+    public record After(String task, int lag, @Nullable Integer most) {}
+
+    /** Work that has begun. */
+    public record Running(int from, List<String> people) {
+        public Running {
+            people = List.copyOf(people);
+        }
+    }
+
+    /** The tasks of each group, in the order in which they stand. */
+    public Map<String, List<Job>> groups() {
+        Map<String, List<Job>> all = new LinkedHashMap<>();
+        tasks.forEach(
+                t ->
+                        all.computeIfAbsent(t.group(), k -> new java.util.ArrayList<>())
+                                .add(t));
+        return all;
+    }
+
+    /** Each task by its id. */
+    public Map<String, Job> byId() {
+        Map<String, Job> all = new HashMap<>();
+        tasks.forEach(t -> all.put(t.id(), t));
+        return all;
+    }
+
+    /** Each place by its id. */
+    public Map<String, Place> placesById() {
+        Map<String, Place> all = new HashMap<>();
+        places.forEach(p -> all.put(p.id(), p));
+        return all;
+    }
+}

@@ -1,0 +1,175 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, message, type Schemas, unwrap } from "../api/client";
+import { keys } from "../shared/keys";
+import { say, spoken } from "../shared/say";
+import { told } from "../shared/texts";
+import { DEPTHS, type DueAhead, everyDay } from "./words";
+
+type Props = {
+  now: Schemas["DueNow"];
+  year: boolean;
+  params: URLSearchParams;
+  put: (to: Record<string, string | null>) => void;
+};
+
+const DAY = 86_400_000;
+const plus = (day: string, n: number) => new Date(Date.parse(day) + n * DAY).toISOString().slice(0, 10);
+
+/**
+ * The days ahead, running down like the steps of a ribbon: each machine is a thread; a mark stands where something
+ * deeper than the daily clean falls. The year runs down by weeks.
+ */
+export function Calendar({ now, year, params, put }: Props) {
+  const last = plus(now.today, year ? 364 : 34);
+  const ahead = useQuery({
+    queryKey: keys.dueAhead(last),
+    queryFn: () => unwrap(api.GET("/api/due/ahead", { params: { query: { until: last } } })),
+  });
+  const only = params.get("machine") ?? "";
+  if (ahead.isPending) {
+    return <p className="page-state">{say("due.calendar.loading", "Laying out the days…")}</p>;
+  }
+  if (!ahead.data) {
+    return (
+      <p className="page-state" role="alert">
+        {message(ahead.error)}{" "}
+        <button className="btn" type="button" onClick={() => ahead.refetch()}>
+          {say("due.due.try-again", "Try again")}
+        </button>
+      </p>
+    );
+  }
+  const machines = [...new Set(ahead.data.map((a) => a.machine ?? SITE))].sort((a, b) =>
+    a === SITE ? 1 : b === SITE ? -1 : a.localeCompare(b),
+  );
+  const columns = only === "" ? machines : machines.filter((m) => m === only);
+  const rows: { day: string; until: string }[] = [];
+  for (let day = now.today; day <= last; day = plus(day, year ? 7 : 1)) {
+    rows.push({ day, until: plus(day, year ? 6 : 0) });
+  }
+  return (
+    <div className="due-days">
+      <div className="due-filter no-print">
+        <label>
+          {say("due.list.machine", "Machine")}{" "}
+          <select value={only} onChange={(e) => put({ machine: e.currentTarget.value || null })}>
+            <option value="">{say("due.list.all-machines", "all")}</option>
+            {machines.map((m) => (
+              <option key={m} value={m}>
+                {m === SITE ? say("due.calendar.site", "the site") : m}
+              </option>
+            ))}
+          </select>
+        </label>
+        <span className="grow" />
+        <Outside />
+        <button className="btn small" type="button" onClick={() => window.print()}>
+          {say("due.calendar.print", "Print")}
+        </button>
+      </div>
+      <div className="due-cloth">
+        <table>
+          <caption className="sr-only">
+            {year
+              ? say("due.calendar.year-caption", "What falls due in the next year, by week")
+              : say("due.calendar.month-caption", "What falls due in the next five weeks, by day")}
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">{year ? say("due.calendar.week", "Week of") : say("due.calendar.day", "Day")}</th>
+              {columns.map((m) => (
+                <th key={m} scope="col">
+                  {m === SITE ? say("due.calendar.site", "the site") : m}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr key={r.day} className={sunday(r.day) && !year ? "week-ends" : ""}>
+                <th scope="row">{dayName(r.day, year)}</th>
+                {columns.map((m) => (
+                  <Cell
+                    key={m}
+                    all={ahead.data.filter(
+                      (a) => (a.machine ?? SITE) === m && a.day >= r.day && a.day <= r.until,
+                    )}
+                    wide={columns.length === 1}
+                  />
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="quiet due-legend">
+        <span className="due-line" aria-hidden="true" /> {say("due.calendar.legend-daily", "daily clean")}
+        <Mark of="WEEKLY" /> {DEPTHS.WEEKLY}
+        <Mark of="MONTHLY" /> {DEPTHS.MONTHLY}
+        <Mark of="QUARTERLY" /> {say("due.calendar.legend-deep", "quarterly and yearly")}
+        <Mark of="UPKEEP" /> {say("due.calendar.legend-upkeep", "upkeep, parts, checks")}
+      </p>
+    </div>
+  );
+}
+
+const SITE = "";
+
+const sunday = (day: string) => new Date(Date.parse(day)).getUTCDay() === 0;
+
+const dayName = (day: string, year: boolean) =>
+  new Intl.DateTimeFormat(spoken() === "en" ? "en-GB" : spoken(), {
+    timeZone: "UTC",
+    ...(year ? {} : { weekday: "short" as const }),
+    day: "numeric",
+    month: "short",
+  }).format(Date.parse(day));
+
+function Cell({ all, wide }: { all: DueAhead[]; wide: boolean }) {
+  const daily = all.some((a) => everyDay(a.depth));
+  const marks = all.filter((a) => !everyDay(a.depth));
+  const words = all.map((a) => told(a.name)).join(", ");
+  return (
+    <td className={daily ? "daily" : ""} title={words}>
+      <span className="sr-only">{words || say("due.calendar.nothing", "nothing")}</span>
+      {marks.map((a) => (
+        <Mark key={a.task} of={a.kind === "CLEAN" ? (a.depth ?? "UPKEEP") : "UPKEEP"} />
+      ))}
+      {wide && <span aria-hidden="true"> {marks.map((a) => told(a.name)).join(", ")}</span>}
+    </td>
+  );
+}
+
+/** How deep, as a shape. */
+function Mark({ of }: { of: string }) {
+  return (
+    <svg className="due-mark" viewBox="0 0 16 16" aria-hidden="true">
+      {of === "WEEKLY" && <path d="M8 1L15 8L8 15L1 8Z" />}
+      {of === "MONTHLY" && <path className="full" d="M8 1L15 8L8 15L1 8Z" />}
+      {(of === "QUARTERLY" || of === "YEARLY") && (
+        <path className="full" d="M8 0L16 8L8 16L0 8ZM3 8L13 8" stroke="currentColor" />
+      )}
+      {of === "UPKEEP" && <circle cx="8" cy="8" r="4.5" />}
+    </svg>
+  );
+}
+
+/** An address that a calendar outside reads. */
+function Outside() {
+  const [path, setPath] = useState<string | null>(null);
+  const make = useMutation({
+    mutationFn: () => unwrap(api.POST("/api/due/calendar", {})),
+    onSuccess: (a) => setPath(`${window.location.origin}${a.path}`),
+  });
+  return path === null ? (
+    <button className="btn small" type="button" disabled={make.isPending} onClick={() => make.mutate()}>
+      {say("due.calendar.for-a-calendar", "Address for a calendar")}
+    </button>
+  ) : (
+    <label className="due-address">
+      {say("due.calendar.address", "Whoever has this address reads the list; a supervisor can withdraw it.")}
+      <input readOnly value={path} onFocus={(e) => e.currentTarget.select()} />
+    </label>
+  );
+}

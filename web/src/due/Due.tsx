@@ -1,0 +1,87 @@
+import "./due.css";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback } from "react";
+import { useSearchParams } from "react-router";
+import { api, message, unwrap } from "../api/client";
+import { keys } from "../shared/keys";
+import { useLive } from "../shared/live";
+import { say } from "../shared/say";
+import { Calendar } from "./Calendar";
+import { List } from "./List";
+
+const REST = 30_000;
+
+/** What is due on this site: as a list by what is at stake, and by days. */
+export default function Due() {
+  const queries = useQueryClient();
+  const [params, setParams] = useSearchParams();
+  const show = params.get("show") ?? "list";
+  const due = useQuery({
+    queryKey: keys.due(),
+    queryFn: () => unwrap(api.GET("/api/due")),
+    refetchInterval: REST,
+  });
+  useLive(useCallback(() => void queries.invalidateQueries({ queryKey: keys.due() }), [queries]));
+  const put = (to: Record<string, string | null>) =>
+    setParams((now) => {
+      const next = new URLSearchParams(now);
+      for (const [k, v] of Object.entries(to)) {
+        if (v === null) {
+          next.delete(k);
+        } else {
+          next.set(k, v);
+        }
+      }
+      return next;
+    });
+  if (due.isPending) {
+    return <main className="page-state">{say("due.due.loading", "Looking through the log…")}</main>;
+  }
+  if (!due.data) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>{say("due.due.cannot-be-shown", "What is due cannot be shown")}</h1>
+        <p>{message(due.error)}</p>
+        <button className="btn" type="button" onClick={() => due.refetch()}>
+          {say("due.due.try-again", "Try again")}
+        </button>
+      </main>
+    );
+  }
+  const tabs: [string, string][] = [
+    ["list", say("due.due.now", "Now")],
+    ["month", say("due.due.month", "Month")],
+    ["year", say("due.due.year", "Year")],
+  ];
+  return (
+    <main className="due">
+      <div className="due-head">
+        <h1>{say("due.due.title", "What is due")}</h1>
+        <div className="due-tabs" role="tablist">
+          {tabs.map(([id, name]) => (
+            <button
+              key={id}
+              type="button"
+              role="tab"
+              aria-selected={show === id}
+              onClick={() => put({ show: id, task: null })}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+        <span className="grow" />
+        {due.isError && (
+          <output className="note stop">
+            {say("due.due.connection-lost", "Connection lost. What you see may be old.")}
+          </output>
+        )}
+      </div>
+      {show === "list" ? (
+        <List now={due.data} params={params} put={put} />
+      ) : (
+        <Calendar now={due.data} year={show === "year"} params={params} put={put} />
+      )}
+    </main>
+  );
+}
