@@ -34,6 +34,7 @@ const Chemicals = lazy(() => import("../chemicals/Chemicals"));
 const FloorPick = lazy(() => import("../floor/FloorPick"));
 const Before = lazy(() => import("../floor/Before"));
 const Round = lazy(() => import("../floor/Round"));
+const Tonight = lazy(() => import("../tonight/Tonight"));
 const Due = lazy(() => import("../due/Due"));
 const Board = lazy(() => import("../release/Board"));
 const Release = lazy(() => import("../release/Release"));
@@ -69,7 +70,7 @@ function SignedIn() {
 
 /** Where the work of each role is. */
 const HOME: Record<string, string> = {
-  SUPERVISOR: "/board",
+  SUPERVISOR: "/tonight",
   QA: "/board",
   CREW: "/floor",
   AUDITOR: "/logbook",
@@ -165,6 +166,7 @@ const router = createBrowserRouter([
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/old-text", element: <OldText /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
+              { path: "/tonight", element: <Tonight /> },
               { path: "/due", element: <Due /> },
               { path: "/mixing", element: <Mixing /> },
               { path: "/rulebook", element: <RuleBook /> },

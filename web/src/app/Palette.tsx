@@ -10,6 +10,7 @@ import { keys } from "../shared/keys";
 import { useSession } from "../shared/session";
 
 const PLACES: [string, string][] = [
+  [say("app.palette.tonight", "Tonight"), "/tonight"],
   [say("app.palette.machines", "Machines"), "/machines"],
   [say("app.palette.procedures", "Procedures"), "/procedures"],
   [say("app.palette.paste-an-old-procedure", "Paste an old procedure"), "/procedures/old-text"],

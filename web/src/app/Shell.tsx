@@ -43,6 +43,7 @@ export function Shell() {
       <header className="bar">
         <span className="bar-name">{say("app.shell.orthopur", "Orthopur")}</span>
         <nav aria-label={say("app.shell.places", "Places")}>
+          <NavLink to="/tonight">{say("app.shell.tonight", "Tonight")}</NavLink>
           <NavLink to="/machines">{say("app.shell.machines", "Machines")}</NavLink>
           <NavLink to="/procedures">{say("app.shell.procedures", "Procedures")}</NavLink>
           <NavLink to="/due">{say("app.shell.due", "Due")}</NavLink>

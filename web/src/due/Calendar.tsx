@@ -77,7 +77,9 @@ export function Calendar({ now, year, params, put }: Props) {
           </caption>
           <thead>
             <tr>
-              <th scope="col">{year ? say("due.calendar.week", "Week of") : say("due.calendar.day", "Day")}</th>
+              <th scope="col">
+                {year ? say("due.calendar.week", "Week of") : say("due.calendar.day", "Day")}
+              </th>
               {columns.map((m) => (
                 <th key={m} scope="col">
                   {m === SITE ? say("due.calendar.site", "the site") : m}

@@ -80,10 +80,7 @@ export function Chosen({ task: t, now }: Props) {
         </Link>
       )}
       {t.kind === "CHECK" && works && (
-        <Link
-          className="btn main"
-          to={`/mixing?show=instruments&instrument=${t.task.replace("check/", "")}`}
-        >
+        <Link className="btn main" to={`/mixing?show=instruments&instrument=${t.task.replace("check/", "")}`}>
           {say("due.chosen.to-the-check", "Check it now")}
         </Link>
       )}

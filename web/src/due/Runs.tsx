@@ -27,8 +27,17 @@ export function Runs({ now }: { now: number }) {
             <li key={m.code} className={m.over ? "over" : ""}>
               <strong>{m.code}</strong> {told(m.name)}{" "}
               {(m.until ?? 0) > now
-                ? say("due.runs.until", "until {0}, {1} left", clock.time(m.until ?? 0), span((m.until ?? 0) - now))
-                : say("due.runs.over", "over since {0}: stop, clean it before it goes on", clock.time(m.until ?? 0))}
+                ? say(
+                    "due.runs.until",
+                    "until {0}, {1} left",
+                    clock.time(m.until ?? 0),
+                    span((m.until ?? 0) - now),
+                  )
+                : say(
+                    "due.runs.over",
+                    "over since {0}: stop, clean it before it goes on",
+                    clock.time(m.until ?? 0),
+                  )}
             </li>
           ))}
         </ul>

@@ -32,10 +32,7 @@ export function Thread({ task, now }: Props) {
         </>
       )}
       {due !== undefined && late !== undefined && late > due && (
-        <path
-          d={hatch(x(due), x(late))}
-          className="thread-tolerated"
-        />
+        <path d={hatch(x(due), x(late))} className="thread-tolerated" />
       )}
       {due !== undefined && now > (late ?? due) && (
         <path d={`M${x(late ?? due)} ${MID}H${x(now)}`} className="thread-late" />

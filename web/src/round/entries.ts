@@ -193,3 +193,23 @@ export const outOfUse = (machine: string, out: boolean, why: string, at: number)
     text("why", why),
     moment(at),
   );
+
+/** Something was said about a night that its plan follows; or it is taken back. */
+export const nightSaid = (
+  night: string,
+  what: string,
+  subject: string,
+  minute: number,
+  undone: boolean,
+  at: number,
+) =>
+  made(
+    "night-said",
+    "",
+    text("night", night),
+    text("what", what),
+    ...(subject === "" ? [] : [text("subject", subject)]),
+    { name: "minute", value: minute, unit: "min" },
+    text("undone", undone ? "yes" : "no"),
+    moment(at),
+  );

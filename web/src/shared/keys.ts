@@ -54,6 +54,7 @@ export const keys = {
   supplyEffect: key("supply-effect"),
   tablet: key("tablet"),
   tablets: key("tablets"),
+  tonight: key("tonight"),
   typed: key("typed"),
   uncovered: key("uncovered"),
   verdictOfRound: key("verdict-of-round"),

@@ -54,8 +54,8 @@ final class Schedule {
             personAt.put(people.get(i).id(), i);
             Arrays.fill(busy[i], true);
             for (Span s : people.get(i).here()) {
-                Arrays.fill(
-                        busy[i], Math.max(0, s.from()), Math.min(night.until(), s.to()), false);
+                int from = Math.min(night.until(), Math.max(0, s.from()));
+                Arrays.fill(busy[i], from, Math.max(from, Math.min(night.until(), s.to())), false);
             }
         }
         for (int i = 0; i < night.places().size(); i++) {
@@ -112,7 +112,11 @@ final class Schedule {
                     }
                 }
                 rests.add(new Rest(people.get(i).id(), at, at + b.minutes()));
-                Arrays.fill(busy[i], at, Math.min(night.until(), at + b.minutes()), true);
+                Arrays.fill(
+                        busy[i],
+                        Math.min(night.until(), at),
+                        Math.min(night.until(), at + b.minutes()),
+                        true);
             }
         }
     }

@@ -287,6 +287,29 @@ public sealed interface SiteEntry {
     }
 
     /**
+     * Something was said about a night that its plan has to follow.
+     *
+     * @param night day of the site on which it begins, as 2026-11-29
+     * @param what as {@code orthopur.night.SiteNight.What} calls it, in small letters
+     * @param subject person, machine or procedure that it is about; empty for the site
+     * @param minute of the night from when it holds
+     * @param undone whether it is taken back
+     * @param at epoch milliseconds by the device
+     */
+    record NightSaid(
+            String night, String what, String subject, int minute, boolean undone, long at)
+            implements SiteEntry {
+        /** What can be said. */
+        public static final List<String> THINGS =
+                List.of("sick", "late", "no-hot-water", "kept", "wanted", "failed", "dropped");
+
+        @Override
+        public String about() {
+            return "night/" + night + "/" + what + "/" + subject;
+        }
+    }
+
+    /**
      * What was wrong with a machine, and what cured it.
      *
      * @param symptom as the sheet or the one who saw it calls it
@@ -321,6 +344,7 @@ public sealed interface SiteEntry {
             case SignSeen e -> false;
             case EventSaid e -> false;
             case KitFitted e -> false;
+            case NightSaid e -> false;
             default -> true;
         };
     }
@@ -337,6 +361,7 @@ public sealed interface SiteEntry {
             case KitFitted e -> e.at();
             case SettingRead e -> e.at();
             case TroubleCured e -> e.at();
+            case NightSaid e -> e.at();
             default -> null;
         };
     }
@@ -482,6 +507,17 @@ public sealed interface SiteEntry {
                         f.add(number("at", e.at(), "ms"));
                         yield "setting-read";
                     }
+                    case NightSaid e -> {
+                        f.add(text("night", e.night()));
+                        f.add(text("what", e.what()));
+                        if (!e.subject().isEmpty()) {
+                            f.add(text("subject", e.subject()));
+                        }
+                        f.add(number("minute", e.minute(), "min"));
+                        f.add(text("undone", e.undone() ? "yes" : "no"));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "night-said";
+                    }
                     case TroubleCured e -> {
                         f.add(text("machine", e.machine()));
                         f.add(text("symptom", e.symptom()));
@@ -608,6 +644,14 @@ public sealed interface SiteEntry {
                             f.text("setting"),
                             f.value("value", unit(f)),
                             unit(f),
+                            at(f));
+            case "night-said" ->
+                    new NightSaid(
+                            f.text("night"),
+                            f.text("what"),
+                            f.find("subject").isEmpty() ? "" : f.text("subject"),
+                            whole("minute", f.value("minute", "min")),
+                            f.text("undone").equals("yes"),
                             at(f));
             case "trouble-cured" ->
                     new TroubleCured(

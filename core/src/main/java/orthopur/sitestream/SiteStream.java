@@ -24,6 +24,8 @@ public final class SiteStream {
     /** Clocks of tablets differ by so much. */
     private static final long TOLERATED = 5 * 60_000L;
 
+    private static final int LONGEST_NIGHT = 24 * 60;
+
     private static final long LONGEST_AGO = 400 * 86_400_000L;
 
     private final Map<String, Known> newest;
@@ -73,6 +75,9 @@ public final class SiteStream {
                     case SiteEntry.SolutionCorrected e -> actor.role().carriesOut();
                     case SiteEntry.VesselEmptied e -> actor.role().carriesOut();
                     case SiteEntry.TaskLetGo e -> actor.role().releases();
+                    // What is left out, somebody answers for.
+                    case SiteEntry.NightSaid e when e.what().equals("dropped") ->
+                            actor.role().releases();
                     // Anybody may stop a machine; who says that it may run again answers for it.
                     case SiteEntry.OutOfUse e when !e.out() -> actor.role().releases();
                     default -> actor.role().carriesOut() || actor.role().releases();
@@ -81,7 +86,9 @@ public final class SiteStream {
             throw new Refused(
                     Why.NOT_YOURS,
                     actor.name(),
-                    entry instanceof SiteEntry.TaskLetGo || entry instanceof SiteEntry.OutOfUse
+                    entry instanceof SiteEntry.TaskLetGo
+                                    || entry instanceof SiteEntry.OutOfUse
+                                    || entry instanceof SiteEntry.NightSaid
                             ? "supervisors and quality"
                             : "crew and supervisors");
         }
@@ -218,6 +225,16 @@ public final class SiteStream {
                 named("machine", e.machine());
                 named("setting", e.setting());
                 within("value", e.value(), -MOST_COUNT, MOST_COUNT, e.unit());
+            }
+            case SiteEntry.NightSaid e -> {
+                if (!e.night().matches("\\d{4}-\\d{2}-\\d{2}")) {
+                    throw new OutOfRange("night", e.night(), "a day as 2026-11-29");
+                }
+                if (!SiteEntry.NightSaid.THINGS.contains(e.what())) {
+                    throw new OutOfRange(
+                            "what", e.what(), String.join(", ", SiteEntry.NightSaid.THINGS));
+                }
+                within("minute", e.minute(), 0, LONGEST_NIGHT, "min");
             }
             case SiteEntry.TroubleCured e -> {
                 named("machine", e.machine());

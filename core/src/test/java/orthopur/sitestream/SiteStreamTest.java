@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -27,10 +28,26 @@ class SiteStreamTest {
     private static final SiteEntry SIGNED =
             new SiteEntry.Signed("thermometers", "all four within 0.5 °C");
 
+    private static final List<SiteEntry> OF_UPKEEP =
+            List.of(
+                    new SiteEntry.TaskDone("QK-SL1/upkeep/feet", 1_000),
+                    new SiteEntry.CountRead("QK-DS1", "portions", 1200, false, 1_000),
+                    new SiteEntry.SignSeen("QK-TO1", "filter lamp lit", true, 1_000),
+                    new SiteEntry.EventSaid("QK-SL1", "spill", 1_000),
+                    new SiteEntry.OutOfUse("QK-SL1", true, "guard broken", 1_000),
+                    new SiteEntry.KitFitted("QK-DS1", "seals", 1_000),
+                    new SiteEntry.SettingRead("QK-OV1", "left", 228, "°C", 1_000),
+                    new SiteEntry.NightSaid("2026-11-29", "late", "7", 60, false, 1_000),
+                    new SiteEntry.NightSaid("2026-11-29", "no-hot-water", "", 120, true, 1_000),
+                    new SiteEntry.TroubleCured(
+                            "QK-OV1", "uneven bake", "panels swapped", "panel-3", null, 1_000));
+
     private final SiteStream site = new SiteStream(SiteState.NOTHING);
 
     static List<SiteEntry> each() {
-        return List.of(BUCKET, SPARES, STOCK, KEPT, SIGNED);
+        List<SiteEntry> all = new ArrayList<>(OF_UPKEEP);
+        all.addAll(List.of(BUCKET, SPARES, STOCK, KEPT, SIGNED));
+        return all;
     }
 
     @ParameterizedTest
@@ -85,7 +102,15 @@ class SiteStreamTest {
                 new SiteEntry.BucketMade("b", "h12", Double.NaN, null),
                 new SiteEntry.BucketMade("b", "h12", 10, -1.0),
                 new SiteEntry.StockCounted("h12", -0.5, "L"),
-                new SiteEntry.ProductKept("QK-DS1", "horchata", "", null));
+                new SiteEntry.ProductKept("QK-DS1", "horchata", "", null),
+                new SiteEntry.TaskDone("QK-SL1/upkeep/feet", 9_000_000_000L),
+                new SiteEntry.TaskDone(" ", 0),
+                new SiteEntry.CountRead("QK-DS1", "portions", -1, false, 0),
+                new SiteEntry.SignSeen("QK-DS1", "", true, 0),
+                new SiteEntry.OutOfUse("QK-DS1", true, " ", 0),
+                new SiteEntry.NightSaid("tonight", "late", "7", 60, false, 0),
+                new SiteEntry.NightSaid("2026-11-29", "tired", "7", 60, false, 0),
+                new SiteEntry.NightSaid("2026-11-29", "late", "7", 1441, false, 0));
     }
 
     @ParameterizedTest
@@ -117,5 +142,36 @@ class SiteStreamTest {
                                         new EntryValue("count", 1.5, "pieces", null))))) {
             assertThrows(Written.NotAnEntry.class, () -> SiteEntry.read(w), w.toString());
         }
+    }
+
+    /** Who lets a task go, or puts a machine back into service, answers for it. */
+    @Test
+    void whatIsLetGoIsDecidedBySupervisorOrQuality() {
+        SiteEntry letGo = new SiteEntry.TaskLetGo("sl1-daily", "no hot water", 1_000);
+        SiteEntry back = new SiteEntry.OutOfUse("QK-SL1", false, "guard replaced", 2_000);
+        SiteEntry dropped = new SiteEntry.NightSaid("2026-11-29", "dropped", "x", 0, false, 1_000);
+        for (SiteEntry e : List.of(letGo, back, dropped)) {
+            assertThrows(Refused.class, () -> site.accept(e, 2_000, MAREN));
+            site.accept(e, 2_000, new Actor("Ilse", "1", Role.SUPERVISOR, false));
+            site.accept(e, 2_000, new Actor("Ruvi", "5", Role.QA, false));
+            assertThrows(
+                    Refused.class,
+                    () -> site.accept(e, 2_000, new Actor("Anselm", "8", Role.AUDITOR, false)));
+        }
+        // Anybody who works stops a machine.
+        site.accept(new SiteEntry.OutOfUse("QK-SW1", true, "smells", 1_000), 2_000, MAREN);
+    }
+
+    @Test
+    void aCountGoesBackOnlyWithANewDisplay() {
+        site.accept(new SiteEntry.CountRead("M", "hours", 500, false, 1_000), 1_000, MAREN);
+        SiteEntry less = new SiteEntry.CountRead("M", "hours", 20, false, 2_000);
+        Refused no = assertThrows(Refused.class, () -> site.accept(less, 2_000, MAREN));
+        assertEquals(Refused.Why.COUNT_WENT_BACK, no.why());
+        site.accept(new SiteEntry.CountRead("M", "hours", 20, true, 2_000), 2_000, MAREN);
+        site.accept(new SiteEntry.CountRead("M", "hours", 25, false, 3_000), 3_000, MAREN);
+        // What was read earlier and comes in late is held to what stood then.
+        site.accept(new SiteEntry.CountRead("M", "hours", 510, false, 1_500), 4_000, MAREN);
+        site.accept(new SiteEntry.CountRead("other", "hours", 1, false, 3_000), 4_000, MAREN);
     }
 }

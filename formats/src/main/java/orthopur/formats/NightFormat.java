@@ -163,7 +163,8 @@ public final class NightFormat {
             } else if (here.stream()
                     .noneMatch(
                             s ->
-                                    Math.min(s.to(), b.to()) - Math.max(s.from(), b.from())
+                                    Math.min(Math.min(s.to(), length), b.to())
+                                                    - Math.max(s.from(), b.from())
                                             >= b.minutes())) {
                 problem(at + "/breaks/" + i + "/from", "The break lies outside of the time they are here.");
             }

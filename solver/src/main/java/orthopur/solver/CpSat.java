@@ -52,6 +52,8 @@ final class CpSat implements Planner {
         boolean found = false;
         boolean cut = false;
         boolean proved = true;
+        // What a level does not need is left to those after it.
+        double spare = 0;
         for (Aim aim : Aim.values()) {
             double left = seconds - (System.nanoTime() - begun) / 1e9;
             if (left <= 0.02) {
@@ -65,12 +67,15 @@ final class CpSat implements Planner {
                 // Nothing counts below nothing.
                 levels.add(new Level(aim, 0, 0, true));
                 model.noWorse(goal, 0);
+                spare += work(night) * SHARE.getOrDefault(aim, 0.1);
                 found = true;
                 continue;
             }
             model.minimize(goal);
-            CpSolver solver = solver(work(night) * SHARE.getOrDefault(aim, 0.1), left);
+            double share = work(night) * SHARE.getOrDefault(aim, 0.1) + spare;
+            CpSolver solver = solver(share, left);
             CpSolverStatus status = solver.solve(model.model());
+            spare = Math.max(0, share - solver.response().getDeterministicTime());
             cut |= status != CpSolverStatus.OPTIMAL && solver.wallTime() >= left;
             if (status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE) {
                 found = true;

@@ -92,10 +92,15 @@ public class Accounts {
 
     /** Age in years of somebody under 18, as far as it is kept; null for somebody of age. */
     public @Nullable Integer ageUnder18(Person person) {
+        return ageUnder18(person.id());
+    }
+
+    /** The same of an account. */
+    public @Nullable Integer ageUnder18(long account) {
         String from =
                 db.select(ACCOUNT.ADULT_FROM)
                         .from(ACCOUNT)
-                        .where(ACCOUNT.ID.eq((int) person.id()))
+                        .where(ACCOUNT.ID.eq((int) account))
                         .fetchOne(ACCOUNT.ADULT_FROM);
         long days = from == null ? 0 : today().until(LocalDate.parse(from), DAYS);
         return days <= 0 ? null : ADULT - 1 - (int) ((days - 1) / 366);

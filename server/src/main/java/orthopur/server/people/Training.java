@@ -23,7 +23,7 @@ public class Training {
     }
 
     /** Codes of the machines that an account is trained on, in order. */
-    List<String> of(long account) {
+    public List<String> of(long account) {
         return db.select(TRAINING.MACHINE)
                 .from(TRAINING)
                 .where(TRAINING.ACCOUNT_ID.eq((int) account))

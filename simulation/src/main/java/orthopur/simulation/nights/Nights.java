@@ -1,4 +1,4 @@
-package orthopur.simulation;
+package orthopur.simulation.nights;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,0 +1,98 @@
+package orthopur.server.tonight;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import orthopur.server.Client;
+import orthopur.server.Client.Answer;
+import orthopur.server.ServerTest;
+import tools.jackson.databind.JsonNode;
+
+/** The night of the demo site: planned from what is due, and again from what is tried. */
+@ServerTest(clock = true)
+class TonightApiTest {
+    @Autowired MockMvc mvc;
+    private Client ilse;
+
+    @BeforeEach
+    void signIn() {
+        ilse = Client.ilse(mvc);
+    }
+
+    @Test
+    void everyMachineThatIsWantedIsPlannedOrStandsOutOfUse() {
+        JsonNode night = ilse.read("/api/tonight").body();
+        assertEquals(480, night.get("minutes").asInt());
+        JsonNode plan = night.get("plan");
+        for (JsonNode clean : night.get("cleans")) {
+            String id = clean.get("procedure").asString();
+            boolean planned = plan.get("tasks").toString().contains("\"" + id + "/");
+            boolean said = plan.get("unplaced").toString().contains("\"" + id + "\"");
+            assertTrue(planned != said, id);
+        }
+        // Dagny is seventeen: nothing of the slicer or the saw is theirs.
+        String dagny = "";
+        for (JsonNode p : night.get("people")) {
+            dagny = p.get("name").asString().startsWith("Dagny") ? p.get("id").asString() : dagny;
+        }
+        for (JsonNode t : plan.get("tasks")) {
+            boolean theirs = t.get("people").toString().contains("\"" + dagny + "\"");
+            assertTrue(
+                    !theirs
+                            || !(t.get("id").asString().startsWith("qk-sl1")
+                                    || t.get("id").asString().startsWith("qk-sw1")),
+                    t.toString());
+        }
+        assertEquals(plan, ilse.read("/api/tonight").body().get("plan"));
+    }
+
+    @Test
+    void whatIsTriedChangesThePlanAndNothingElse() {
+        JsonNode now = ilse.read("/api/tonight").body();
+        Answer cold = ilse.read("/api/tonight?whatIf=no-hot-water::300");
+        assertEquals(200, cold.status());
+        for (JsonNode t : cold.body().get("tasks")) {
+            if (t.get("hotLitres").asDouble() > 0) {
+                for (JsonNode p : cold.body().get("plan").get("tasks")) {
+                    assertTrue(
+                            !p.get("id").equals(t.get("id")) || p.get("from").asInt() >= 300,
+                            p.toString());
+                }
+            }
+        }
+        assertEquals(now.get("plan"), ilse.read("/api/tonight").body().get("plan"));
+        assertEquals(409, ilse.read("/api/tonight?whatIf=tired:7:1").status());
+    }
+
+    @Test
+    void aNightInTheOpenFormatIsPlannedOrRefusedWithItsErrors() {
+        String night =
+                """
+                {"from":"2026-11-29T21:00:00+00:00","until":"2026-11-30T05:00:00+00:00",
+                 "people":[{"id":"a"},{"id":"b","breaks":[{"from":100,"to":200,"minutes":30}]}],
+                 "places":[{"id":"sink"}],
+                 "heater":{"litres":400,"kilowatts":18,"celsius":65,"mainsCelsius":12},
+                 "tasks":[
+                  {"id":"apart","minutes":20,"group":"m"},
+                  {"id":"soak","minutes":40,"hands":false,"places":["sink"],"after":[{"task":"apart"}],"hotLitres":50,"group":"m"},
+                  {"id":"wash","minutes":20,"people":2,"after":[{"task":"soak"}],"group":"m"}]}
+                """;
+        JsonNode plan = ilse.post_("/api/plan", night).body();
+        assertEquals("optimal", plan.get("status").asString());
+        assertEquals(0, plan.get("gapPercent").asDouble());
+        assertEquals(80, plan.get("tasks").get(2).get("to").asInt());
+        assertEquals(0, plan.get("unplaced").size());
+        Answer bad =
+                ilse.post_(
+                        "/api/plan",
+                        night.replace("\"minutes\":30", "\"minutes\":130")
+                                .replace("[\"sink\"]", "[\"tub\"]"));
+        assertEquals(422, bad.status());
+        assertTrue(bad.body().toString().contains("/people/1/breaks/0/minutes"));
+        assertTrue(bad.body().toString().contains("There is no place"));
+    }
+}

@@ -1,0 +1,81 @@
+package orthopur.solver;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import orthopur.night.Greedy;
+import orthopur.night.Measured;
+import orthopur.night.Night;
+import orthopur.night.Plan;
+import orthopur.night.PlanCheck;
+import orthopur.night.Search;
+import orthopur.simulation.nights.Nights;
+
+/** Plans of nights that nobody has worked: each is valid, and no worse than what people would do. */
+class PlannersTest {
+    private static List<String> out(Plan p) {
+        return p.unplaced().stream().map(Plan.Unplaced::id).toList();
+    }
+
+    @Test
+    void everyPlanOfPeopleAndOfTheSearchIsValid() {
+        for (int seed = 0; seed < 500; seed++) {
+            Night night = Nights.of(seed, 2 + seed % 9, 1 + seed % 4);
+            Plan people = new Greedy().plan(night, 1);
+            assertEquals(List.of(), PlanCheck.faults(night, people), "seed " + seed);
+            Plan better = Search.best(night, 6);
+            assertEquals(List.of(), PlanCheck.faults(night, better), "seed " + seed);
+            assertTrue(
+                    Search.compare(
+                                    Measured.values(night, better.tasks(), out(better)),
+                                    Measured.values(night, people.tasks(), out(people)))
+                            <= 0,
+                    "seed " + seed);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void everyPlanOfTheSolverIsValidAndNoWorse(int seed) {
+        Night night = Nights.of(seed, 2 + seed % 4, 2 + seed % 2);
+        Plan people = new Greedy().plan(night, 1);
+        Plan plan = Planners.here().plan(night, 30);
+        assertEquals(List.of(), PlanCheck.faults(night, plan));
+        assertTrue(
+                Search.compare(
+                                Measured.values(night, plan.tasks(), out(plan)),
+                                Measured.values(night, people.tasks(), out(people)))
+                        <= 0);
+        for (Plan.Level l : plan.levels()) {
+            assertTrue(l.value() >= l.bound() - 1e-6, l.toString());
+        }
+    }
+
+    @Test
+    void theSameNightGivesTheSamePlanAndAShortTimeIsSaid() {
+        Night night = Nights.of(3, 6, 3);
+        Plan once = Planners.here().plan(night, 60);
+        Plan twice = Planners.here().plan(night, 60);
+        assertEquals(once.tasks(), twice.tasks());
+        assertEquals(once.levels(), twice.levels());
+        Plan hurried = Planners.here().plan(Nights.of(5, 14, 4), 0.1);
+        assertEquals(List.of(), PlanCheck.faults(Nights.of(5, 14, 4), hurried));
+        assertTrue(
+                hurried.status() == Plan.Status.CUT_SHORT
+                        || hurried.status() == Plan.Status.AS_PEOPLE_DO,
+                hurried.status().name());
+    }
+
+    @Test
+    void aNightWithNobodySaysSo() {
+        Night night = Nights.of(1, 3, 1);
+        Night nobody = new Night(night.until(), List.of(), night.places(), night.heater(), night.tasks());
+        Plan plan = Planners.here().plan(nobody, 5);
+        assertEquals(3, plan.unplaced().size());
+        assertEquals("night.nobody-may", plan.unplaced().getFirst().reason().id());
+    }
+}

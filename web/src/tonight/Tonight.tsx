@@ -1,0 +1,179 @@
+import "./tonight.css";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback } from "react";
+import { useSearchParams } from "react-router";
+import { api, message, unwrap } from "../api/client";
+import { keys } from "../shared/keys";
+import { useLive } from "../shared/live";
+import { say } from "../shared/say";
+import { useClock } from "../shared/session";
+import { Changes } from "./Changes";
+import { Drawing } from "./Drawing";
+import { blocksOf } from "./night";
+import { Ready } from "./Ready";
+import { Waits } from "./Waits";
+
+const REST = 60_000;
+
+/** The night: who does what, where and when, and what waits for whoever looks. */
+export default function Tonight() {
+  const queries = useQueryClient();
+  const clock = useClock();
+  const [params, setParams] = useSearchParams();
+  const whatIf = params.get("if") ?? undefined;
+  const person = params.get("person") ?? "";
+  const tonight = useQuery({
+    queryKey: keys.tonight(whatIf ?? ""),
+    queryFn: () => unwrap(api.GET("/api/tonight", { params: { query: { whatIf } } })),
+    refetchInterval: REST,
+    placeholderData: (before) => before,
+  });
+  useLive(useCallback(() => void queries.invalidateQueries({ queryKey: keys.tonight() }), [queries]));
+  const put = (name: string, value: string | null) =>
+    setParams((now) => {
+      const next = new URLSearchParams(now);
+      if (value === null) {
+        next.delete(name);
+      } else {
+        next.set(name, value);
+      }
+      return next;
+    });
+  if (tonight.isPending) {
+    return (
+      <main className="page-state">
+        <h1>{say("tonight.tonight.planning", "Planning the night…")}</h1>
+        <p>{say("tonight.tonight.takes-seconds", "That takes a few seconds; after that it is kept.")}</p>
+      </main>
+    );
+  }
+  if (!tonight.data) {
+    return (
+      <main className="page-state" role="alert">
+        <h1>{say("tonight.tonight.cannot-be-planned", "The night cannot be planned")}</h1>
+        <p>{message(tonight.error)}</p>
+        <button className="btn" type="button" onClick={() => tonight.refetch()}>
+          {say("tonight.tonight.try-again", "Try again")}
+        </button>
+      </main>
+    );
+  }
+  const night = tonight.data;
+  const at = (minute: number) => clock.time(night.from + minute * 60_000);
+  const blocks = blocksOf(night);
+  const shown = person === "" ? blocks : blocks.filter((b) => b.people.includes(person));
+  const left = night.until - night.now;
+  const hours = Math.floor(Math.max(0, left) / 3_600_000);
+  const minutes = Math.floor((Math.max(0, left) % 3_600_000) / 60_000);
+  return (
+    <main className="tonight">
+      <div className="tonight-head">
+        <h1>{say("tonight.tonight.title", "The night of {0}", clock.day(night.from))}</h1>
+        <p className="tonight-clock">
+          {say(
+            "tonight.tonight.to-production",
+            "{0} h {1} min to production at {2}",
+            hours,
+            minutes,
+            at(night.minutes),
+          )}
+        </p>
+        <span className="grow" />
+        {tonight.isFetching && (
+          <output className="quiet">{say("tonight.tonight.replanning", "Planning again…")}</output>
+        )}
+        <label className="no-print">
+          {say("tonight.tonight.sheet-of", "Sheet of")}{" "}
+          <select value={person} onChange={(e) => put("person", e.currentTarget.value || null)}>
+            <option value="">{say("tonight.tonight.everybody", "everybody")}</option>
+            {night.people
+              .filter((p) => blocks.some((b) => b.people.includes(p.id)))
+              .map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.name}
+                </option>
+              ))}
+          </select>
+        </label>
+        <button className="btn small no-print" type="button" onClick={() => window.print()}>
+          {say("tonight.tonight.print", "Print")}
+        </button>
+      </div>
+      {whatIf && (
+        <p className="note now">
+          {say("tonight.tonight.only-tried", "This is only tried; nobody was told. ")}
+          <button className="btn small" type="button" onClick={() => put("if", null)}>
+            {say("tonight.tonight.back", "Back to the plan")}
+          </button>
+        </p>
+      )}
+      <div className="tonight-body">
+        <section className="tonight-plan" aria-label={say("tonight.tonight.plan", "The plan")}>
+          {blocks.length === 0 ? (
+            <p className="page-state">
+              {night.cleans.length === 0
+                ? say("tonight.tonight.nothing-due", "Nothing is due this night.")
+                : say(
+                    "tonight.tonight.nothing-fits",
+                    "Nothing of what is due can be planned; the side says why.",
+                  )}
+            </p>
+          ) : (
+            <Drawing night={night} blocks={shown} all={blocks} at={at} />
+          )}
+          <Quality night={night} at={at} />
+        </section>
+        <aside className="tonight-side">
+          <Waits />
+          <Ready night={night} blocks={blocks} at={at} />
+          <Changes night={night} at={at} onTry={(v) => put("if", v)} />
+        </aside>
+      </div>
+    </main>
+  );
+}
+
+const LEVELS: Record<string, string> = {
+  "out-of-use": say("tonight.level.out-of-use", "machines out of use"),
+  "left-out": say("tonight.level.left-out", "cleans left out"),
+  late: say("tonight.level.late", "minutes late"),
+  changes: say("tonight.level.changes", "hand-overs"),
+  load: say("tonight.level.load", "most work of one person"),
+  end: say("tonight.level.end", "end of the night"),
+  unattended: say("tonight.level.unattended", "unattended things early"),
+};
+
+type QualityProps = { night: import("./night").Night; at: (minute: number) => string };
+
+/** How good the plan is known to be, and against how people would do it. */
+function Quality({ night, at }: QualityProps) {
+  const p = night.plan;
+  const end = Math.max(0, ...p.tasks.map((t) => t.to));
+  return (
+    <p className="quiet tonight-quality">
+      {p.status === "optimal"
+        ? say("tonight.quality.optimal", "No plan is better on any count.")
+        : p.status === "as-people-do"
+          ? say("tonight.quality.as-people", "Made as people would do it: there is no solver on this system.")
+          : say(
+              "tonight.quality.gap",
+              "On “{0}” it may be up to {1} % from the best; above that nothing is better.",
+              LEVELS[p.level] ?? p.level,
+              p.gapPercent,
+            )}{" "}
+      {say(
+        "tonight.quality.ends",
+        "It ends at {0}; one after the other, as people do it, at {1}{2}.",
+        at(end),
+        at(night.peopleEnd),
+        night.peopleLeftOut > 0
+          ? say(
+              "tonight.quality.leaves-out",
+              ", with {0, plural, one {# machine} other {# machines}} left out",
+              night.peopleLeftOut,
+            )
+          : "",
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,61 @@
+import type { Schemas } from "../api/client";
+
+export type Night = Schemas["TonightView"];
+export type PlacedTask = Schemas["TaskDocument"];
+
+/** A task with all that is known of it. */
+export type Lane = { id: string; name: string; kind: "person" | "place" | "machine" };
+export type Block = PlacedTask & { name: string; machine: string; critical: boolean };
+
+/** Every placed task with its name and machine. */
+export function blocksOf(night: Night): Block[] {
+  const tasks = new Map(night.tasks.map((t) => [t.id, t]));
+  const machines = new Map(night.cleans.map((c) => [c.procedure, c.machine]));
+  const critical = new Set(night.plan.critical);
+  return night.plan.tasks.map((t) => {
+    const task = tasks.get(t.id);
+    return {
+      ...t,
+      name: task?.name ?? t.id,
+      machine: machines.get(task?.group ?? "") ?? "",
+      critical: critical.has(t.id),
+    };
+  });
+}
+
+/** Who has something to do, then the places in which something lies by itself. */
+export function lanesOf(night: Night, blocks: Block[]): Lane[] {
+  const busy = new Set(blocks.flatMap((b) => b.people));
+  const held = new Set(blocks.filter((b) => !b.hands).map((b) => laneOfWait(b)));
+  return [
+    ...night.people
+      .filter((p) => busy.has(p.id))
+      .map((p) => ({ id: p.id, name: p.name, kind: "person" as const })),
+    ...night.places
+      .filter((p) => held.has(p.id))
+      .map((p) => ({ id: p.id, name: p.name, kind: "place" as const })),
+    ...[...held]
+      .filter((h) => h.startsWith(AT))
+      .sort()
+      .map((h) => ({ id: h, name: h.slice(AT.length), kind: "machine" as const })),
+  ];
+}
+
+const AT = "at ";
+
+/** What runs by itself lies in a place, or in the machine. */
+export const laneOfWait = (b: Block) => b.place ?? `${AT}${b.machine}`;
+
+/** When each machine is ready, the latest first. */
+export function readyOf(night: Night, blocks: Block[]) {
+  return night.cleans
+    .map((c) => {
+      const own = blocks.filter((b) => b.machine === c.machine);
+      return {
+        ...c,
+        ready: own.length === 0 ? undefined : Math.max(...own.map((b) => b.to)),
+        left: night.plan.unplaced.find((u) => u.id === c.procedure),
+      };
+    })
+    .sort((a, b) => (b.ready ?? 9999) - (a.ready ?? 9999));
+}
