@@ -28,8 +28,10 @@ describe("the bar of the desk", () => {
     expect(await screen.findByRole("link", { name: "People" })).toBeTruthy();
     const places = screen.getByRole("navigation", { name: "Places" });
     expect([...places.querySelectorAll("a")].map((a) => a.textContent)).toEqual([
+      "Tonight",
       "Machines",
       "Procedures",
+      "Due",
       "Mixing",
       "Floor",
       "Board",

@@ -25,7 +25,7 @@ export function Chosen({ task: t, now }: Props) {
   const [count, setCount] = useState<number | "">("");
   const [replaced, setReplaced] = useState(false);
   const [done, setDone] = useState<string | null>(null);
-  const works = session?.role !== "AUDITOR";
+  const works = session !== undefined && session.role !== "AUDITOR";
   const decides = session?.role === "SUPERVISOR" || session?.role === "QA";
   const write = (made: Made, words: string) => {
     site.write(made);

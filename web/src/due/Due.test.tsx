@@ -87,7 +87,7 @@ describe("what is due", () => {
     expect(screen.getByText(/2 days/)).toBeDefined();
     expect(screen.queryByText("Filler, daily")).toBeNull();
     expect(screen.getByText(/3 things wait, 1 late/)).toBeDefined();
-    expect(screen.getByText(/10 minutes left/)).toBeDefined();
+    expect(await screen.findByText(/10 minutes left/)).toBeDefined();
     expect(screen.getByText(/guard broken/)).toBeDefined();
     fireEvent.click(screen.getByLabelText(/with what is done/));
     expect(await screen.findByText("Filler, daily", { exact: false })).toBeDefined();
@@ -98,7 +98,7 @@ describe("what is due", () => {
     expect((await screen.findByRole("link", { name: "Start this round" })).getAttribute("href")).toBe(
       "/floor/start/sl1-daily",
     );
-    await user.click(screen.getByText("Let it go this once"));
+    await user.click(await screen.findByText("Let it go this once"));
     const keep = screen.getByRole("button", { name: "Write the reason down" });
     expect(keep.hasAttribute("disabled")).toBe(true);
     expect(screen.getByText(/makes nothing clean/)).toBeDefined();

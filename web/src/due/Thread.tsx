@@ -24,7 +24,7 @@ export function Thread({ task, now }: Props) {
   }
   const dueAt = due ?? to;
   return (
-    <svg className={`due-thread ${state.toLowerCase()}`} viewBox={`0 0 ${WIDE} 22`} aria-hidden="true">
+    <svg className={`due-thread is-${state.toLowerCase()}`} viewBox={`0 0 ${WIDE} 22`} aria-hidden="true">
       {since !== undefined && (
         <>
           <path d={`M${LEFT} ${MID}H${x(dueAt)}`} className="thread-plain" />
@@ -54,7 +54,7 @@ function hatch(from: number, to: number): string {
 /** How a task stands, as a shape: nobody needs the colour. */
 export function StateShape({ state }: { state: DueTask["state"] }) {
   return (
-    <svg className={`due-shape ${state.toLowerCase()}`} viewBox="0 0 24 24" aria-hidden="true">
+    <svg className={`due-shape is-${state.toLowerCase()}`} viewBox="0 0 24 24" aria-hidden="true">
       {state === "DONE" && <path className="full" d="M12 2L22 12L12 22L2 12Z" />}
       {state === "SOON" && <path d="M12 3L21 12L12 21L3 12Z" />}
       {state === "DUE" && <path d="M3 8H21M3 16H21" />}

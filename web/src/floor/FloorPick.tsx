@@ -10,6 +10,7 @@ import { keys } from "../shared/keys";
 import { Shape, STANDING, type Standing } from "../shared/Standing";
 import { useClock, useSession } from "../shared/session";
 import { Frame } from "./Frame";
+import { NextForMe } from "./NextForMe";
 
 /** What has to be done first comes first: what goes on, what is dirty, the rest. */
 const DUE: Record<Standing, number> = { CLEANING: 0, DIRTY: 1, HELD: 2, WAITING: 3, IN_USE: 4, RELEASED: 5 };
@@ -49,6 +50,7 @@ export default function FloorPick() {
           {say("floor.floor-pick.to-the-desk", "To the desk")}
         </Link>
       </header>
+      {!code && <NextForMe />}
       {rows.isPending && <p className="floor-state">{say("floor.floor-pick.loading", "Loading…")}</p>}
       {rows.isError && (
         <div className="floor-state" role="alert">

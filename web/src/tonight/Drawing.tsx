@@ -1,3 +1,4 @@
+import { useEffect, useRef, useState } from "react";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
 import { type Block, type Lane, laneOfWait, lanesOf, type Night } from "./night";
@@ -13,9 +14,10 @@ type Props = {
 const MINUTE = 1.75;
 const TOP = 34;
 const AXIS = 52;
-const PERSON = 168;
-const PLACE = 96;
 const TANK = 74;
+/** Before the page is laid out. */
+const FIRST = 900;
+const LETTER = 7;
 
 /**
  * The night running down like a ribbon. Each person is a lane; what they do is a block with its machine. What runs by
@@ -23,15 +25,26 @@ const TANK = 74;
  * drawn heavier; the amber line is now.
  */
 export function Drawing({ night, blocks, all, at }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(FIRST);
+  useEffect(() => {
+    const watch = new ResizeObserver(([e]) => setWidth(Math.max(560, Math.floor(e.contentRect.width))));
+    if (frame.current) {
+      watch.observe(frame.current);
+    }
+    return () => watch.disconnect();
+  }, []);
   const lanes = lanesOf(night, all);
-  const x = new Map<string, number>();
+  const lane = new Map<string, Place>();
+  const shares = lanes.reduce((sum, l) => sum + share(l, all), 0);
   let right = AXIS;
   for (const l of lanes) {
-    x.set(l.id, right);
-    right += l.kind === "person" ? PERSON : PLACE;
+    const wide = ((width - AXIS - 12 - TANK) * share(l, all)) / Math.max(1, shares);
+    lane.set(l.id, { x: right, wide });
+    right += wide;
   }
+  const at0 = (id: string) => lane.get(id) ?? { x: 0, wide: 0 };
   const tank = right + 12;
-  const width = tank + TANK;
   const end = Math.max(60, ...all.map((b) => b.to), ...night.plan.breaks.map((r) => r.to));
   const until = Math.min(night.minutes, Math.ceil((end + 20) / 30) * 30);
   const height = TOP + until * MINUTE + 10;
@@ -39,7 +52,7 @@ export function Drawing({ night, blocks, all, at }: Props) {
   const now = (night.now - night.from) / 60_000;
   const hours = Array.from({ length: Math.floor(until / 60) + 1 }, (_, i) => i * 60);
   return (
-    <div className="night">
+    <div className="night" ref={frame}>
       <svg
         viewBox={`0 0 ${width} ${height}`}
         style={{ width, height }}
@@ -58,19 +71,25 @@ export function Drawing({ night, blocks, all, at }: Props) {
           </g>
         ))}
         {lanes.map((l) => (
-          <LaneHead key={l.id} lane={l} x={x.get(l.id) ?? 0} bottom={y(until)} />
+          <LaneHead
+            key={l.id}
+            lane={l}
+            place={at0(l.id)}
+            bottom={y(until)}
+            first={lanes.filter((o) => o.name.split(" ")[0] === l.name.split(" ")[0]).length === 1}
+          />
         ))}
         {night.plan.breaks
-          .filter((r) => x.has(r.person) && r.from < until)
+          .filter((r) => lane.has(r.person) && r.from < until)
           .map((r) => (
             <g key={`${r.person}${r.from}`} className="night-break">
               <rect
-                x={(x.get(r.person) ?? 0) + 6}
+                x={at0(r.person).x + 5}
                 y={y(r.from)}
-                width={PERSON - 14}
+                width={at0(r.person).wide - 10}
                 height={(r.to - r.from) * MINUTE}
               />
-              <text x={(x.get(r.person) ?? 0) + 14} y={y(r.from) + 17}>
+              <text x={at0(r.person).x + 12} y={y(r.from) + 17}>
                 {say("tonight.drawing.break", "break")}
               </text>
             </g>
@@ -78,13 +97,13 @@ export function Drawing({ night, blocks, all, at }: Props) {
         {blocks
           .filter((b) => !b.hands)
           .map((b) => (
-            <Wait key={b.id} block={b} x={x.get(laneOfWait(b)) ?? 0} y={y} from={giver(b, all, x)} />
+            <Wait key={b.id} block={b} place={at0(laneOfWait(b))} y={y} from={giver(b, all, lane)} />
           ))}
         {blocks
           .filter((b) => b.hands)
           .flatMap((b) =>
             b.people.map((p) => (
-              <Work key={`${b.id}${p}`} block={b} x={x.get(p) ?? 0} y={y} two={b.people.length > 1} />
+              <Work key={`${b.id}${p}`} block={b} place={at0(p)} y={y} two={b.people.length > 1} />
             )),
           )}
         <Tank night={night} x={tank} y={y} until={until} />
@@ -104,55 +123,75 @@ export function Drawing({ night, blocks, all, at }: Props) {
   );
 }
 
+type Place = { x: number; wide: number };
+
+/** Who only releases needs less room than who cleans; a place needs least. */
+function share(l: Lane, all: Block[]): number {
+  const works = all.some((b) => b.people.includes(l.id) && !b.id.endsWith("/release"));
+  return l.kind === "person" ? (works ? 11 : 5) : l.kind === "place" ? 4 : 3;
+}
+
+/** A code without the letters that all machines of the site share. */
+const short = (code: string) => code.replace(/^[A-Z]+-/, "");
+
+/** As much of some words as there is room for. */
+const cut = (words: string, wide: number) => {
+  const room = Math.max(1, Math.floor(wide / LETTER));
+  return words.length > room ? `${words.slice(0, room - 1)}…` : words;
+};
+
 /** The lane from which something was put down to run by itself. */
-function giver(b: Block, all: Block[], x: Map<string, number>): { x: number; to: number } | undefined {
+function giver(b: Block, all: Block[], lanes: Map<string, Place>): { x: number; to: number } | undefined {
   const before = all
     .filter((o) => o.hands && o.machine === b.machine && o.to <= b.from)
     .sort((p, q) => q.to - p.to)[0];
   const lane = before?.people[0];
-  return before && lane !== undefined ? { x: (x.get(lane) ?? 0) + PERSON - 8, to: before.to } : undefined;
+  const place = lane === undefined ? undefined : lanes.get(lane);
+  return before && place ? { x: place.x + place.wide - 5, to: before.to } : undefined;
 }
 
-function LaneHead({ lane, x, bottom }: { lane: Lane; x: number; bottom: number }) {
-  const wide = lane.kind === "person" ? PERSON : PLACE;
-  const short =
-    lane.name.length > (lane.kind === "person" ? 20 : 12)
-      ? `${lane.name.slice(0, lane.kind === "person" ? 19 : 11)}…`
-      : lane.name;
+type HeadProps = { lane: Lane; place: Place; bottom: number; first: boolean };
+
+function LaneHead({ lane, place, bottom, first }: HeadProps) {
+  const person = lane.kind === "person";
+  const head = person
+    ? first
+      ? lane.name.split(" ")[0]
+      : lane.name
+    : lane.kind === "machine"
+      ? short(lane.name)
+      : told(lane.name);
   return (
     <g className={`night-lane ${lane.kind}`}>
       <title>{lane.name}</title>
-      <path d={`M${x} ${TOP - 6}V${bottom}`} />
-      <text
-        x={x + (lane.kind === "person" ? 8 : wide / 2)}
-        y={20}
-        textAnchor={lane.kind === "person" ? "start" : "middle"}
-      >
-        {lane.kind === "person" ? short : told(short)}
+      <path d={`M${place.x} ${TOP - 6}V${bottom}`} />
+      <text x={place.x + (person ? 6 : place.wide / 2)} y={20} textAnchor={person ? "start" : "middle"}>
+        {cut(head, place.wide - 4)}
       </text>
     </g>
   );
 }
 
-type WorkProps = { block: Block; x: number; y: (minute: number) => number; two: boolean };
+type WorkProps = { block: Block; place: Place; y: (minute: number) => number; two: boolean };
 
 /** A stretch by hand: machine and what is done; the fold at its side says that two are at it. */
-function Work({ block: b, x, y, two }: WorkProps) {
+function Work({ block: b, place, y, two }: WorkProps) {
   const top = y(b.from);
   const tall = Math.max(4, (b.to - b.from) * MINUTE - 2);
   const words = told(b.name);
-  const room = 22 - b.machine.length;
   return (
     <g className={`night-work ${b.critical ? "critical" : ""}`}>
       <title>
         {b.machine} {words}
       </title>
-      <rect x={x + 6} y={top} width={PERSON - 14} height={tall} />
-      {two && <path d={`M${x + PERSON - 20} ${top}l12 0l0 ${Math.min(tall, 12)}z`} className="two" />}
+      <rect x={place.x + 5} y={top} width={Math.max(1, place.wide - 10)} height={tall} />
+      {two && (
+        <path d={`M${place.x + place.wide - 18} ${top}l12 0l0 ${Math.min(tall, 12)}z`} className="two" />
+      )}
       {tall >= 13 && (
-        <text x={x + 12} y={top + Math.min(15, tall - 2)}>
-          <tspan className="night-machine">{b.machine}</tspan>{" "}
-          {words.length > room ? `${words.slice(0, room - 1)}…` : words}
+        <text x={place.x + 11} y={top + Math.min(15, tall - 2)}>
+          <tspan className="night-machine">{short(b.machine)}</tspan>{" "}
+          {cut(words, place.wide - 26 - short(b.machine).length * 8)}
         </text>
       )}
     </g>
@@ -161,14 +200,14 @@ function Work({ block: b, x, y, two }: WorkProps) {
 
 type WaitProps = {
   block: Block;
-  x: number;
+  place: Place;
   y: (minute: number) => number;
   from: { x: number; to: number } | undefined;
 };
 
 /** What runs by itself: a dotted line in its place, hung on a thread from whoever put it there. */
-function Wait({ block: b, x, y, from }: WaitProps) {
-  const middle = x + PLACE / 2;
+function Wait({ block: b, place, y, from }: WaitProps) {
+  const middle = place.x + place.wide / 2;
   return (
     <g className={`night-wait ${b.critical ? "critical" : ""}`}>
       <title>
@@ -184,7 +223,7 @@ function Wait({ block: b, x, y, from }: WaitProps) {
       <path d={`M${middle - 5} ${y(b.to)}h10`} className="ends" />
       {(b.to - b.from) * MINUTE >= 16 && (
         <text x={middle + 8} y={(y(b.from) + y(b.to)) / 2 + 5}>
-          {b.machine.replace(/^[A-Z]+-/, "")}
+          {short(b.machine)}
         </text>
       )}
     </g>

@@ -104,9 +104,9 @@ describe("tonight", () => {
     expect(within(ready).getByText(/ready at 23:06/)).toBeDefined();
     expect(within(ready).getByText(/stands out of use/)).toBeDefined();
     expect(within(ready).getByText(/It takes 500 minutes.*Production starts 20 minutes later/)).toBeDefined();
-    expect(screen.getByRole("link", { name: /QK-SW1 .*: look and release/ }).getAttribute("href")).toBe(
-      "/release/r1",
-    );
+    expect(
+      (await screen.findByRole("link", { name: /QK-SW1 .*: look and release/ })).getAttribute("href"),
+    ).toBe("/release/r1");
   });
 
   it("takes a change by one press, and tries one without saying it", async () => {

@@ -149,4 +149,43 @@ class MainTest {
         assertEquals(2, run(line.strip().split(" ")));
         assertTrue(said().contains(says), said());
     }
+
+    @Test
+    void dueTellsByItsExitCodeAndNamesWhatIsWrong(@TempDir Path dir) throws IOException {
+        Path file = dir.resolve("due.json");
+        Files.writeString(
+                file,
+                """
+                {"days":{"zone":"Europe/London"},
+                 "tasks":[{"id":"t","machine":"M","name":"Clean","interval":{"every":"weekly"}}],
+                 "done":[{"task":"t","finished":"2026-03-02T22:00:00Z"}]}
+                """);
+        assertEquals(0, run("due", file.toString(), "--at", "2026-03-05T12:00:00+00:00"));
+        assertEquals(1, run("due", file.toString(), "--at", "2026-03-12T12:00:00+00:00", "--json"));
+        assertTrue(said().contains("\"state\" : \"late\""), said());
+        assertEquals(2, run("due", file.toString(), "--at", "yesterday"));
+        assertEquals(2, run("due"));
+        assertEquals(2, run("due", file.toString(), "--soon"));
+        Files.writeString(file, "{\"days\":{\"zone\":\"Europe/London\"}}");
+        assertEquals(2, run("due", file.toString()));
+    }
+
+    @Test
+    void planIsAsGoodAsItSays(@TempDir Path dir) throws IOException {
+        assertEquals(0, run("plan", "--demo", "--json"), said());
+        assertTrue(said().contains("\"gapPercent\""), said());
+        assertEquals(2, run("plan"));
+        assertEquals(2, run("plan", "--demo", "--seconds", "0"));
+        assertEquals(2, run("plan", "--demo", "night.json"));
+        Path file = dir.resolve("night.json");
+        Files.writeString(
+                file,
+                """
+                {"from":"2026-11-29T21:00:00Z","until":"2026-11-29T22:00:00Z","people":[{"id":"a"}],
+                 "tasks":[{"id":"x","minutes":50},{"id":"y","minutes":50,"must":true}]}
+                """);
+        assertEquals(1, run("plan", file.toString()));
+        assertTrue(said().contains("left out  x"), said());
+        assertTrue(said().contains("What would help"), said());
+    }
 }

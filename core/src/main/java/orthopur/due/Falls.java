@@ -354,13 +354,13 @@ final class Falls {
     }
 
     private Fall rolling(Frequency f) {
-        Text words = Text.of("due.every-" + f.name().toLowerCase(Locale.ROOT), f.shown());
         return switch (f) {
-            case WEEKLY -> rolling(d -> d.plusWeeks(1), 1, words);
-            case MONTHLY -> rolling(d -> d.plusMonths(1), 3, words);
-            case QUARTERLY -> rolling(d -> d.plusMonths(3), 7, words);
-            case YEARLY -> rolling(d -> d.plusYears(1), 30, words);
-            default -> rolling(d -> d.plusDays(1), 0, words);
+            case WEEKLY -> rolling(d -> d.plusWeeks(1), 1, Text.of("due.weekly", "weekly"));
+            case MONTHLY -> rolling(d -> d.plusMonths(1), 3, Text.of("due.monthly", "monthly"));
+            case QUARTERLY ->
+                    rolling(d -> d.plusMonths(3), 7, Text.of("due.quarterly", "quarterly"));
+            case YEARLY -> rolling(d -> d.plusYears(1), 30, Text.of("due.yearly", "yearly"));
+            default -> rolling(d -> d.plusDays(1), 0, Text.of("due.daily", "daily"));
         };
     }
 

@@ -48,6 +48,7 @@ public final class CleanJobs {
     private double minutes;
     private int people = 1;
     private double hot;
+    private double longest;
     private String name = "";
     private final Set<String> places = new TreeSet<>();
 
@@ -121,8 +122,10 @@ public final class CleanJobs {
             close();
         }
         people = Math.max(1, s.people());
-        if (name.isEmpty()) {
+        // A stretch is called after the longest thing in it.
+        if (name.isEmpty() || (s.minutes() > longest && tells(a))) {
             name = a.verb() + subject(a);
+            longest = tells(a) ? s.minutes() : 0;
         }
         minutes += s.minutes() * wish.pace();
         Solution solution = a.solution();
@@ -134,6 +137,14 @@ public final class CleanJobs {
         if (runs != null && runs.toMinutes() >= SHORTEST) {
             run(a, (int) runs.toMinutes());
         }
+    }
+
+    /** Whether a stretch is known by it: not by its preparations. */
+    private static boolean tells(Action a) {
+        return !(a instanceof Action.Prepare
+                || a instanceof Action.WashHands
+                || a instanceof Action.Record
+                || a instanceof Action.HoldPoint);
     }
 
     private String subject(Action a) {
@@ -216,6 +227,7 @@ public final class CleanJobs {
         minutes = 0;
         hot = 0;
         name = "";
+        longest = 0;
         places.clear();
         return List.copyOf(next);
     }

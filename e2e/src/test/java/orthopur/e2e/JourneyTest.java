@@ -33,7 +33,7 @@ class JourneyTest {
             b.signIn("Ilse Varga".repeat(30), "guess");
             assertThat(b.page.getByRole(AriaRole.ALERT)).containsText("do not match");
             b.signIn("Ilse Varga", "quillmere-ilse");
-            b.page.waitForURL("**/board");
+            b.page.waitForURL("**/tonight");
             accessible(b);
         }
     }

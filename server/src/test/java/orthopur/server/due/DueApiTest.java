@@ -78,7 +78,7 @@ class DueApiTest {
     @Test
     void lettingGoIsForWhoAnswersForItAndKeepsTheReason() {
         SiteEntry no = new SiteEntry.TaskLetGo("qk-ov1-weekly", "belt is away", now.millis());
-        assertEquals(409, enter(maren, no).status());
+        assertEquals(403, enter(maren, no).status());
         assertEquals(200, enter(ilse, no).status());
         JsonNode stream = ilse.read("/api/stream").body().get("newest");
         // Only the list needs it: it does not travel to every tablet.
