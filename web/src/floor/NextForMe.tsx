@@ -5,7 +5,7 @@ import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
-import { told } from "../shared/texts";
+import { toldTask } from "../shared/texts";
 
 const SHOWN = 3;
 
@@ -40,7 +40,7 @@ export function NextForMe() {
         {next.map((t) => (
           <li key={t.id}>
             <strong>{clock.time(night.from + t.from * 60_000)}</strong> {machine(tasks.get(t.id)?.group)}{" "}
-            {told(tasks.get(t.id)?.name ?? t.id)}
+            {toldTask(tasks.get(t.id)?.name ?? t.id)}
             {t.people.length > 1 && ` · ${say("floor.next.two", "{0} people", t.people.length)}`}
           </li>
         ))}

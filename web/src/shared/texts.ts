@@ -74,6 +74,9 @@ function list(texts: Texts, english: string): string | undefined {
 /** A text of a sheet or a procedure, in the reader's language and the site's unit. */
 export const told = (english: string): string => inUnits(translate(textsOf(), english), english);
 
+/** What is done and to what, as the plan of a night names a task: "Wash: blade, scraper". */
+export const toldTask = (english: string): string => english.split(": ").map(told).join(" ");
+
 export function useLanguages() {
   return useQuery({
     queryKey: keys.languages(),

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { told, toldTask } from "../shared/texts";
 import { type Block, type Lane, laneOfWait, lanesOf, type Night } from "./night";
 
 type Props = {
@@ -112,7 +112,7 @@ export function Drawing({ night, blocks, all, at }: Props) {
       <ol className={`night-list ${blocks.length === all.length ? "sr-only" : ""}`}>
         {blocks.map((b) => (
           <li key={b.id}>
-            {at(b.from)}–{at(b.to)} {b.machine}: {told(b.name)}
+            {at(b.from)}–{at(b.to)} {b.machine}: {toldTask(b.name)}
             {b.hands
               ? `, ${b.people.map((p) => night.people.find((n) => n.id === p)?.name ?? p).join(", ")}`
               : `, ${say("tonight.drawing.by-itself", "by itself")}`}
@@ -166,7 +166,8 @@ function LaneHead({ lane, place, bottom, first }: HeadProps) {
       <title>{lane.name}</title>
       <path d={`M${place.x} ${TOP - 6}V${bottom}`} />
       <text x={place.x + (person ? 6 : place.wide / 2)} y={20} textAnchor={person ? "start" : "middle"}>
-        {cut(head, place.wide - 4)}
+        {/* What hangs in a machine has its name beside it; a head that does not fit says nothing. */}
+        {lane.kind === "machine" && head.length * LETTER > place.wide ? "" : cut(head, place.wide - 4)}
       </text>
     </g>
   );
@@ -178,7 +179,7 @@ type WorkProps = { block: Block; place: Place; y: (minute: number) => number; tw
 function Work({ block: b, place, y, two }: WorkProps) {
   const top = y(b.from);
   const tall = Math.max(4, (b.to - b.from) * MINUTE - 2);
-  const words = told(b.name);
+  const words = toldTask(b.name);
   return (
     <g className={`night-work ${b.critical ? "critical" : ""}`}>
       <title>
@@ -211,7 +212,7 @@ function Wait({ block: b, place, y, from }: WaitProps) {
   return (
     <g className={`night-wait ${b.critical ? "critical" : ""}`}>
       <title>
-        {b.machine} {told(b.name)}
+        {b.machine} {toldTask(b.name)}
       </title>
       {from && (
         <path

@@ -22,9 +22,9 @@ const NIGHT = {
   ],
   places: [{ id: "sink", name: "sink", slots: 3 }],
   tasks: [
-    { id: "sl1/1", name: "Remove blade", group: "sl1-daily", minutes: 40, hands: true, hotLitres: 0 },
+    { id: "sl1/1", name: "Remove: blade", group: "sl1-daily", minutes: 40, hands: true, hotLitres: 0 },
     { id: "sl1/2", name: "Soak tray", group: "sl1-daily", minutes: 20, hands: false, hotLitres: 30 },
-    { id: "sl1/release", name: "Release QK-SL1", group: "sl1-daily", minutes: 6, hands: true, hotLitres: 0 },
+    { id: "sl1/release", name: "Release", group: "sl1-daily", minutes: 6, hands: true, hotLitres: 0 },
   ],
   cleans: [
     { procedure: "sl1-daily", title: "Slicer", machine: "QK-SL1", wanted: 480 },
@@ -125,7 +125,7 @@ describe("tonight", () => {
   it("makes a sheet for one person", async () => {
     tonight({}, "/tonight?person=1");
     const list = await screen.findAllByRole("listitem");
-    expect(list.some((l) => l.textContent?.includes("Release QK-SL1"))).toBe(true);
+    expect(list.some((l) => l.textContent?.includes("QK-SL1: Release"))).toBe(true);
     expect(list.some((l) => l.textContent?.includes("Remove blade"))).toBe(false);
   });
 

@@ -93,12 +93,26 @@ public final class Planning {
         for (int i = 0; i < tasks; i++) {
             Interval every =
                     new Interval(
-                            kinds[i % 4], null, null, null, List.of(), null, null, null, null,
+                            kinds[i % 4],
+                            null,
+                            null,
+                            null,
+                            List.of(),
+                            null,
+                            null,
+                            null,
+                            null,
                             null);
             all.add(
                     new Task(
-                            "t" + i, "m" + i / 4, "t" + i, every, kinds[i % 4], Task.Risk.FOOD,
-                            null, null));
+                            "t" + i,
+                            "m" + i / 4,
+                            "t" + i,
+                            every,
+                            kinds[i % 4],
+                            Task.Risk.FOOD,
+                            null,
+                            null));
         }
         for (int i = 0; i < entries; i++) {
             Instant at = now.minus(Duration.ofMinutes(random.nextInt(5_000_000)));
@@ -111,8 +125,18 @@ public final class Planning {
         Known known =
                 new Known(
                         new SiteDays(
-                                ZoneId.of("Europe/London"), LocalTime.of(5, 0), List.of(), List.of()),
-                        List.of(), all, done, uses, List.of(), List.of(), List.of(), List.of());
+                                ZoneId.of("Europe/London"),
+                                LocalTime.of(5, 0),
+                                List.of(),
+                                List.of()),
+                        List.of(),
+                        all,
+                        done,
+                        uses,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of());
         double best = Double.MAX_VALUE;
         for (int i = 0; i < 12; i++) {
             long begun = System.nanoTime();

@@ -102,7 +102,11 @@ final class Due {
         return since == null
                 ? "."
                 : ". Last done "
-                        + since.atZone(zone).toLocalDateTime().withSecond(0).withNano(0).toString()
+                        + since.atZone(zone)
+                                .toLocalDateTime()
+                                .withSecond(0)
+                                .withNano(0)
+                                .toString()
                                 .replace('T', ' ')
                         + ".";
     }

@@ -5,7 +5,8 @@ import java.util.List;
 
 /**
  * Entry: {@code verify FILE…}, {@code calc NAME key=value…}, {@code draft SHEET --kind KIND},
- * {@code format FILE}, {@code due FILE}, {@code plan FILE}, {@code simulate floor}, and what an administrator does beside the server.
+ * {@code format FILE}, {@code due FILE}, {@code plan FILE}, {@code simulate floor}, and what an
+ * administrator does beside the server.
  */
 public final class Main {
     static final int NOTHING = 0;

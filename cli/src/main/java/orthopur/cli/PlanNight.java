@@ -57,13 +57,19 @@ final class PlanNight {
                     String value = i + 1 < args.size() ? args.get(++i) : "";
                     seconds = seconds(value);
                     if (seconds <= 0) {
-                        err.println("--seconds needs a number from 0.1 to 600; \"" + value + "\" is none.");
+                        err.println(
+                                "--seconds needs a number from 0.1 to 600; \""
+                                        + value
+                                        + "\" is none.");
                         return Main.UNREADABLE;
                     }
                 }
                 default -> {
                     if (a.startsWith("--") || file != null) {
-                        err.println("plan knows no \"" + a + "\": plan FILE|--demo [--seconds N] [--json].");
+                        err.println(
+                                "plan knows no \""
+                                        + a
+                                        + "\": plan FILE|--demo [--seconds N] [--json].");
                         return Main.UNREADABLE;
                     }
                     file = Path.of(a);

@@ -67,8 +67,7 @@ final class SiteFiles {
     /** A procedure of the site with its sheet. */
     Procedure procedureOf(Path file) {
         ProcedureDocument d = procedure(null, read(file));
-        Set<String> known =
-                chemicals.stream().map(Chemical::id).collect(Collectors.toSet());
+        Set<String> known = chemicals.stream().map(Chemical::id).collect(Collectors.toSet());
         return ProcedureFormat.read(d, sheet(null, d.sheet()), known);
     }
 

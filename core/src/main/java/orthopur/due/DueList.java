@@ -90,7 +90,10 @@ public final class DueList {
     private static List<Ahead> taken(List<Ahead> all) {
         Map<String, List<Ahead>> byDay = new HashMap<>();
         all.forEach(
-                a -> byDay.computeIfAbsent(a.day() + " " + a.task().machine(), k -> new ArrayList<>()).add(a));
+                a ->
+                        byDay.computeIfAbsent(
+                                        a.day() + " " + a.task().machine(), k -> new ArrayList<>())
+                                .add(a));
         List<Ahead> left = new ArrayList<>();
         for (Ahead a : all) {
             List<Ahead> same = byDay.getOrDefault(a.day() + " " + a.task().machine(), List.of());
@@ -144,8 +147,7 @@ public final class DueList {
     private Due of(Task t) {
         Instant last = past.finished(t.id());
         String by = null;
-        for (Task deeper :
-                cleans.getOrDefault(t.machine() == null ? "" : t.machine(), List.of())) {
+        for (Task deeper : cleans.getOrDefault(t.machine() == null ? "" : t.machine(), List.of())) {
             if (t.takenAlongBy(deeper)) {
                 Instant other = past.finished(deeper.id());
                 if (other != null && (last == null || other.isAfter(last))) {
@@ -197,7 +199,11 @@ public final class DueList {
                         f.late(),
                         by,
                         false,
-                        Text.of("due.blocked", "{0}; it cannot be done: {1}", because, t.blocked()));
+                        Text.of(
+                                "due.blocked",
+                                "{0}; it cannot be done: {1}",
+                                because,
+                                t.blocked()));
             }
             Known.Missed let = past.missed(t.id(), due);
             boolean late = f.late() != null && !moment.isBefore(f.late());
@@ -227,7 +233,11 @@ public final class DueList {
                                         "due.missed",
                                         "{0}; it went by without being done, and nobody has said why",
                                         because)
-                                : Text.of("due.missed-twice", "{0}; let go before: {1}", because, let.why()));
+                                : Text.of(
+                                        "due.missed-twice",
+                                        "{0}; let go before: {1}",
+                                        because,
+                                        let.why()));
             }
             return new Due(
                     t,
@@ -241,8 +251,7 @@ public final class DueList {
         }
         // What cannot be told is never passed for done.
         if (missing != null) {
-            return new Due(
-                    t, Due.State.BLOCKED, last, due, f.late(), by, false, missing.because());
+            return new Due(t, Due.State.BLOCKED, last, due, f.late(), by, false, missing.because());
         }
         boolean soon = f.soon() != null && !moment.isBefore(f.soon());
         return new Due(

@@ -15,7 +15,9 @@ import orthopur.text.Text;
 
 /** When a task falls due by each of its intervals. */
 final class Falls {
-    /** Of hours of use and of counts: from this share on it is told ahead, beyond that it is late. */
+    /**
+     * Of hours of use and of counts: from this share on it is told ahead, beyond that it is late.
+     */
     private static final double NEAR = 0.9;
 
     private static final double BEYOND = 1.1;
@@ -196,8 +198,16 @@ final class Falls {
                 came == null
                         ? Text.of("due.end-of-day", "it was used on {0}", days.dayOf(from))
                         : meals
-                                ? Text.of("due.after-meal", "the meal period {0} ends at {1}", name, shown(end))
-                                : Text.of("due.after-shift", "the shift {0} ends at {1}", name, shown(end)));
+                                ? Text.of(
+                                        "due.after-meal",
+                                        "the meal period {0} ends at {1}",
+                                        name,
+                                        shown(end))
+                                : Text.of(
+                                        "due.after-shift",
+                                        "the shift {0} ends at {1}",
+                                        name,
+                                        shown(end)));
     }
 
     private Fall hours(int hours) {
@@ -222,7 +232,8 @@ final class Falls {
             return used >= NEAR * hours ? Fall.near(moment, because) : Fall.none(because);
         }
         Instant beyond = usedUp(uses, hours * BEYOND);
-        return new Fall(null, due, tolerated(due, beyond), usedUp(uses, hours * 2.0), false, because);
+        return new Fall(
+                null, due, tolerated(due, beyond), usedUp(uses, hours * 2.0), false, because);
     }
 
     /** When so many hours of use were full; null where they are not. */
@@ -302,7 +313,8 @@ final class Falls {
                                     "due.sign-not-looked",
                                     "nobody has looked for \"{0}\" yet",
                                     sign))
-                    : Fall.none(Text.of("due.sign-not-seen", "\"{0}\" has not been seen since", sign));
+                    : Fall.none(
+                            Text.of("due.sign-not-seen", "\"{0}\" has not been seen since", sign));
         }
         List<Known.Seen> answers = past.seen(task.machine(), sign, last);
         boolean two = answers.stream().anyMatch(s -> !s.there() && s.at().isAfter(seen));
@@ -324,7 +336,8 @@ final class Falls {
     private Fall event(String event) {
         Instant happened = past.event(task.machine(), event, last);
         if (happened == null) {
-            return Fall.none(Text.of("due.no-event", "due after {0}; none has been entered", event));
+            return Fall.none(
+                    Text.of("due.no-event", "due after {0}; none has been entered", event));
         }
         // What has happened stands before the next use, and until then it is not late.
         Instant used =
@@ -404,9 +417,7 @@ final class Falls {
         LocalDate first =
                 from == null
                         ? today
-                        : last == null
-                                ? days.dayOf(from)
-                                : days.dayOf(from).plusDays(early + 1L);
+                        : last == null ? days.dayOf(from) : days.dayOf(from).plusDays(early + 1L);
         LocalDate day = falls(first, every);
         return onDay(day, falls(day.plusDays(1), every), early, words);
     }
@@ -476,6 +487,11 @@ final class Falls {
 
     /** Day and time as the site's clocks show them. */
     private String shown(Instant at) {
-        return at.atZone(days.zone()).toLocalDateTime().withSecond(0).withNano(0).toString().replace('T', ' ');
+        return at.atZone(days.zone())
+                .toLocalDateTime()
+                .withSecond(0)
+                .withNano(0)
+                .toString()
+                .replace('T', ' ');
     }
 }

@@ -125,9 +125,7 @@ final class Past {
     }
 
     List<Known.Count> counts(@Nullable String machine, String counter) {
-        return machine == null
-                ? List.of()
-                : counts.getOrDefault(key(machine, counter), List.of());
+        return machine == null ? List.of() : counts.getOrDefault(key(machine, counter), List.of());
     }
 
     /**

@@ -74,8 +74,7 @@ public final class SiteKnown {
             }
         }
         for (MachineSheet s : sheets) {
-            machines.add(
-                    new Known.Machine(s.code(), clocks.get(s.code()), out(state, s.code())));
+            machines.add(new Known.Machine(s.code(), clocks.get(s.code()), out(state, s.code())));
             s.upkeep().forEach(u -> tasks.add(upkeep(s, u)));
             for (Kit k : s.kits()) {
                 if (k.life() != null) {
@@ -106,8 +105,7 @@ public final class SiteKnown {
             switch (k.entry()) {
                 case SiteEntry.TaskDone e -> done.add(new Known.Done(e.task(), null, at(e.at())));
                 case SiteEntry.KitFitted e ->
-                        done.add(
-                                new Known.Done(kitTask(e.machine(), e.kit()), null, at(e.at())));
+                        done.add(new Known.Done(kitTask(e.machine(), e.kit()), null, at(e.at())));
                 case SiteEntry.InstrumentChecked e ->
                         done.add(new Known.Done(CHECK + e.instrument(), null, at(e.at())));
                 case SiteEntry.TaskLetGo e ->
@@ -179,7 +177,8 @@ public final class SiteKnown {
     }
 
     private static List<Known.Out> out(SiteState state, String machine) {
-        SiteState.Known k = state.newest().get(new SiteEntry.OutOfUse(machine, true, "", 0).about());
+        SiteState.Known k =
+                state.newest().get(new SiteEntry.OutOfUse(machine, true, "", 0).about());
         return k != null && k.entry() instanceof SiteEntry.OutOfUse o && o.out()
                 ? List.of(new Known.Out(at(o.at()), null, o.why()))
                 : List.of();

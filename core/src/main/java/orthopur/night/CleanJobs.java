@@ -147,9 +147,10 @@ public final class CleanJobs {
                 || a instanceof Action.HoldPoint);
     }
 
+    /** Behind a colon, so that verb and names are each put into a language by themselves. */
     private String subject(Action a) {
         List<String> named = a.items().isEmpty() ? a.energies() : a.items();
-        return named.isEmpty() ? "" : " " + index.names(named);
+        return named.isEmpty() ? "" : ": " + index.names(named);
     }
 
     private static @Nullable Duration runs(Action a) {
@@ -245,7 +246,7 @@ public final class CleanJobs {
             jobs.add(
                     new Job(
                             id,
-                            "Release " + sheet.code(),
+                            "Release",
                             procedure.id(),
                             RELEASE,
                             true,
@@ -269,7 +270,7 @@ public final class CleanJobs {
             jobs.add(
                     job(
                             procedure.id() + "/warm-up",
-                            "Warm up " + sheet.code(),
+                            "Warm up",
                             (int) Math.max(1, sheet.warmUp().time().toMinutes()),
                             0,
                             Set.of(),

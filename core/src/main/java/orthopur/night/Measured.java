@@ -102,9 +102,7 @@ public final class Measured {
         }
         all.put(Aim.LATE, late);
         all.put(Aim.END, end);
-        all.put(
-                Aim.CHANGES,
-                (double) hands.values().stream().mapToInt(h -> h.size() - 1).sum());
+        all.put(Aim.CHANGES, (double) hands.values().stream().mapToInt(h -> h.size() - 1).sum());
         all.put(Aim.LOAD, (double) load.values().stream().mapToInt(l -> l).max().orElse(0));
         all.put(Aim.UNATTENDED, unattended);
         return all;

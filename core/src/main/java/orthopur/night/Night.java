@@ -152,10 +152,7 @@ public record Night(
     /** The tasks of each group, in the order in which they stand. */
     public Map<String, List<Job>> groups() {
         Map<String, List<Job>> all = new LinkedHashMap<>();
-        tasks.forEach(
-                t ->
-                        all.computeIfAbsent(t.group(), k -> new java.util.ArrayList<>())
-                                .add(t));
+        tasks.forEach(t -> all.computeIfAbsent(t.group(), k -> new java.util.ArrayList<>()).add(t));
         return all;
     }
 

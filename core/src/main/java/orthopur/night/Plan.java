@@ -53,7 +53,9 @@ public record Plan(
         LEFT_OUT,
         /** Minutes after the time at which something is wanted, summed. */
         LATE,
-        /** People at each group beyond the first, summed: work is handed over as rarely as it goes. */
+        /**
+         * People at each group beyond the first, summed: work is handed over as rarely as it goes.
+         */
         CHANGES,
         /** Minutes of work of whoever has most. */
         LOAD,
@@ -71,7 +73,9 @@ public record Plan(
     public record Level(Aim aim, double value, double bound, boolean proved) {
         /** How far it may be from the best, in percent of its value. */
         public double gapPercent() {
-            return proved || value <= bound ? 0 : 100 * (value - bound) / Math.max(1, Math.abs(value));
+            return proved || value <= bound
+                    ? 0
+                    : 100 * (value - bound) / Math.max(1, Math.abs(value));
         }
     }
 

@@ -81,7 +81,11 @@ public final class PlanCheck {
             for (String who : p.people()) {
                 Person person = people.get(who);
                 if (person == null) {
-                    fault("plan.nobody", "{0} is done by {1}, who is not in this night", p.id(), who);
+                    fault(
+                            "plan.nobody",
+                            "{0} is done by {1}, who is not in this night",
+                            p.id(),
+                            who);
                 } else if (j.running() == null || !j.running().people().contains(who)) {
                     may(p, j, person);
                 }
@@ -117,7 +121,12 @@ public final class PlanCheck {
         for (String other : j.otherThan()) {
             Placed o = placed.get(other);
             if (o != null && o.people().contains(person.id())) {
-                fault("plan.same-person", "{0} did {1} and may not do {2}", person.name(), other, p.id());
+                fault(
+                        "plan.same-person",
+                        "{0} did {1} and may not do {2}",
+                        person.name(),
+                        other,
+                        p.id());
             }
         }
     }
@@ -125,7 +134,11 @@ public final class PlanCheck {
     private void after(Placed p, After a) {
         Placed before = placed.get(a.task());
         if (before == null) {
-            fault("plan.missing-before", "{0} comes after {1}, which is left out", p.id(), a.task());
+            fault(
+                    "plan.missing-before",
+                    "{0} comes after {1}, which is left out",
+                    p.id(),
+                    a.task());
             return;
         }
         int gap = p.from() - before.to();
@@ -151,10 +164,8 @@ public final class PlanCheck {
                 .forEach(
                         (group, all) -> {
                             // What has begun stays, whether the rest of it fits or not.
-                            List<Job> rest =
-                                    all.stream().filter(j -> j.running() == null).toList();
-                            long in =
-                                    rest.stream().filter(j -> placed.containsKey(j.id())).count();
+                            List<Job> rest = all.stream().filter(j -> j.running() == null).toList();
+                            long in = rest.stream().filter(j -> placed.containsKey(j.id())).count();
                             if (in != 0 && in != rest.size()) {
                                 fault("plan.half", "{0} is planned in part only", group);
                             }
@@ -205,10 +216,14 @@ public final class PlanCheck {
 
     private void breaks() {
         for (Person p : night.people()) {
-            List<Rest> own =
-                    plan.breaks().stream().filter(r -> r.person().equals(p.id())).toList();
+            List<Rest> own = plan.breaks().stream().filter(r -> r.person().equals(p.id())).toList();
             if (own.size() != p.breaks().size()) {
-                fault("plan.breaks", "{0} has {1} breaks instead of {2}", p.name(), own.size(), p.breaks().size());
+                fault(
+                        "plan.breaks",
+                        "{0} has {1} breaks instead of {2}",
+                        p.name(),
+                        own.size(),
+                        p.breaks().size());
                 continue;
             }
             for (int i = 0; i < own.size(); i++) {
@@ -230,19 +245,29 @@ public final class PlanCheck {
                             .toList();
             for (Placed a : here) {
                 long same =
-                        here.stream().filter(b -> b.from() <= a.from() && a.from() < b.to()).count();
+                        here.stream()
+                                .filter(b -> b.from() <= a.from() && a.from() < b.to())
+                                .count();
                 if (same > place.slots()) {
-                    fault("plan.full", "{0} has {1} things at once; it takes {2}", place.name(), same, place.slots());
+                    fault(
+                            "plan.full",
+                            "{0} has {1} things at once; it takes {2}",
+                            place.name(),
+                            same,
+                            place.slots());
                 }
                 if (place.slots() == 1 && place.changeover() > 0) {
-                    here.stream().filter(b -> changed(a, b, place)).forEach(b ->
-                            fault(
-                                    "plan.changeover",
-                                    "{0} is changed from {1} to {2} in less than {3} minutes",
-                                    place.name(),
-                                    a.id(),
-                                    b.id(),
-                                    place.changeover()));
+                    here.stream()
+                            .filter(b -> changed(a, b, place))
+                            .forEach(
+                                    b ->
+                                            fault(
+                                                    "plan.changeover",
+                                                    "{0} is changed from {1} to {2} in less than {3} minutes",
+                                                    place.name(),
+                                                    a.id(),
+                                                    b.id(),
+                                                    place.changeover()));
                 }
             }
         }

@@ -18,8 +18,8 @@ import orthopur.night.Night.Span;
 import orthopur.procedure.Procedure;
 
 /**
- * The night of a site: what is due as tasks, who is here as people, and what was said about it – sick,
- * late, no hot water, a machine kept by production.
+ * The night of a site: what is due as tasks, who is here as people, and what was said about it –
+ * sick, late, no hot water, a machine kept by production.
  */
 public final class SiteNight {
     /** Half an hour in the middle of the night. */

@@ -70,7 +70,8 @@ final class Why {
                             night.until());
         }
         return Text.of(
-                "night.no-time", "there is no time for it with the people and places of this night");
+                "night.no-time",
+                "there is no time for it with the people and places of this night");
     }
 
     /** Minutes from the first beginning to the last end, with nobody waiting for anybody. */
@@ -97,7 +98,8 @@ final class Why {
         for (int from = MOST; from >= 0; from -= STEP * 3) {
             if (fits(with(night, from, night.until()), group)) {
                 return from == 0
-                        ? Text.of("night.price-person", "one more trained person for the whole night")
+                        ? Text.of(
+                                "night.price-person", "one more trained person for the whole night")
                         : Text.of(
                                 "night.price-person-from",
                                 "one more trained person from minute {0} on",
@@ -110,9 +112,7 @@ final class Why {
             }
         }
         return Text.of(
-                "night.no-price",
-                "neither one more person nor {0} minutes more make it fit",
-                MOST);
+                "night.no-price", "neither one more person nor {0} minutes more make it fit", MOST);
     }
 
     private static boolean fits(Night night, String group) {
@@ -128,8 +128,7 @@ final class Why {
             }
         }
         people.add(
-                new Person(
-                        HELP, HELP, List.of(new Span(from, to)), List.of(), null, true, skills));
+                new Person(HELP, HELP, List.of(new Span(from, to)), List.of(), null, true, skills));
         return new Night(night.until(), people, night.places(), night.heater(), night.tasks());
     }
 

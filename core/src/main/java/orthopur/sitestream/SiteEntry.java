@@ -296,8 +296,7 @@ public sealed interface SiteEntry {
      * @param undone whether it is taken back
      * @param at epoch milliseconds by the device
      */
-    record NightSaid(
-            String night, String what, String subject, int minute, boolean undone, long at)
+    record NightSaid(String night, String what, String subject, int minute, boolean undone, long at)
             implements SiteEntry {
         /** What can be said. */
         public static final List<String> THINGS =

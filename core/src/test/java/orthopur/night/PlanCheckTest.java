@@ -34,7 +34,13 @@ class PlanCheckTest {
                     Set.of());
     private static final Person BEN =
             new Person(
-                    "ben", "Ben", List.of(new Span(30, 240)), List.of(), null, false, Set.of("release"));
+                    "ben",
+                    "Ben",
+                    List.of(new Span(30, 240)),
+                    List.of(),
+                    null,
+                    false,
+                    Set.of("release"));
 
     private static Job job(
             String id,
@@ -45,10 +51,25 @@ class PlanCheckTest {
             List<After> after,
             double hot) {
         return new Job(
-                id, id, "clean", minutes, hands, hands ? 1 : 0, places, content, after, 0, null,
-                hot, true, hands && !id.equals("release") ? "M" : null, false,
+                id,
+                id,
+                "clean",
+                minutes,
+                hands,
+                hands ? 1 : 0,
+                places,
+                content,
+                after,
+                0,
+                null,
+                hot,
+                true,
+                hands && !id.equals("release") ? "M" : null,
+                false,
                 id.equals("release") ? "release" : null,
-                id.equals("release") ? List.of("apart", "wash") : List.of(), List.of(), null);
+                id.equals("release") ? List.of("apart", "wash") : List.of(),
+                List.of(),
+                null);
     }
 
     private static final Night NIGHT =
@@ -60,12 +81,29 @@ class PlanCheckTest {
                     List.of(
                             job("apart", 20, true, List.of(), null, List.of(), 0),
                             job(
-                                    "soak", 30, false, List.of("sink"), "caustic",
-                                    List.of(new After("apart", 0, 60)), 60),
+                                    "soak",
+                                    30,
+                                    false,
+                                    List.of("sink"),
+                                    "caustic",
+                                    List.of(new After("apart", 0, 60)),
+                                    60),
                             job(
-                                    "wash", 20, true, List.of("sink"), "soap",
-                                    List.of(new After("soak", 0, null)), 50),
-                            job("release", 5, true, List.of(), null, List.of(new After("wash", 0, null)), 0)));
+                                    "wash",
+                                    20,
+                                    true,
+                                    List.of("sink"),
+                                    "soap",
+                                    List.of(new After("soak", 0, null)),
+                                    50),
+                            job(
+                                    "release",
+                                    5,
+                                    true,
+                                    List.of(),
+                                    null,
+                                    List.of(new After("wash", 0, null)),
+                                    0)));
 
     private static final List<Placed> RIGHT =
             List.of(
@@ -137,7 +175,12 @@ class PlanCheckTest {
     void theTankDoesNotRunCold() {
         // 60 L at 20 and 50 L at 25: the tank holds 100 L and heats 1 L a minute.
         Night night =
-                new Night(NIGHT.until(), NIGHT.people(), NIGHT.places(), new Heater(100, 0.1), NIGHT.tasks());
+                new Night(
+                        NIGHT.until(),
+                        NIGHT.people(),
+                        NIGHT.places(),
+                        new Heater(100, 0.1),
+                        NIGHT.tasks());
         assertTrue(
                 PlanCheck.faults(night, Measured.bare(RIGHT, BREAK, List.of())).stream()
                         .anyMatch(f -> f.id().equals("plan.cold")));
@@ -156,9 +199,25 @@ class PlanCheckTest {
         Job begun = NIGHT.tasks().getFirst();
         Job running =
                 new Job(
-                        begun.id(), begun.name(), begun.group(), begun.minutes(), true, 1,
-                        List.of(), null, List.of(), 0, null, 0, true, "M", false, null,
-                        List.of(), List.of(), new Running(5, List.of("anna")));
+                        begun.id(),
+                        begun.name(),
+                        begun.group(),
+                        begun.minutes(),
+                        true,
+                        1,
+                        List.of(),
+                        null,
+                        List.of(),
+                        0,
+                        null,
+                        0,
+                        true,
+                        "M",
+                        false,
+                        null,
+                        List.of(),
+                        List.of(),
+                        new Running(5, List.of("anna")));
         List<Job> tasks = new ArrayList<>(NIGHT.tasks());
         tasks.set(0, running);
         Night night = new Night(240, NIGHT.people(), NIGHT.places(), NIGHT.heater(), tasks);
@@ -183,11 +242,11 @@ class PlanCheckTest {
         Plan later = new Greedy().plan(tooShort, 1);
         assertEquals("night.longer", later.unplaced().getFirst().reason().id());
         List<Job> circle = new ArrayList<>(NIGHT.tasks());
-        circle.set(0, job("apart", 20, true, List.of(), null, List.of(new After("wash", 0, null)), 0));
+        circle.set(
+                0, job("apart", 20, true, List.of(), null, List.of(new After("wash", 0, null)), 0));
         Night round = new Night(240, NIGHT.people(), NIGHT.places(), NIGHT.heater(), circle);
         assertEquals(
-                "night.circle",
-                new Greedy().plan(round, 1).unplaced().getFirst().reason().id());
+                "night.circle", new Greedy().plan(round, 1).unplaced().getFirst().reason().id());
         Night nobody = new Night(240, List.of(), NIGHT.places(), NIGHT.heater(), NIGHT.tasks());
         assertFalse(new Greedy().plan(nobody, 1).unplaced().isEmpty());
     }

@@ -41,10 +41,7 @@ public final class DueFormat {
             List<MissedFile> missed) {}
 
     private record Days(
-            String zone,
-            @Nullable String begins,
-            List<HoursFile> shifts,
-            List<HoursFile> meals) {}
+            String zone, @Nullable String begins, List<HoursFile> shifts, List<HoursFile> meals) {}
 
     private record HoursFile(String name, String from, String to) {}
 
@@ -67,11 +64,7 @@ public final class DueFormat {
     private record UseFile(String machine, String from, @Nullable String to) {}
 
     private record CountFile(
-            String machine,
-            String counter,
-            double value,
-            String at,
-            @Nullable Boolean replaced) {}
+            String machine, String counter, double value, String at, @Nullable Boolean replaced) {}
 
     private record SeenFile(String machine, String sign, @Nullable Boolean there, String at) {}
 
@@ -97,82 +90,107 @@ public final class DueFormat {
         SiteDays days = days(file.days());
         Set<String> ids = new HashSet<>();
         List<Task> tasks = new ArrayList<>();
-        each(file.tasks(), "/tasks", (at, t) -> {
-            if (!ids.add(t.id())) {
-                problem(at + "/id", "The task \"" + t.id() + "\" stands twice.");
-            }
-            interval(at + "/interval", t.interval());
-            tasks.add(
-                    new Task(
-                            t.id(),
-                            t.machine(),
-                            t.name(),
-                            t.interval(),
-                            t.depth(),
-                            Objects.requireNonNullElse(t.risk(), Task.Risk.REST),
-                            maybe(at + "/from", t.from()),
-                            t.blocked()));
-        });
+        each(
+                file.tasks(),
+                "/tasks",
+                (at, t) -> {
+                    if (!ids.add(t.id())) {
+                        problem(at + "/id", "The task \"" + t.id() + "\" stands twice.");
+                    }
+                    interval(at + "/interval", t.interval());
+                    tasks.add(
+                            new Task(
+                                    t.id(),
+                                    t.machine(),
+                                    t.name(),
+                                    t.interval(),
+                                    t.depth(),
+                                    Objects.requireNonNullElse(t.risk(), Task.Risk.REST),
+                                    maybe(at + "/from", t.from()),
+                                    t.blocked()));
+                });
         List<Known.Machine> machines = new ArrayList<>();
         each(file.machines(), "/machines", (at, m) -> machines.add(machine(at, m)));
         List<Known.Done> done = new ArrayList<>();
-        each(file.done(), "/done", (at, d) -> {
-            there(ids, at + "/task", d.task());
-            Instant begun = maybe(at + "/begun", d.begun());
-            Instant finished = maybe(at + "/finished", d.finished());
-            if (d.begun() == null && d.finished() == null) {
-                problem(at, "Say when it was begun, or when it was finished.");
-            }
-            order(at + "/finished", begun, finished);
-            done.add(new Known.Done(d.task(), begun, finished));
-        });
+        each(
+                file.done(),
+                "/done",
+                (at, d) -> {
+                    there(ids, at + "/task", d.task());
+                    Instant begun = maybe(at + "/begun", d.begun());
+                    Instant finished = maybe(at + "/finished", d.finished());
+                    if (d.begun() == null && d.finished() == null) {
+                        problem(at, "Say when it was begun, or when it was finished.");
+                    }
+                    order(at + "/finished", begun, finished);
+                    done.add(new Known.Done(d.task(), begun, finished));
+                });
         List<Known.Use> uses = new ArrayList<>();
-        each(file.uses(), "/uses", (at, u) -> {
-            Instant from = time(at + "/from", u.from());
-            Instant to = maybe(at + "/to", u.to());
-            order(at + "/to", from, to);
-            uses.add(new Known.Use(u.machine(), from, to));
-        });
+        each(
+                file.uses(),
+                "/uses",
+                (at, u) -> {
+                    Instant from = time(at + "/from", u.from());
+                    Instant to = maybe(at + "/to", u.to());
+                    order(at + "/to", from, to);
+                    uses.add(new Known.Use(u.machine(), from, to));
+                });
         List<Known.Count> counts = new ArrayList<>();
-        each(file.counts(), "/counts", (at, c) ->
-                counts.add(
-                        new Known.Count(
-                                c.machine(),
-                                c.counter(),
-                                c.value(),
-                                time(at + "/at", c.at()),
-                                Boolean.TRUE.equals(c.replaced()))));
+        each(
+                file.counts(),
+                "/counts",
+                (at, c) ->
+                        counts.add(
+                                new Known.Count(
+                                        c.machine(),
+                                        c.counter(),
+                                        c.value(),
+                                        time(at + "/at", c.at()),
+                                        Boolean.TRUE.equals(c.replaced()))));
         List<Known.Seen> signs = new ArrayList<>();
-        each(file.signs(), "/signs", (at, s) ->
-                signs.add(
-                        new Known.Seen(
-                                s.machine(),
-                                s.sign(),
-                                !Boolean.FALSE.equals(s.there()),
-                                time(at + "/at", s.at()))));
+        each(
+                file.signs(),
+                "/signs",
+                (at, s) ->
+                        signs.add(
+                                new Known.Seen(
+                                        s.machine(),
+                                        s.sign(),
+                                        !Boolean.FALSE.equals(s.there()),
+                                        time(at + "/at", s.at()))));
         List<Known.Happened> events = new ArrayList<>();
-        each(file.events(), "/events", (at, e) ->
-                events.add(
-                        new Known.Happened(e.machine(), e.event(), time(at + "/at", e.at()))));
+        each(
+                file.events(),
+                "/events",
+                (at, e) ->
+                        events.add(
+                                new Known.Happened(
+                                        e.machine(), e.event(), time(at + "/at", e.at()))));
         List<Known.Missed> missed = new ArrayList<>();
-        each(file.missed(), "/missed", (at, m) -> {
-            there(ids, at + "/task", m.task());
-            missed.add(new Known.Missed(m.task(), time(at + "/at", m.at()), m.why(), m.who()));
-        });
+        each(
+                file.missed(),
+                "/missed",
+                (at, m) -> {
+                    there(ids, at + "/task", m.task());
+                    missed.add(
+                            new Known.Missed(m.task(), time(at + "/at", m.at()), m.why(), m.who()));
+                });
         return days == null
                 ? null
-                : new Known(
-                        days, machines, tasks, done, uses, counts, signs, events, missed);
+                : new Known(days, machines, tasks, done, uses, counts, signs, events, missed);
     }
 
     private Known.Machine machine(String at, MachineFile m) {
         List<Known.Out> out = new ArrayList<>();
-        each(m.out(), at + "/out", (place, o) -> {
-            Instant from = time(place + "/from", o.from());
-            Instant to = maybe(place + "/to", o.to());
-            order(place + "/to", from, to);
-            out.add(new Known.Out(from, to, o.why()));
-        });
+        each(
+                m.out(),
+                at + "/out",
+                (place, o) -> {
+                    Instant from = time(place + "/from", o.from());
+                    Instant to = maybe(place + "/to", o.to());
+                    order(place + "/to", from, to);
+                    out.add(new Known.Out(from, to, o.why()));
+                });
         return new Known.Machine(
                 m.code(),
                 m.clockHours() == null ? null : Duration.ofMinutes(Math.round(m.clockHours() * 60)),
@@ -198,7 +216,9 @@ public final class DueFormat {
                 .map(
                         h ->
                                 new SiteDays.Hours(
-                                        h.name(), LocalTime.parse(h.from()), LocalTime.parse(h.to())))
+                                        h.name(),
+                                        LocalTime.parse(h.from()),
+                                        LocalTime.parse(h.to())))
                 .toList();
     }
 

@@ -116,7 +116,9 @@ public final class NightFormat {
         Instant until = time("/until", file.until());
         long minutes = Duration.between(from, until).toMinutes();
         if (problems.isEmpty() && (minutes < 1 || minutes > LONGEST)) {
-            problem("/until", "The night has " + minutes + " minutes; allowed are 1 to " + LONGEST + ".");
+            problem(
+                    "/until",
+                    "The night has " + minutes + " minutes; allowed are 1 to " + LONGEST + ".");
         }
         int length = (int) Math.max(1, Math.min(LONGEST, minutes));
         List<Person> people = new ArrayList<>();
@@ -166,7 +168,9 @@ public final class NightFormat {
                                     Math.min(Math.min(s.to(), length), b.to())
                                                     - Math.max(s.from(), b.from())
                                             >= b.minutes())) {
-                problem(at + "/breaks/" + i + "/from", "The break lies outside of the time they are here.");
+                problem(
+                        at + "/breaks/" + i + "/from",
+                        "The break lies outside of the time they are here.");
             }
         }
         return new Person(
@@ -217,9 +221,7 @@ public final class NightFormat {
                 j.skill(),
                 j.otherThan(),
                 j.apart(),
-                j.running() == null
-                        ? null
-                        : new Running(j.running().from(), j.running().people()));
+                j.running() == null ? null : new Running(j.running().from(), j.running().people()));
     }
 
     private void there(Night night) {

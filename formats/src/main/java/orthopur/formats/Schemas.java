@@ -18,7 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The published JSON Schemas (2020-12), by name. */
 public final class Schemas {
     /** The formats that have a schema. */
-    public static final List<String> NAMES = 
+    public static final List<String> NAMES =
             List.of("sheet", "procedure", "chemicals", "site", "due", "night");
 
     private static final Map<String, Schema> COMPILED = new ConcurrentHashMap<>();

@@ -94,13 +94,14 @@ class DueAndNightFormatTest {
 
     @Test
     void anEmptyListOfMachinesIsNoTrainingAtAll() {
-        Plan plan =
-                new Greedy()
-                        .plan(NightFormat.read(NIGHT.replace("[\"M\"]", "[]")).night(), 1);
+        Plan plan = new Greedy().plan(NightFormat.read(NIGHT.replace("[\"M\"]", "[]")).night(), 1);
         assertEquals("night.nobody-may", plan.unplaced().getFirst().reason().id());
         Plan any =
                 new Greedy()
-                        .plan(NightFormat.read(NIGHT.replace(",\"machines\":[\"M\"]", "")).night(), 1);
+                        .plan(
+                                NightFormat.read(NIGHT.replace(",\"machines\":[\"M\"]", ""))
+                                        .night(),
+                                1);
         assertEquals(List.of(), any.unplaced());
     }
 

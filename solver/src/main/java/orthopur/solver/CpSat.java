@@ -82,7 +82,8 @@ final class CpSat implements Planner {
                 long value = Math.round(solver.objectiveValue());
                 boolean sure = status == CpSolverStatus.OPTIMAL;
                 proved &= sure;
-                levels.add(new Level(aim, value, Math.ceil(solver.bestObjectiveBound() - 1e-6), sure));
+                levels.add(
+                        new Level(aim, value, Math.ceil(solver.bestObjectiveBound() - 1e-6), sure));
                 best = model.read(solver);
                 values = Measured.values(night, best.tasks(), out(best));
                 model.hint(best);

@@ -184,15 +184,14 @@ final class Model {
         model.addNoOverlap(all);
     }
 
-    /** All together do no more than there are of them: it follows from the rest, and proves sooner. */
+    /**
+     * All together do no more than there are of them: it follows from the rest, and proves sooner.
+     */
     private void everybody() {
         CumulativeConstraint c = model.addCumulative(night.people().size());
         night.tasks().stream()
                 .filter(Job::hands)
-                .forEach(
-                        j ->
-                                c.addDemand(
-                                        Objects.requireNonNull(during.get(j.id())), j.people()));
+                .forEach(j -> c.addDemand(Objects.requireNonNull(during.get(j.id())), j.people()));
     }
 
     private void away(List<IntervalVar> all, int from, int to) {
@@ -311,8 +310,7 @@ final class Model {
                         in.get(k).get(i), (long) Math.ceil(drawing.get(i).hotLitres() * TENTHS));
             }
             LinearExpr draws = drawn.build();
-            model.addLessOrEqual(
-                    LinearExpr.newBuilder().add(draws).addTerm(before, -1).build(), 0);
+            model.addLessOrEqual(LinearExpr.newBuilder().add(draws).addTerm(before, -1).build(), 0);
             IntVar after = model.newIntVar(0, full, "tank");
             model.addLessOrEqual(
                     LinearExpr.newBuilder().add(after).add(draws).addTerm(before, -1).build(),
@@ -362,8 +360,7 @@ final class Model {
                 continue;
             }
             IntVar late = model.newIntVar(0, night.until(), "late " + j.id());
-            LinearExpr over =
-                    LinearExpr.newBuilder().add(start(j.id())).addTerm(late, -1).build();
+            LinearExpr over = LinearExpr.newBuilder().add(start(j.id())).addTerm(late, -1).build();
             if (j.running() == null) {
                 model.addLessOrEqual(over, j.wantedBy() - j.minutes()).onlyEnforceIf(there(j));
             } else {
@@ -425,8 +422,7 @@ final class Model {
                             }
                             if (any) {
                                 sum.addTerm(Objects.requireNonNull(group.get(id)), -1);
-                                here.addTerm(
-                                        Objects.requireNonNull(group.get(id)), -fewest(all));
+                                here.addTerm(Objects.requireNonNull(group.get(id)), -fewest(all));
                                 model.addGreaterOrEqual(here.build(), 0);
                             }
                         });
@@ -511,9 +507,7 @@ final class Model {
                                     (who, b) ->
                                             model.addHint(
                                                     b,
-                                                    p != null && p.people().contains(who)
-                                                            ? 1
-                                                            : 0));
+                                                    p != null && p.people().contains(who) ? 1 : 0));
                 });
         breaks.forEach(
                 (who, all) -> {

@@ -15,7 +15,9 @@ import orthopur.night.PlanCheck;
 import orthopur.night.Search;
 import orthopur.simulation.nights.Nights;
 
-/** Plans of nights that nobody has worked: each is valid, and no worse than what people would do. */
+/**
+ * Plans of nights that nobody has worked: each is valid, and no worse than what people would do.
+ */
 class PlannersTest {
     private static List<String> out(Plan p) {
         return p.unplaced().stream().map(Plan.Unplaced::id).toList();
@@ -73,7 +75,8 @@ class PlannersTest {
     @Test
     void aNightWithNobodySaysSo() {
         Night night = Nights.of(1, 3, 1);
-        Night nobody = new Night(night.until(), List.of(), night.places(), night.heater(), night.tasks());
+        Night nobody =
+                new Night(night.until(), List.of(), night.places(), night.heater(), night.tasks());
         Plan plan = Planners.here().plan(nobody, 5);
         assertEquals(3, plan.unplaced().size());
         assertEquals("night.nobody-may", plan.unplaced().getFirst().reason().id());

@@ -33,9 +33,7 @@ public final class OldEnough extends BookRule {
         Integer youngest = end.context().youngest();
         double least = end.context().book().number("age.power-driven");
         String family = end.sheet().sheet().family().toLowerCase(Locale.ROOT);
-        if (youngest == null
-                || youngest >= least
-                || !concerns(end.sheet().sheet())) {
+        if (youngest == null || youngest >= least || !concerns(end.sheet().sheet())) {
             return;
         }
         out.report(info)

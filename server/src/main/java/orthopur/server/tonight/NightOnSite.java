@@ -125,8 +125,7 @@ class NightOnSite {
         List<SiteNight.Clean> cleans = cleans(until.toInstant());
         List<SiteNight.Member> members = members();
         Premises.Now site = premises.now();
-        List<Vessel> vessels =
-                site.site().vessels() == null ? List.of() : site.site().vessels();
+        List<Vessel> vessels = site.site().vessels() == null ? List.of() : site.site().vessels();
         double mains = site.site().mains().temperature().celsius();
         Night night =
                 SiteNight.of(
@@ -140,8 +139,7 @@ class NightOnSite {
                         TANK_CELSIUS,
                         mains,
                         said);
-        return new OnSite(
-                day, from.toInstant(), until.toInstant(), cleans, members, said, night);
+        return new OnSite(day, from.toInstant(), until.toInstant(), cleans, members, said, night);
     }
 
     private static LocalTime latest(SiteDays days) {
@@ -240,11 +238,7 @@ class NightOnSite {
                 .orderBy(ROUND.STARTED_AT)
                 .forEach(
                         r -> {
-                            int at =
-                                    (int)
-                                            Math.max(
-                                                    0,
-                                                    (r.value2() - from.toEpochMilli()) / 60_000);
+                            int at = (int) Math.max(0, (r.value2() - from.toEpochMilli()) / 60_000);
                             if (at < minutes) {
                                 all.add(
                                         new SiteNight.Said(

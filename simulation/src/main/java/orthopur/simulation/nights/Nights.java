@@ -59,12 +59,7 @@ public final class Nights {
         for (int m = 0; m < machines; m++) {
             clean("m" + m);
         }
-        return new Night(
-                NIGHT,
-                all,
-                places,
-                new Heater(400.0 * size, 4.9 * size),
-                jobs);
+        return new Night(NIGHT, all, places, new Heater(400.0 * size, 4.9 * size), jobs);
     }
 
     /** Make safe and take apart, soak or cool, clean, put together, released by somebody else. */
@@ -74,10 +69,58 @@ public final class Nights {
         boolean heavy = random.nextInt(4) == 0;
         boolean adults = random.nextInt(4) == 0;
         String soak = random.nextInt(2) == 0 ? "caustic" : "detergent";
-        add(machine, "apart", 8 + random.nextInt(15), true, heavy ? 2 : 1, List.of("cart"), null, List.of(), 0, null, adults, must);
-        add(machine, "soak", 15 + random.nextInt(30), false, 0, List.of("sink"), soak, List.of(new After(machine + "/apart", 0, null)), 20 + random.nextInt(50), null, false, must);
-        add(machine, "wash", 12 + random.nextInt(25), true, 1, List.of(random.nextInt(3) == 0 ? "wash-down" : "bath"), null, List.of(new After(machine + "/soak", 0, null)), random.nextInt(40), null, adults, must);
-        add(machine, "together", 6 + random.nextInt(15), true, heavy ? 2 : 1, List.of(), null, List.of(new After(machine + "/wash", 10, 120)), 0, null, adults, must);
+        add(
+                machine,
+                "apart",
+                8 + random.nextInt(15),
+                true,
+                heavy ? 2 : 1,
+                List.of("cart"),
+                null,
+                List.of(),
+                0,
+                null,
+                adults,
+                must);
+        add(
+                machine,
+                "soak",
+                15 + random.nextInt(30),
+                false,
+                0,
+                List.of("sink"),
+                soak,
+                List.of(new After(machine + "/apart", 0, null)),
+                20 + random.nextInt(50),
+                null,
+                false,
+                must);
+        add(
+                machine,
+                "wash",
+                12 + random.nextInt(25),
+                true,
+                1,
+                List.of(random.nextInt(3) == 0 ? "wash-down" : "bath"),
+                null,
+                List.of(new After(machine + "/soak", 0, null)),
+                random.nextInt(40),
+                null,
+                adults,
+                must);
+        add(
+                machine,
+                "together",
+                6 + random.nextInt(15),
+                true,
+                heavy ? 2 : 1,
+                List.of(),
+                null,
+                List.of(new After(machine + "/wash", 10, 120)),
+                0,
+                null,
+                adults,
+                must);
         jobs.add(
                 new Job(
                         machine + "/release",
