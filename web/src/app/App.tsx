@@ -35,6 +35,7 @@ const FloorPick = lazy(() => import("../floor/FloorPick"));
 const Before = lazy(() => import("../floor/Before"));
 const Round = lazy(() => import("../floor/Round"));
 const Tonight = lazy(() => import("../tonight/Tonight"));
+const Trouble = lazy(() => import("../trouble/Trouble"));
 const Due = lazy(() => import("../due/Due"));
 const Board = lazy(() => import("../release/Board"));
 const Release = lazy(() => import("../release/Release"));
@@ -162,6 +163,7 @@ const router = createBrowserRouter([
             children: [
               { path: "/machines", element: <MachineList /> },
               { path: "/machines/:code/sheet", element: <SheetEditor /> },
+              { path: "/machines/:code/trouble", element: <Trouble /> },
               { path: "/machines/:code", element: <Machine /> },
               { path: "/procedures", element: <ProcedureList /> },
               { path: "/procedures/old-text", element: <OldText /> },

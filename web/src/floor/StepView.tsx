@@ -10,6 +10,7 @@ import type { Solution } from "../solution/shelf";
 import { Asks } from "./Asks";
 import { Checks } from "./Checks";
 import { Hold } from "./Hold";
+import { LastTime } from "./LastTime";
 import { OwnLock } from "./OwnLock";
 import { Photo } from "./Photo";
 import { ReadingPad } from "./ReadingPad";
@@ -89,6 +90,7 @@ export function StepView(p: Props) {
               {say("floor.step-view.put-them", "Put them:")} <strong>{told(step.off[0].destination)}</strong>
             </p>
           )}
+          {step.on.length > 0 && <LastTime machine={pack.machine} pieces={step.on} />}
           {step.caution && <p className="floor-caution">{told(step.caution)}</p>}
           {step.because && <p className="floor-because">{told(step.because)}</p>}
         </section>

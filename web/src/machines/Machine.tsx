@@ -87,6 +87,9 @@ export default function Machine() {
             ],
           ]}
         />
+        <Link className="btn" to={`/machines/${s.code}/trouble`}>
+          {say("machines.machine.what-is-wrong", "What is wrong?")}
+        </Link>
         {session.data?.role === "SUPERVISOR" && (
           <Link className="btn" to={`/machines/${s.code}/sheet`}>
             {say("machines.machine.edit-the-sheet", "Edit the sheet")}

@@ -11,7 +11,7 @@ import { told } from "../shared/texts";
 import { registerOf } from "../solution/register";
 import { solutionsOf } from "../solution/shelf";
 import type { Card, Checked, Table } from "../solution/table";
-import { askedOf, fadeOf, jobOf } from "./asked";
+import { askedOf, concentrateOf, fadeOf, jobOf } from "./asked";
 import { DoThis } from "./DoThis";
 import { type Put, useAsked } from "./useAsked";
 import { WhatIsMixed } from "./WhatIsMixed";
@@ -45,6 +45,7 @@ export function Mix({ table }: { table: Table }) {
 
   const solutions = useMemo(() => solutionsOf(site.newest, tabletNow()), [site.newest]);
   const fade = useMemo(() => fadeOf(table, solutions, product), [table, solutions, product]);
+  const tells = useMemo(() => concentrateOf(solutions, product), [solutions, product]);
   const job = useMemo(() => jobOf(asked, pack, fade), [asked, pack, fade]);
   const mixed = useMemo(() => table.mix(job), [table, job]);
   const card = mixed.outside === undefined ? (mixed as Card) : undefined;
@@ -57,7 +58,7 @@ export function Mix({ table }: { table: Table }) {
 
   return (
     <div className="mixing-body">
-      <WhatIsMixed table={table} asked={asked} put={put} />
+      <WhatIsMixed table={table} asked={asked} told={tells} put={put} />
       <Where table={table} asked={asked} fade={fade} checked={checked} readCelsius={st} put={put}>
         {product.sanitizes && by && (
           <div className="mixing-check">

@@ -93,6 +93,40 @@ describe("the mixing bench", () => {
     expect(screen.getByRole("button", { name: "Print this for the wall" })).toBeDefined();
   });
 
+  it("begins with what a step of tonight needs", async () => {
+    bench("/mixing?litres=40&t=18", {
+      "GET /api/tonight/solutions": [
+        {
+          from: 12,
+          machine: "QK-SL1",
+          step: 14,
+          product: "halvern-h12",
+          litres: 25,
+          mgPerL: 120,
+          celsius: 22,
+          vessel: "Sink 3",
+        },
+        {
+          from: 40,
+          machine: "QK-TL1",
+          step: 9,
+          product: "lyebourne-c25",
+          litres: 30,
+          percent: 2,
+          celsius: 40,
+        },
+        { machine: "QK-XX1", step: 1, product: "of-another-site", litres: 1, mgPerL: 1 },
+      ],
+    });
+    const steps = (await screen.findByLabelText("For a step of tonight")) as HTMLSelectElement;
+    expect(steps.options.length).toBe(3);
+    fireEvent.change(steps, { target: { value: "0" } });
+    expect(await screen.findByText(/It is then 1[12]\d mg\/L/)).toBeDefined();
+    expect((screen.getByLabelText("Liters") as HTMLInputElement).value).toBe("25");
+    fireEvent.change(steps, { target: { value: "1" } });
+    expect(await screen.findByText(/never water onto it/)).toBeDefined();
+  });
+
   it("says that no blend gives what is asked for", async () => {
     bench("/mixing?litres=40&t=22&ph=7.4&hot=18");
     expect(await screen.findByText(/No blend of these two gives 22 °C/)).toBeDefined();
@@ -134,6 +168,19 @@ describe("the mixing bench", () => {
         await screen.findByText(/Dagny Sollis corrected it at .* nobody has read it since/),
       ).toBeDefined();
       expect(screen.queryByRole("button", { name: /I did it/ })).toBeNull();
+    });
+
+    it("learns from fresh mixes how strong the concentrate still is", async () => {
+      const { user } = bench(
+        "/mixing?litres=40&t=18&ph=7.4",
+        over([bucket("a", "AAAAA"), read("AAAAA", 99, NOW - 5 * HOUR + 600_000)]),
+      );
+      expect(await screen.findByText("30 mL")).toBeDefined();
+      await user.click(await screen.findByRole("button", { name: "Dose by that" }));
+      expect(await screen.findByText(/^3[345] mL$/)).toBeDefined();
+      // What was read late tells of the solution, not of the concentrate.
+      bench("/mixing?litres=40&t=18&ph=7.4", over([bucket("a", "AAAAA"), read("AAAAA", 99, NOW - HOUR)]));
+      expect(screen.queryAllByText(/has \d+ % left/).length).toBeLessThan(2);
     });
 
     it("does not believe a display that has shown the same in other solutions", async () => {

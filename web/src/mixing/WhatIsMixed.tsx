@@ -6,18 +6,26 @@ import { told } from "../shared/texts";
 import { litresOf, millilitresOf, smallUnit, smallVolumeIn, volumeIn } from "../shared/volume";
 import type { Table } from "../solution/table";
 import type { Asked } from "./asked";
+import { ForTonight } from "./ForTonight";
 import type { Put } from "./useAsked";
 import { Vessel } from "./Vessel";
 
-type Props = { table: Table; asked: Asked; put: Put };
+type Props = {
+  table: Table;
+  asked: Asked;
+  /** What fresh mixes have told of the concentrate. */
+  told?: { percent: number; mixes: number };
+  put: Put;
+};
 
 /** What is mixed: of what, in what, how much, how warm, and what reads it. */
-export const WhatIsMixed = memo(function WhatIsMixed({ table, asked, put }: Props) {
+export const WhatIsMixed = memo(function WhatIsMixed({ table, asked, told: tells, put }: Props) {
   const { product, vessel, litres, brim, celsius, ph, hold, stroke, fresh, hot, by, fits, wanted } = asked;
   const unit = degrees();
   const liquid = volumes();
   return (
     <section className="mixing-left" aria-label={say("mixing.mixing.what-is-mixed", "What is mixed")}>
+      <ForTonight pack={table.pack} put={put} />
       <NativeSelect
         label={say("mixing.mixing.product", "Product")}
         data={table.pack.products.map((p) => ({ value: p.id, label: p.name }))}
@@ -117,6 +125,23 @@ export const WhatIsMixed = memo(function WhatIsMixed({ table, asked, put }: Prop
           onChange={(v) => put({ fresh: typeof v === "number" && v < 100 && v >= 10 ? v : null })}
         />
       )}
+      {product.sanitizes &&
+        tells &&
+        tells.percent !== fresh &&
+        tells.percent >= 10 &&
+        tells.percent < 100 && (
+          <p className="quiet">
+            {say(
+              "mixing.mixing.concentrate-told",
+              "By the first readings of {0, plural, one {your last fresh mix} other {your last # fresh mixes}} it has {1} % left.",
+              tells.mixes,
+              tells.percent,
+            )}{" "}
+            <button className="btn small" type="button" onClick={() => put({ fresh: tells.percent })}>
+              {say("mixing.mixing.dose-by-that", "Dose by that")}
+            </button>
+          </p>
+        )}
       <NumberInput
         label={say("mixing.mixing.hot-tap", "Hot tap, {0}, if it is blended", unit)}
         value={hot > 0 ? shownIn(unit, hot) : ""}

@@ -103,3 +103,30 @@ export const fadeWords = (fade: number | undefined) =>
         "By your own readings it loses {0} % an hour.",
         Math.round((1 - Math.exp(-fade)) * 1000) / 10,
       );
+
+/** A reading within so long after mixing tells of the concentrate, not of what became of the solution. */
+const FRESH_MS = 30 * 60_000;
+const TELLING = 3;
+
+/**
+ * How strong the concentrate is against what it was when new, in percent, by the first readings of fresh mixes; the
+ * newest three count. Undefined where none was read soon enough.
+ */
+export function concentrateOf(solutions: Solution[], product: Product) {
+  const shares = solutions
+    .filter((s) => s.chemical === product.id && s.mgPerL !== undefined && s.mgPerL > 0)
+    .sort((a, b) => b.at - a.at)
+    .flatMap((s) => {
+      const first = s.readings[0];
+      const corrected = s.corrections[0]?.at ?? Number.POSITIVE_INFINITY;
+      return first && first.at - s.at <= FRESH_MS && first.at <= corrected
+        ? [(100 * first.mgPerL) / (s.mgPerL ?? 1)]
+        : [];
+    })
+    .slice(0, TELLING);
+  if (shares.length === 0) {
+    return undefined;
+  }
+  const percent = Math.round(shares.reduce((a, b) => a + b, 0) / shares.length);
+  return { percent, mixes: shares.length };
+}

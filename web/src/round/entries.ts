@@ -213,3 +213,21 @@ export const nightSaid = (
     text("undone", undone ? "yes" : "no"),
     moment(at),
   );
+
+/** What was wrong with a machine, and what it was. */
+export const troubleCured = (
+  machine: string,
+  symptom: string,
+  found: string,
+  part: string | undefined,
+  at: number,
+) =>
+  made(
+    "trouble-cured",
+    "",
+    text("machine", machine),
+    text("symptom", symptom),
+    text("found", found),
+    ...(part ? [text("part", part)] : []),
+    moment(at),
+  );

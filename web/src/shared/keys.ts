@@ -55,6 +55,8 @@ export const keys = {
   tablet: key("tablet"),
   tablets: key("tablets"),
   tonight: key("tonight"),
+  tonightSolutions: key("tonight-solutions"),
+  trouble: key("trouble"),
   typed: key("typed"),
   uncovered: key("uncovered"),
   verdictOfRound: key("verdict-of-round"),

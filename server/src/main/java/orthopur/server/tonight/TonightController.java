@@ -3,10 +3,12 @@ package orthopur.server.tonight;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +23,10 @@ import orthopur.night.Greedy;
 import orthopur.night.Night;
 import orthopur.night.Plan;
 import orthopur.night.SiteNight;
+import orthopur.procedure.Solution;
+import orthopur.procedure.Step;
+import orthopur.quantity.Share;
+import orthopur.quantity.Strength;
 import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
@@ -163,6 +169,73 @@ class TonightController {
                 PlanDocument.of(plan),
                 people.end(),
                 people.unplaced().size());
+    }
+
+    /**
+     * A solution that the night needs.
+     *
+     * @param from minute at which its clean begins; null where that is not planned
+     * @param step number of the step that uses it
+     * @param mgPerL,percent one of the two
+     * @param vessel as the procedure calls it
+     */
+    record NightSolution(
+            @Nullable Integer from,
+            String machine,
+            int step,
+            String product,
+            double litres,
+            @Nullable Double mgPerL,
+            @Nullable Double percent,
+            @Nullable Double celsius,
+            @Nullable Double ph,
+            @Nullable String vessel) {}
+
+    /** What is to be mixed this night, in the order in which it is needed. */
+    @GetMapping("/tonight/solutions")
+    List<NightSolution> solutions() {
+        NightOnSite.OnSite on = nights.night(List.of());
+        Plan plan = plans.get(on.night());
+        List<NightSolution> all = new ArrayList<>();
+        for (SiteNight.Clean c : on.cleans()) {
+            Integer from = plan == null ? null : begins(plan, c.procedure().id());
+            int number = 0;
+            for (Step step : c.procedure().steps()) {
+                number++;
+                Solution s = step.action().solution();
+                if (s != null
+                        && s.chemical() != null
+                        && s.strength() != null
+                        && s.volume() != null) {
+                    all.add(needed(s, from, c.sheet().code(), number));
+                }
+            }
+        }
+        all.sort(Comparator.comparing(s -> s.from() == null ? Integer.MAX_VALUE : s.from()));
+        return all;
+    }
+
+    private static @Nullable Integer begins(Plan plan, String procedure) {
+        return plan.tasks().stream()
+                .filter(t -> t.id().startsWith(procedure + "/"))
+                .map(Plan.Placed::from)
+                .min(Integer::compare)
+                .orElse(null);
+    }
+
+    private static NightSolution needed(
+            Solution s, @Nullable Integer from, String machine, int step) {
+        return new NightSolution(
+                from,
+                machine,
+                step,
+                Objects.requireNonNull(s.chemical()),
+                Objects.requireNonNull(s.volume()).litres(),
+                s.strength() instanceof Strength mg ? Double.valueOf(mg.mgPerL()) : null,
+                s.strength() instanceof Share of ? Double.valueOf(of.percent()) : null,
+                s.temperature() == null ? null : Double.valueOf(s.temperature().celsius()),
+                s.ph() == null ? null : Double.valueOf(s.ph().value()),
+                s.vessel());
     }
 
     private static SiteNight.Said tried(String whatIf) {

@@ -99,6 +99,24 @@ class DueApiTest {
     }
 
     @Test
+    void whatCuredItStandsFirstTheNextTime() {
+        String path = "/api/machines/QK-SL1/trouble";
+        JsonNode ragged = ilse.read(path).body().get("symptoms").get(0);
+        // The sheet is believed, but never for less than locked out where the part can hurt.
+        for (JsonNode step : ragged.get("steps")) {
+            assertEquals("LOCKED_OUT", step.get("state").asString(), step.toString());
+        }
+        enter(
+                maren,
+                new SiteEntry.TroubleCured(
+                        "QK-SL1", "ragged", "scraper not home", "scraper", null, now.millis()));
+        JsonNode first = ilse.read(path).body().get("symptoms").get(0).get("steps").get(0);
+        assertEquals("BEFORE", first.get("because").asString());
+        assertEquals("LOCKED_OUT", first.get("state").asString());
+        assertEquals(404, ilse.read("/api/machines/QK-NO/trouble").status());
+    }
+
+    @Test
     void daysAheadAndACalendarThatCanBeWithdrawn() throws Exception {
         JsonNode ahead = ilse.read("/api/due/ahead?until=2027-03-01").body();
         assertTrue(ahead.size() > 20);
