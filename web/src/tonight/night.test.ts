@@ -1,0 +1,77 @@
+import { describe, expect, it } from "vitest";
+import { blocksOf, laneOfWait, lanesOf, type Night, readyOf } from "./night";
+
+const task = (id: string, people: string[], place: string | null, from: number, to: number) => ({
+  id,
+  people,
+  place,
+  from,
+  to,
+  hands: people.length > 0,
+});
+
+const NIGHT = {
+  people: [
+    { id: "1", name: "Ilse" },
+    { id: "2", name: "Maren" },
+    { id: "3", name: "Nobody" },
+  ],
+  places: [
+    { id: "sink", name: "sink", slots: 3 },
+    { id: "bath", name: "bath", slots: 1 },
+  ],
+  tasks: [
+    { id: "a/1", name: "Remove: blade", group: "a" },
+    { id: "a/2", name: "Soak: tray", group: "a" },
+    { id: "b/1", name: "Cool down: heat", group: "b" },
+  ],
+  cleans: [
+    { procedure: "a", machine: "QK-SL1", wanted: 480 },
+    { procedure: "b", machine: "QK-OV1", wanted: 100 },
+    { procedure: "c", machine: "QK-FL1", wanted: 480 },
+  ],
+  plan: {
+    tasks: [
+      task("a/1", ["2"], null, 0, 20),
+      task("a/2", [], "sink", 20, 60),
+      task("b/1", [], null, 0, 120),
+      task("gone", ["1"], null, 5, 6),
+    ],
+    critical: ["b/1"],
+    unplaced: [{ id: "c", must: true }],
+  },
+} as unknown as Night;
+
+describe("the night as it is drawn", () => {
+  const blocks = blocksOf(NIGHT);
+
+  it("names each block, its machine and whether it decides", () => {
+    expect(blocks.map((b) => [b.name, b.machine, b.critical])).toEqual([
+      ["Remove: blade", "QK-SL1", false],
+      ["Soak: tray", "QK-SL1", false],
+      ["Cool down: heat", "QK-OV1", true],
+      ["gone", "", false],
+    ]);
+  });
+
+  it("has a lane for whoever does something and wherever something lies", () => {
+    expect(lanesOf(NIGHT, blocks).map((l) => `${l.kind} ${l.name}`)).toEqual([
+      "person Ilse",
+      "person Maren",
+      "place sink",
+      "machine QK-OV1",
+    ]);
+    expect(laneOfWait(blocks[1])).toBe("sink");
+  });
+
+  it("says what is ready when, what is not planned first", () => {
+    const ready = readyOf(NIGHT, blocks);
+    expect(ready.map((r) => [r.machine, r.ready])).toEqual([
+      ["QK-FL1", undefined],
+      ["QK-OV1", 120],
+      ["QK-SL1", 60],
+    ]);
+    expect(ready[0].left?.must).toBe(true);
+    expect(ready[1].wanted - (ready[1].ready ?? 0)).toBe(-20);
+  });
+});
