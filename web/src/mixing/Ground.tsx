@@ -10,6 +10,8 @@ type Props = {
   checked?: Checked;
   readCelsius?: number;
   way?: Way;
+  /** Strength after each of the next hours, as it fades here; none where that is not known or not asked for. */
+  hours?: number[];
   /** What it is read as, for instance free chlorine. */
   what: string;
   onPick: (mgPerL: number, celsius: number, dragging: boolean) => void;
@@ -31,7 +33,7 @@ const reach = (bands: Band[]) => {
  * Where a solution stands: strength across, temperature up. What is permitted is the pale ground, what a reading
  * can decide its inner field. The aim is dragged on it, or moved by the arrow keys.
  */
-export function Ground({ card, celsius, checked, readCelsius, way, what, onPick }: Props) {
+export function Ground({ card, celsius, checked, readCelsius, way, hours = [], what, onPick }: Props) {
   const box = useRef<SVGSVGElement>(null);
   const far = reach(card.bands);
   const x = (mg: number) => LEFT + (Math.max(0, Math.min(mg, far)) / far) * (RIGHT - LEFT);
@@ -167,6 +169,22 @@ export function Ground({ card, celsius, checked, readCelsius, way, what, onPick 
         <text x={(LEFT + RIGHT) / 2} y={BOTTOM + 38} textAnchor="middle">
           {say("mixing.ground.mg-l", "{0}, mg/L", what)}
         </text>
+        {aim !== undefined && hours.length > 0 && (
+          <g className="ground-hours">
+            <path d={`M${x(aim)} ${y(celsius)}${hours.map((h) => `L${x(h)} ${y(celsius)}`).join("")}`} />
+            {hours.map((h, i) => (
+              <path key={`${i}h`} d={`M${x(h)} ${y(celsius) - 5}v10`} />
+            ))}
+            <text x={x(hours.at(-1) ?? 0) - 4} y={y(celsius) + 20} textAnchor="end">
+              {say(
+                "mixing.ground.after-hours",
+                "after {0} h: {1}",
+                hours.length,
+                Math.round(hours.at(-1) ?? 0),
+              )}
+            </text>
+          </g>
+        )}
         {aim !== undefined && (
           <g className="ground-aim">
             <path d={`M${x(aim)} ${BOTTOM}V${y(celsius)}H${LEFT}`} />

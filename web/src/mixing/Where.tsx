@@ -50,6 +50,7 @@ export function Where({ table, asked, fade, checked, readCelsius, put, children 
             checked={checked}
             readCelsius={readCelsius}
             way={checked?.ways[0]}
+            hours={hoursAhead(card.then, fade, hold)}
             what={WHAT[product.kind] ?? product.name}
             onPick={(mg, c, dragging) => move({ wanted: mg, celsius: c }, dragging)}
           />
@@ -70,3 +71,9 @@ const WHAT: Record<string, string> = {
   PAA: say("mixing.mixing.peracetic-acid", "peracetic acid"),
   IODINE: say("mixing.mixing.titratable-iodine", "titratable iodine"),
 };
+
+/** How strong it still is after each hour that it has to last; none where nobody knows how fast it fades. */
+export const hoursAhead = (mgPerL: number | undefined, fade: number | undefined, hold: number): number[] =>
+  mgPerL === undefined || fade === undefined
+    ? []
+    : Array.from({ length: Math.ceil(hold) }, (_, i) => mgPerL * Math.exp(-fade * Math.min(hold, i + 1)));

@@ -3,6 +3,7 @@ import type { Solution } from "../solution/shelf";
 import type { Pack } from "../solution/table";
 import { PACK } from "../testing/mixing";
 import { aimFor, askedOf, concentrateOf, jobOf } from "./asked";
+import { hoursAhead } from "./Where";
 
 const pack = PACK as unknown as Pack;
 const ask = (address: string) => askedOf(new URLSearchParams(address), pack, () => true);
@@ -72,5 +73,14 @@ describe("what fresh mixes tell of the concentrate", () => {
       percent: 92,
       mixes: 3,
     });
+  });
+});
+
+describe("the hours ahead", () => {
+  it("fade hour by hour as far as it has to last, and are not told where nobody knows", () => {
+    expect(hoursAhead(100, 0.1, 2.5).map(Math.round)).toEqual([90, 82, 78]);
+    expect(hoursAhead(100, undefined, 2)).toEqual([]);
+    expect(hoursAhead(undefined, 0.1, 2)).toEqual([]);
+    expect(hoursAhead(100, 0.1, 0)).toEqual([]);
   });
 });
