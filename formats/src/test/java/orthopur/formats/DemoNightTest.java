@@ -127,10 +127,7 @@ class DemoNightTest {
         // Hands go on while it soaks; whoever takes it out waits for both.
         Job collect =
                 slicer.stream()
-                        .filter(
-                                j ->
-                                        j.after().stream()
-                                                .anyMatch(a -> a.task().equals(soak.id())))
+                        .filter(j -> j.after().stream().anyMatch(a -> a.task().equals(soak.id())))
                         .findFirst()
                         .orElseThrow();
         assertTrue(collect.after().size() > 1, collect.toString());
@@ -165,8 +162,7 @@ class DemoNightTest {
         Plan plan = plan(night);
         assertEquals(List.of(), plan.unplaced());
         for (Plan.Placed p : plan.tasks()) {
-            assertFalse(
-                    p.id().startsWith("qk-sl1") && p.people().contains("dagny"), p.toString());
+            assertFalse(p.id().startsWith("qk-sl1") && p.people().contains("dagny"), p.toString());
             assertEquals(p.id().endsWith("/release"), p.people().contains("ruvi"), p.toString());
         }
         Plan alone = plan(night(List.of(DAGNY, RUVI)));
@@ -209,7 +205,10 @@ class DemoNightTest {
         Night wanted = night(List.of(MAREN, TOBIAH, RUVI), new Said(What.WANTED, "QK-SL1", 240));
         assertTrue(
                 wanted.tasks().stream()
-                        .anyMatch(j -> j.group().startsWith("qk-sl1") && Integer.valueOf(240).equals(j.wantedBy())));
+                        .anyMatch(
+                                j ->
+                                        j.group().startsWith("qk-sl1")
+                                                && Integer.valueOf(240).equals(j.wantedBy())));
     }
 
     @Test

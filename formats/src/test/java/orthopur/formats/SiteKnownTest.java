@@ -45,7 +45,10 @@ class SiteKnownTest {
 
     private List<Due> list() {
         List<MachineSheet> sheets =
-                List.of(DemoSite.sheet("QK-SL1"), DemoSite.sheet("QK-DS1"), DemoSite.sheet("QK-OV1"));
+                List.of(
+                        DemoSite.sheet("QK-SL1"),
+                        DemoSite.sheet("QK-DS1"),
+                        DemoSite.sheet("QK-OV1"));
         List<SiteKnown.Approved> approved =
                 List.of(
                         new SiteKnown.Approved(
@@ -80,9 +83,7 @@ class SiteKnownTest {
         assertEquals(Task.Risk.PEOPLE, of(FEET).task().risk());
         long checks =
                 all.stream()
-                        .filter(
-                                d ->
-                                        SiteKnown.kindOf(d.task().id()) == SiteKnown.Kind.CHECK)
+                        .filter(d -> SiteKnown.kindOf(d.task().id()) == SiteKnown.Kind.CHECK)
                         .count();
         long displays = DemoSite.SITE.instruments().stream().filter(i -> !i.usedUp()).count();
         assertEquals(displays, checks);
@@ -92,7 +93,8 @@ class SiteKnownTest {
 
     @Test
     void aFinishedWeeklyRoundIsTheDailyOneOfThatNightAsWell() {
-        rounds.add(new SiteKnown.Round("qk-ov1-weekly", NOW.minusSeconds(7200), NOW.minusSeconds(60)));
+        rounds.add(
+                new SiteKnown.Round("qk-ov1-weekly", NOW.minusSeconds(7200), NOW.minusSeconds(60)));
         assertEquals(State.DONE, of("qk-ov1-daily").state());
         assertEquals("qk-ov1-weekly", of("qk-ov1-daily").by());
         rounds.clear();
@@ -131,12 +133,17 @@ class SiteKnownTest {
 
     @Test
     void aCheckedInstrumentIsDueAgainAfterItsDays() {
-        var probe = DemoSite.SITE.instruments().stream().filter(i -> !i.usedUp()).findFirst().orElseThrow();
+        var probe =
+                DemoSite.SITE.instruments().stream()
+                        .filter(i -> !i.usedUp())
+                        .findFirst()
+                        .orElseThrow();
         String task = "check/" + probe.id();
         assertEquals(State.DUE, of(task).state());
         said(new SiteEntry.InstrumentChecked(probe.id(), "mg/L", 0, 0, 100.0, 100.0, null, ago(3)));
         stream.accept(
-                new SiteEntry.InstrumentChecked(probe.id(), "mg/L", 0, 0, 100.0, 100.0, null, ago(3)),
+                new SiteEntry.InstrumentChecked(
+                        probe.id(), "mg/L", 0, 0, 100.0, 100.0, null, ago(3)),
                 ago(3),
                 ILSE);
         assertEquals(State.DONE, of(task).state());
