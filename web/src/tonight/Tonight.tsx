@@ -121,7 +121,7 @@ export default function Tonight() {
           ) : (
             <Drawing night={night} blocks={shown} all={blocks} at={at} />
           )}
-          <Quality night={night} at={at} />
+          {blocks.length > 0 && <Quality night={night} at={at} />}
         </section>
         <aside className="tonight-side">
           <Waits />

@@ -58,6 +58,9 @@ public final class Search {
     public static Plan best(Night night, int tries) {
         Search s = new Search(night);
         Plan best = new Greedy().plan(night, 1);
+        if (night.tasks().isEmpty()) {
+            return best;
+        }
         Map<Aim, Double> worth = Measured.values(night, best.tasks(), out(best));
         for (Job j : night.tasks()) {
             int wanted = j.wantedBy() == null ? night.until() : j.wantedBy();

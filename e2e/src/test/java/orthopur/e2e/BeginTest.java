@@ -28,7 +28,7 @@ class BeginTest {
             begin(b);
             assertThat(b.button("Sign in")).isVisible();
             b.signIn("Ilse Varga", "quillmere-1");
-            assertThat(b.text("No machine has a sheet yet")).isVisible();
+            assertThat(b.text("Nothing is due this night.")).isVisible();
             assertEquals(List.of(), b.axe());
             b.go(link);
             assertThat(b.text("This link was used")).isVisible();

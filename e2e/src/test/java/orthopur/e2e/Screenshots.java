@@ -18,7 +18,7 @@ public final class Screenshots {
             b.go("/sign-in");
             b.page.getByLabel("Name").waitFor();
             b.signIn("Ilse Varga", "quillmere-ilse");
-            b.page.getByText("Status of machines").waitFor();
+            b.page.locator(".night-work").first().waitFor();
             b.go("/procedures");
             b.page.getByRole(AriaRole.TABLE).waitFor();
             take(b, "procedures");

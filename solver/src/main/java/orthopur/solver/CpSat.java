@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import orthopur.night.Greedy;
 import orthopur.night.Measured;
 import orthopur.night.Night;
 import orthopur.night.Plan;
@@ -43,6 +44,9 @@ final class CpSat implements Planner {
     @Override
     public Plan plan(Night night, double seconds) {
         long begun = System.nanoTime();
+        if (night.tasks().isEmpty()) {
+            return new Greedy().plan(night, seconds);
+        }
         Plan people = Search.best(night, TRIES);
         Model model = new Model(night);
         model.hint(people);
