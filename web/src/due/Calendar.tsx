@@ -68,7 +68,8 @@ export function Calendar({ now, year, params, put }: Props) {
           {say("due.calendar.print", "Print")}
         </button>
       </div>
-      <div className="due-cloth">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by the keyboard */}
+      <div className="due-cloth" tabIndex={0}>
         <table>
           <caption className="sr-only">
             {year

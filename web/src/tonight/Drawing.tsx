@@ -52,7 +52,8 @@ export function Drawing({ night, blocks, all, at }: Props) {
   const now = (night.now - night.from) / 60_000;
   const hours = Array.from({ length: Math.floor(until / 60) + 1 }, (_, i) => i * 60);
   return (
-    <div className="night" ref={frame}>
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by the keyboard
+    <div className="night" ref={frame} tabIndex={0}>
       <svg
         viewBox={`0 0 ${width} ${height}`}
         style={{ width, height }}
