@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, message, unwrap } from "../api/client";
 import { say } from "../shared/say";
+import { siteNow } from "../shared/siteNow";
 
 /** As a field for date and time takes it, by this device's clock. */
 export function written(at: number): string {
@@ -20,7 +21,7 @@ const place = (round: string) => `paper:${round}`;
 export function usePaper(round: string): [number | null, (at: number | null) => void] {
   const [paper, setPaper] = useState(() => Number(localStorage.getItem(place(round))) || null);
   const keep = (at: number | null) => {
-    const then = at === null ? null : Math.min(at, Date.now());
+    const then = at === null ? null : Math.min(at, siteNow());
     if (then === null) {
       localStorage.removeItem(place(round));
     } else {
@@ -34,7 +35,7 @@ export function usePaper(round: string): [number | null, (at: number | null) => 
 /** A round that was carried out on paper while the server did not answer: begins it at its time. */
 export function StartFromPaper({ procedure }: { procedure: string }) {
   const [open, setOpen] = useState(false);
-  const [began, setBegan] = useState(() => written(Date.now()));
+  const [began, setBegan] = useState(() => written(siteNow()));
   const navigate = useNavigate();
   const start = useMutation({
     mutationFn: () =>
@@ -64,7 +65,7 @@ export function StartFromPaper({ procedure }: { procedure: string }) {
         <input
           type="datetime-local"
           required
-          max={written(Date.now())}
+          max={written(siteNow())}
           value={began}
           onChange={(e) => setBegan(e.currentTarget.value)}
         />
@@ -91,7 +92,7 @@ export function PaperTime(p: { at: number; onChange: (at: number | null) => void
         <input
           type="datetime-local"
           step={60}
-          max={written(Date.now())}
+          max={written(siteNow())}
           value={written(at)}
           onChange={(e) => {
             const told = new Date(e.currentTarget.value).getTime();

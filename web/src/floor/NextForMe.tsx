@@ -1,6 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link } from "react-router";
-import { api, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
+import * as enter from "../round/entries";
+import { tabletNow } from "../round/outbox";
+import { useSiteStream } from "../round/useSiteStream";
 import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
@@ -50,6 +54,54 @@ export function NextForMe() {
           {say("floor.next.to-it", "To {0}", machine(first))}
         </Link>
       )}
+      {first && <Mine night={night} group={first} machine={machine(first)} person={session.person} />}
     </section>
+  );
+}
+
+const REASONS = [
+  say("floor.next.hurt", "I am hurt or unwell"),
+  say("floor.next.not-shown", "I was not shown it"),
+  say("floor.next.busy", "I am not done with the machine before"),
+  say("floor.next.missing", "Something is missing for it"),
+];
+
+type MineProps = { night: Schemas["TonightView"]; group: string; machine: string; person: string };
+
+/** Whoever it was planned for takes it on, or says why not; then the plan finds another. */
+function Mine({ night, group, machine, person }: MineProps) {
+  const session = useSession().data;
+  const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
+  const [over, setOver] = useState(false);
+  const subject = `${group}@${person}`;
+  const accepted = night.said.some((s) => s.what === "accepted" && s.subject === subject);
+  const sayIt = (what: string, why?: string) => {
+    site.write(enter.nightSaid(night.night, what, subject, 0, false, tabletNow(), why));
+    setOver(false);
+  };
+  return (
+    <div className="floor-mine">
+      {accepted ? (
+        <p>{say("floor.next.accepted", "You have taken {0} on.", machine)}</p>
+      ) : (
+        <button className="floor-btn" type="button" onClick={() => sayIt("accepted")}>
+          {say("floor.next.accept", "I take {0} on", machine)}
+        </button>
+      )}
+      <button className="floor-btn" type="button" aria-expanded={over} onClick={() => setOver(!over)}>
+        {say("floor.next.hand-over", "I cannot")}
+      </button>
+      {over && (
+        <fieldset>
+          <legend>{say("floor.next.why", "Why? Another takes {0}.", machine)}</legend>
+          {REASONS.map((r) => (
+            <button key={r} className="floor-btn" type="button" onClick={() => sayIt("handed-over", r)}>
+              {r}
+            </button>
+          ))}
+        </fieldset>
+      )}
+      {site.refusal && <p role="alert">{site.refusal}</p>}
+    </div>
   );
 }

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
+import { siteNow } from "../shared/siteNow";
 import { told } from "../shared/texts";
 import type { Answer, Table } from "../solution/table";
 
@@ -241,7 +242,7 @@ export function Calculations({ table }: { table: Table }) {
   const past = usePast(
     params.size > 2 && result
       ? {
-          at: Date.now(),
+          at: siteNow(),
           title,
           to: `/mixing?show=calc&calc=${name}&${asked}`,
           result: `${shown(result.value)} ${result.unit}`,

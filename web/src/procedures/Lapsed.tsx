@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { siteNow } from "../shared/siteNow";
 import { told } from "../shared/texts";
 import "./lapsed.css";
 import { Textarea } from "@mantine/core";
@@ -60,7 +61,7 @@ export function Lapsed() {
               )}
               <p className="quiet">
                 {r.until
-                  ? r.until > Date.now()
+                  ? r.until > siteNow()
                     ? say(
                         "procedures.lapsed.signed-for-used-until",
                         "Signed for: used until {0}, {1}.",

@@ -1,4 +1,5 @@
 import { say } from "../shared/say";
+import { siteNow } from "../shared/siteNow";
 import { told } from "../shared/texts";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
@@ -85,9 +86,9 @@ export default function Board({ wall = false }: { wall?: boolean }) {
 }
 
 function useNow(): number {
-  const [now, setNow] = useState(Date.now());
+  const [now, setNow] = useState(siteNow());
   useEffect(() => {
-    const tick = window.setInterval(() => setNow(Date.now()), 5_000);
+    const tick = window.setInterval(() => setNow(siteNow()), 5_000);
     return () => window.clearInterval(tick);
   }, []);
   return now;

@@ -1,6 +1,7 @@
 import "./dials.css";
 import { useEffect, useState } from "react";
 import { say, volumes } from "../shared/say";
+import { siteNow } from "../shared/siteNow";
 import { strengthUnit } from "../shared/volume";
 
 /* What a reading is entered with: a figure, drops that are counted, the marks of a strip. */
@@ -140,7 +141,7 @@ export function Dip({ dip, read, onLate }: { dip: number; read: number; onLate: 
     if (since === null) {
       return;
     }
-    const tick = window.setInterval(() => setNow(Date.now()), 200);
+    const tick = window.setInterval(() => setNow(siteNow()), 200);
     return () => window.clearInterval(tick);
   }, [since]);
   const gone = since === null ? 0 : Math.max(0, (now - since) / 1000);
@@ -156,8 +157,8 @@ export function Dip({ dip, read, onLate }: { dip: number; read: number; onLate: 
         className="floor-btn"
         type="button"
         onClick={() => {
-          setNow(Date.now());
-          setSince(Date.now());
+          setNow(siteNow());
+          setSince(siteNow());
         }}
       >
         {since === null

@@ -202,6 +202,7 @@ export const nightSaid = (
   minute: number,
   undone: boolean,
   at: number,
+  why?: string,
 ) =>
   made(
     "night-said",
@@ -210,6 +211,7 @@ export const nightSaid = (
     text("what", what),
     ...(subject === "" ? [] : [text("subject", subject)]),
     { name: "minute", value: minute, unit: "min" },
+    ...(why ? [text("why", why)] : []),
     text("undone", undone ? "yes" : "no"),
     moment(at),
   );

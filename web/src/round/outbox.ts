@@ -1,5 +1,6 @@
 import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { db, type Waiting } from "../shared/kept";
+import { siteAhead } from "../shared/siteNow";
 import type { EntryValue, Made } from "./core";
 
 /** An entry as this page sends it: whole. The server answers for one that lacks something as well. */
@@ -20,7 +21,7 @@ const AT_ONCE = 500;
 /** The wall clock as it was when the page opened, carried on evenly: a clock that is set meanwhile changes no duration. */
 const opened = Date.now() - performance.now();
 export function tabletNow(): number {
-  return Math.round(opened + performance.now());
+  return Math.round(opened + performance.now() + siteAhead());
 }
 
 export async function waiting(round: string): Promise<Waiting[]> {

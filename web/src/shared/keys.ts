@@ -55,6 +55,8 @@ export const keys = {
   tablet: key("tablet"),
   tablets: key("tablets"),
   tonight: key("tonight"),
+  tonightDrag: key("tonight-drag"),
+  tonightPast: key("tonight-past"),
   tonightSolutions: key("tonight-solutions"),
   trouble: key("trouble"),
   typed: key("typed"),

@@ -4,18 +4,24 @@ import { api, type Schemas, unwrap } from "../api/client";
 import { heard, remember } from "./kept";
 import { keys } from "./keys";
 import { spoken } from "./say";
+import { aheadBy } from "./siteNow";
 
 /** Who is signed in; `name` is absent while nobody is. */
 export function useSession() {
   return useQuery({
     queryKey: keys.session(),
-    queryFn: () => heard("session", () => unwrap(api.GET("/api/session"))),
+    queryFn: async () => {
+      const session = await heard("session", () => unwrap(api.GET("/api/session")));
+      aheadBy(session.clockAhead ?? 0);
+      return session;
+    },
     staleTime: 60_000,
   });
 }
 
 /** Somebody else is signed in from now on, on this page and when it is opened again without signal. */
 export async function signedIn(queries: QueryClient, session: Schemas["Session"]) {
+  aheadBy(session.clockAhead ?? 0);
   await remember("session", session);
   queries.setQueryData(keys.session(), session);
   await queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== "session" });

@@ -1,14 +1,19 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
-import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
-import type { Night } from "./night";
+import { toldTask } from "../shared/texts";
+import type { Held, Night } from "./night";
 
-type Props = { night: Night; at: (minute: number) => string; onTry: (whatIf: string) => void };
+type Props = {
+  night: Night;
+  at: (minute: number) => string;
+  onTry: (whatIf: string) => void;
+  /** Holds a task somewhere without a pointer. */
+  onHold: (held: Held) => void;
+};
 
 type Kind = {
   what: string;
@@ -74,16 +79,17 @@ const SAID: Record<string, (who: string, when: string) => string> = {
   kept: (who, when) => say("tonight.said.kept", "{0} is kept by production until {1}", who, when),
   wanted: (who, when) => say("tonight.said.wanted", "{0} is wanted by {1}", who, when),
   dropped: (who) => say("tonight.said.dropped", "{0} is left out", who),
-  begun: (who, when) => say("tonight.said.begun", "{0} was begun at {1}", who, when),
-  finished: (who) => say("tonight.said.finished", "{0} is done", who),
+  put: (who, when) => say("tonight.said.put", "{0}, not before {1}", who, when),
+  "handed-over": (who) => say("tonight.said.handed-over", "{0} is handed over", who),
+  accepted: (who) => say("tonight.said.accepted", "{0} is accepted", who),
 };
 
 /** One press says what has changed; the plan follows. What was said can be taken back. */
-export function Changes({ night, at, onTry }: Props) {
-  const queries = useQueryClient();
+export function Changes({ night, at, onTry, onHold }: Props) {
   const session = useSession().data;
   const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
   const [kind, setKind] = useState<Kind | null>(null);
+  const [moving, setMoving] = useState(false);
   const now = Math.max(0, Math.round((night.now - night.from) / 60_000));
   const subjects = (k: Kind): [string, string][] =>
     k.of === "person"
@@ -93,16 +99,25 @@ export function Changes({ night, at, onTry }: Props) {
         : k.of === "clean"
           ? night.cleans.map((c) => [c.procedure, `${c.machine}`])
           : [["", ""]];
-  const name = (subject: string) =>
-    night.people.find((p) => p.id === subject)?.name ??
-    night.cleans.find((c) => c.procedure === subject || c.machine === subject)?.machine ??
-    subject;
+  const one = (subject: string) => {
+    const task = night.tasks.find((t) => t.id === subject);
+    return (
+      night.people.find((p) => p.id === subject)?.name ??
+      night.cleans.find((c) => c.procedure === (task?.group ?? subject) || c.machine === subject)?.machine ??
+      subject
+    );
+  };
+  const name = (subject: string) => {
+    const mark = subject.lastIndexOf("@");
+    return mark < 0
+      ? one(subject)
+      : say("tonight.change.of", "{0} by {1}", one(subject.slice(0, mark)), one(subject.slice(mark + 1)));
+  };
+  const machineOf = (procedure: string) => night.cleans.find((c) => c.procedure === procedure)?.machine;
   const say_ = (what: string, subject: string, minute: number, undone: boolean) => {
     site.write(enter.nightSaid(night.night, what, subject, minute, undone, tabletNow()));
     setKind(null);
-    window.setTimeout(() => void queries.invalidateQueries({ queryKey: keys.tonight() }), 500);
   };
-  const mine = night.said.filter((s) => s.what !== "begun" && s.what !== "finished");
   if (session?.role === "AUDITOR") {
     return null;
   }
@@ -134,15 +149,54 @@ export function Changes({ night, at, onTry }: Props) {
           onTry={(subject, minute) => onTry(`${kind.what}:${subject}:${minute}`)}
         />
       )}
+      <button className="btn small" type="button" aria-expanded={moving} onClick={() => setMoving(!moving)}>
+        {say("tonight.change.move", "Move a task")}
+      </button>
+      {moving && <MoveTask night={night} at={at} onHold={onHold} />}
       {site.refusal && (
         <p className="note stop" role="alert">
           {site.refusal}
         </p>
       )}
       <ul className="said">
-        {mine.map((s) => (
+        {night.said.map((s) => (
           <li key={s.what + s.subject}>
-            {SAID[s.what]?.(name(s.subject), at(s.minute)) ?? s.what}{" "}
+            {SAID[s.what]?.(name(s.subject), at(s.minute)) ?? s.what}
+            <small>
+              {s.who}
+              {s.why && `: ${s.why}`}
+            </small>
+            {!s.holds && (
+              <p className="note fix">
+                {s.what === "dropped"
+                  ? say(
+                      "tonight.change.stays-due",
+                      "It stays in the plan: it is due, and the machine is wanted. Without it the machine stands out of use.",
+                    )
+                  : say(
+                      "tonight.change.cannot-be-kept",
+                      "The plan cannot follow it: they may not do it, are not here then, or it has begun.",
+                    )}{" "}
+                {s.what === "dropped" && (
+                  <button
+                    className="btn small"
+                    type="button"
+                    onClick={() =>
+                      site.write(
+                        enter.outOfUse(
+                          machineOf(s.subject) ?? s.subject,
+                          true,
+                          say("tonight.change.not-cleaned", "not cleaned this night"),
+                          tabletNow(),
+                        ),
+                      )
+                    }
+                  >
+                    {say("tonight.change.put-out-of-use", "Put {0} out of use", machineOf(s.subject) ?? "")}
+                  </button>
+                )}
+              </p>
+            )}{" "}
             <button
               className="btn small"
               type="button"
@@ -154,6 +208,75 @@ export function Changes({ night, at, onTry }: Props) {
         ))}
       </ul>
     </section>
+  );
+}
+
+type MoveProps = { night: Night; at: (minute: number) => string; onHold: (held: Held) => void };
+
+/** The same as dragging, by lists: which task, to whom, not before when. */
+function MoveTask({ night, at, onHold }: MoveProps) {
+  const machines = new Map(night.cleans.map((c) => [c.procedure, c.machine]));
+  const tasks = night.plan.tasks.filter((t) => t.hands);
+  const [task, setTask] = useState(tasks[0]?.id ?? "");
+  const placed = tasks.find((t) => t.id === task);
+  const [person, setPerson] = useState("");
+  const [minute, setMinute] = useState<number | null>(null);
+  const names = new Map(night.tasks.map((t) => [t.id, t]));
+  const times = Array.from({ length: Math.floor(night.minutes / 15) + 1 }, (_, i) => i * 15);
+  return (
+    <form
+      className="change-say"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (placed) {
+          onHold({
+            task,
+            person: person || (placed.people[0] ?? ""),
+            minute: minute ?? placed.from,
+          });
+        }
+      }}
+    >
+      <label>
+        {say("tonight.move.task", "Task")}
+        <select value={task} onChange={(e) => setTask(e.currentTarget.value)}>
+          {tasks.map((t) => (
+            <option key={t.id} value={t.id}>
+              {at(t.from)} {machines.get(names.get(t.id)?.group ?? "")}{" "}
+              {toldTask(names.get(t.id)?.name ?? "")}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        {say("tonight.move.to", "To")}
+        <select value={person} onChange={(e) => setPerson(e.currentTarget.value)}>
+          <option value="">{say("tonight.move.same", "whose it is")}</option>
+          {night.people.map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        {say("tonight.move.not-before", "Not before")}
+        <select
+          value={minute ?? ""}
+          onChange={(e) => setMinute(e.currentTarget.value === "" ? null : Number(e.currentTarget.value))}
+        >
+          <option value="">{say("tonight.move.as-it-is", "as it is")}</option>
+          {times.map((m) => (
+            <option key={m} value={m}>
+              {at(m)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button className="btn" type="submit">
+        {say("tonight.move.look", "See what else moves")}
+      </button>
+    </form>
   );
 }
 

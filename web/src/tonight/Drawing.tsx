@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { say } from "../shared/say";
 import { told, toldTask } from "../shared/texts";
-import { type Block, type Lane, laneOfWait, lanesOf, type Night } from "./night";
+import { type Block, type Held, type Lane, laneOfWait, lanesOf, type Night } from "./night";
 
 type Props = {
   night: Night;
@@ -9,7 +9,15 @@ type Props = {
   blocks: Block[];
   all: Block[];
   at: (minute: number) => string;
+  /** Told where a task is held while it is dragged; absent where nobody may. */
+  onHold?: (held: Held | null) => void;
+  /** Told where it was let go. */
+  onLetGo?: (held: Held) => void;
+  held: Held | null;
 };
+
+/** A task is put onto these minutes. */
+const SNAP = 5;
 
 const MINUTE = 1.75;
 const TOP = 34;
@@ -24,8 +32,10 @@ const LETTER = 7;
  * itself hangs on a thread in the place where it lies. The tank stands beside it as a level; what decides the end is
  * drawn heavier; the amber line is now.
  */
-export function Drawing({ night, blocks, all, at }: Props) {
+export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props) {
   const frame = useRef<HTMLDivElement>(null);
+  const svg = useRef<SVGSVGElement>(null);
+  const grip = useRef<{ block: Block; below: number } | null>(null);
   const [width, setWidth] = useState(FIRST);
   useEffect(() => {
     const watch = new ResizeObserver(([e]) => setWidth(Math.max(560, Math.floor(e.contentRect.width))));
@@ -43,6 +53,50 @@ export function Drawing({ night, blocks, all, at }: Props) {
     lane.set(l.id, { x: right, wide });
     right += wide;
   }
+  const where = (e: React.PointerEvent): Held | null => {
+    const drawn = svg.current?.getBoundingClientRect();
+    if (!drawn || !grip.current) {
+      return null;
+    }
+    const x = e.clientX - drawn.left;
+    const person = lanes.find((l) => {
+      const p = lane.get(l.id);
+      return l.kind === "person" && p && x >= p.x && x < p.x + p.wide;
+    });
+    const minute = (e.clientY - drawn.top - TOP) / MINUTE - grip.current.below;
+    return {
+      task: grip.current.block.id,
+      person: person?.id ?? grip.current.block.people[0] ?? "",
+      minute: Math.min(night.minutes, Math.max(0, Math.round(minute / SNAP) * SNAP)),
+    };
+  };
+  const grab = (block: Block) =>
+    onHold && !block.over
+      ? (e: React.PointerEvent) => {
+          const drawn = svg.current?.getBoundingClientRect();
+          if (e.button === 0 && drawn) {
+            grip.current = { block, below: (e.clientY - drawn.top - TOP) / MINUTE - block.from };
+            (e.currentTarget as Element).setPointerCapture(e.pointerId);
+            e.preventDefault();
+          }
+        }
+      : undefined;
+  const move = (e: React.PointerEvent) => {
+    const to = where(e);
+    if (to) {
+      onHold?.(to);
+    }
+  };
+  const drop = (e: React.PointerEvent) => {
+    const to = where(e);
+    const was = grip.current?.block;
+    grip.current = null;
+    if (to && was && (to.minute !== was.from || !was.people.includes(to.person))) {
+      onLetGo?.(to);
+    } else {
+      onHold?.(null);
+    }
+  };
   const at0 = (id: string) => lane.get(id) ?? { x: 0, wide: 0 };
   const tank = right + 12;
   const end = Math.max(60, ...all.map((b) => b.to), ...night.plan.breaks.map((r) => r.to));
@@ -55,6 +109,7 @@ export function Drawing({ night, blocks, all, at }: Props) {
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by the keyboard
     <div className="night" ref={frame} tabIndex={0}>
       <svg
+        ref={svg}
         viewBox={`0 0 ${width} ${height}`}
         style={{ width, height }}
         role="img"
@@ -104,7 +159,20 @@ export function Drawing({ night, blocks, all, at }: Props) {
           .filter((b) => b.hands)
           .flatMap((b) =>
             b.people.map((p) => (
-              <Work key={`${b.id}${p}`} block={b} place={at0(p)} y={y} two={b.people.length > 1} />
+              <Work
+                key={`${b.id}${p}`}
+                block={b}
+                place={at0(p)}
+                y={y}
+                two={b.people.length > 1}
+                held={held?.task === b.id}
+                onGrab={grab(b)}
+                onMove={move}
+                onDrop={drop}
+                onLost={() => {
+                  grip.current = null;
+                }}
+              />
             )),
           )}
         <Tank night={night} x={tank} y={y} until={until} />
@@ -113,6 +181,7 @@ export function Drawing({ night, blocks, all, at }: Props) {
       <ol className={`night-list ${blocks.length === all.length ? "sr-only" : ""}`}>
         {blocks.map((b) => (
           <li key={b.id}>
+            {b.over && say("tonight.drawing.done", "done: ")}
             {at(b.from)}–{at(b.to)} {b.machine}: {toldTask(b.name)}
             {b.hands
               ? `, ${b.people.map((p) => night.people.find((n) => n.id === p)?.name ?? p).join(", ")}`
@@ -174,17 +243,41 @@ function LaneHead({ lane, place, bottom, first }: HeadProps) {
   );
 }
 
-type WorkProps = { block: Block; place: Place; y: (minute: number) => number; two: boolean };
+type WorkProps = {
+  block: Block;
+  place: Place;
+  y: (minute: number) => number;
+  two: boolean;
+  held: boolean;
+  onGrab: ((e: React.PointerEvent) => void) | undefined;
+  onMove: (e: React.PointerEvent) => void;
+  onDrop: (e: React.PointerEvent) => void;
+  onLost: () => void;
+};
 
 /** A stretch by hand: machine and what is done; the fold at its side says that two are at it. */
-function Work({ block: b, place, y, two }: WorkProps) {
+function Work({ block: b, place, y, two, held, onGrab, onMove, onDrop, onLost }: WorkProps) {
   const top = y(b.from);
   const tall = Math.max(4, (b.to - b.from) * MINUTE - 2);
   const words = toldTask(b.name);
   return (
-    <g className={`night-work ${b.critical ? "critical" : ""}`}>
+    <g
+      className={`night-work ${b.critical ? "critical" : ""} ${b.over ? "over" : ""} ${held ? "held" : ""} ${onGrab ? "loose" : ""}`}
+      onPointerDown={onGrab}
+      onPointerMove={onGrab && onMove}
+      onPointerUp={onGrab && onDrop}
+      onPointerCancel={onLost}
+    >
       <title>
         {b.machine} {words}
+        {b.usual &&
+          say(
+            "tonight.drawing.usual",
+            "; usually {0} to {1} min, by {2} rounds",
+            Math.round(b.usual.low),
+            Math.round(b.usual.high),
+            b.usual.nights,
+          )}
       </title>
       <rect x={place.x + 5} y={top} width={Math.max(1, place.wide - 10)} height={tall} />
       {two && (
@@ -211,7 +304,7 @@ type WaitProps = {
 function Wait({ block: b, place, y, from }: WaitProps) {
   const middle = place.x + place.wide / 2;
   return (
-    <g className={`night-wait ${b.critical ? "critical" : ""}`}>
+    <g className={`night-wait ${b.critical ? "critical" : ""} ${b.over ? "over" : ""}`}>
       <title>
         {b.machine} {toldTask(b.name)}
       </title>

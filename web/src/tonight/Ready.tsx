@@ -33,7 +33,9 @@ export function Ready({ night, blocks, at }: Props) {
                 </>
               ) : (
                 <>
-                  {say("tonight.ready.at", "ready at {0}", at(c.ready))}
+                  {c.over
+                    ? say("tonight.ready.is", "is ready since {0}", at(c.ready))
+                    : say("tonight.ready.at", "ready at {0}", at(c.ready))}
                   <small>
                     {(slack ?? 0) >= 0
                       ? say("tonight.ready.slack", "{0} min before it is wanted", slack)

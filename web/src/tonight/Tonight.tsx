@@ -1,34 +1,83 @@
 import "./tonight.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useCallback } from "react";
-import { useSearchParams } from "react-router";
+import { useCallback, useEffect, useState } from "react";
+import { Link, useSearchParams } from "react-router";
 import { api, message, unwrap } from "../api/client";
+import * as enter from "../round/entries";
+import { tabletNow } from "../round/outbox";
+import { useSiteStream } from "../round/useSiteStream";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
 import { say } from "../shared/say";
-import { useClock } from "../shared/session";
+import { useClock, useSession } from "../shared/session";
 import { Changes } from "./Changes";
+import { Consequences } from "./Consequences";
 import { Drawing } from "./Drawing";
-import { blocksOf } from "./night";
+import { Morning } from "./Morning";
+import { Moved } from "./Moved";
+import { about, blocksOf, type Held, type Night } from "./night";
 import { Ready } from "./Ready";
 import { Waits } from "./Waits";
 
 const REST = 60_000;
+const SOON = 1_500;
+/** Milliseconds for which a hand rests before its consequences are asked for. */
+const HELD_STILL = 60;
+
+/** The night that is on; or, by the address, one that is over. */
+export default function Tonight() {
+  const [params] = useSearchParams();
+  const night = params.get("night");
+  return night === null ? <ThisNight /> : <Morning night={night === "last" ? undefined : night} />;
+}
 
 /** The night: who does what, where and when, and what waits for whoever looks. */
-export default function Tonight() {
+function ThisNight() {
   const queries = useQueryClient();
   const clock = useClock();
+  const session = useSession().data;
+  const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
   const [params, setParams] = useSearchParams();
+  const [held, setHeld] = useState<Held | null>(null);
+  const [down, setDown] = useState(false);
   const whatIf = params.get("if") ?? undefined;
   const person = params.get("person") ?? "";
   const tonight = useQuery({
     queryKey: keys.tonight(whatIf ?? ""),
     queryFn: () => unwrap(api.GET("/api/tonight", { params: { query: { whatIf } } })),
-    refetchInterval: REST,
+    // While a better plan is sought it is looked for often.
+    refetchInterval: (q) => (q.state.data?.seeking ? SOON : REST),
     placeholderData: (before) => before,
   });
   useLive(useCallback(() => void queries.invalidateQueries({ queryKey: keys.tonight() }), [queries]));
+  const asked = useRested(held, HELD_STILL);
+  const drag = useQuery({
+    queryKey: keys.tonightDrag(asked ? `${asked.task}@${asked.person}:${asked.minute}` : ""),
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/tonight/drag", {
+          params: {
+            query: {
+              task: asked?.task ?? "",
+              person: asked?.person || undefined,
+              minute: asked?.minute ?? 0,
+            },
+          },
+        }),
+      ),
+    enabled: asked !== null,
+    placeholderData: (before) => (asked ? before : undefined),
+  });
+  const letGo = () => {
+    setHeld(null);
+    setDown(false);
+  };
+  const keep = (where: Held, night: Night) => {
+    site.write(
+      enter.nightSaid(night.night, "put", about(where.task, where.person), where.minute, false, tabletNow()),
+    );
+    letGo();
+  };
   const put = (name: string, value: string | null) =>
     setParams((now) => {
       const next = new URLSearchParams(now);
@@ -60,7 +109,8 @@ export default function Tonight() {
   }
   const night = tonight.data;
   const at = (minute: number) => clock.time(night.from + minute * 60_000);
-  const blocks = blocksOf(night);
+  const blocks = blocksOf(night, held && drag.data && asked ? drag.data.tasks : undefined);
+  const mayPlan = (session?.role === "SUPERVISOR" || session?.role === "QA") && !whatIf;
   const shown = person === "" ? blocks : blocks.filter((b) => b.people.includes(person));
   const left = night.until - night.now;
   const hours = Math.floor(Math.max(0, left) / 3_600_000);
@@ -79,8 +129,10 @@ export default function Tonight() {
           )}
         </p>
         <span className="grow" />
-        {tonight.isFetching && (
-          <output className="quiet">{say("tonight.tonight.replanning", "Planning again…")}</output>
+        {night.seeking && (
+          <output className="quiet">
+            {say("tonight.tonight.seeking", "A first plan; a better one is looked for…")}
+          </output>
         )}
         <label className="no-print">
           {say("tonight.tonight.sheet-of", "Sheet of")}{" "}
@@ -95,9 +147,17 @@ export default function Tonight() {
               ))}
           </select>
         </label>
-        <button className="btn small no-print" type="button" onClick={() => window.print()}>
-          {say("tonight.tonight.print", "Print")}
-        </button>
+        <a
+          className="btn small no-print"
+          href={`/api/tonight/sheets.pdf${person === "" ? "" : `?person=${encodeURIComponent(person)}`}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          {say("tonight.tonight.sheets", "Sheets to print")}
+        </a>
+        <Link className="btn small no-print" to="/tonight?night=last">
+          {say("tonight.tonight.last-night", "Last night")}
+        </Link>
       </div>
       {whatIf && (
         <p className="note now">
@@ -119,18 +179,76 @@ export default function Tonight() {
                   )}
             </p>
           ) : (
-            <Drawing night={night} blocks={shown} all={blocks} at={at} />
+            <Drawing
+              night={night}
+              blocks={shown}
+              all={blocks}
+              at={at}
+              held={held}
+              onHold={
+                mayPlan
+                  ? (h) => {
+                      setHeld(h);
+                      setDown(false);
+                    }
+                  : undefined
+              }
+              onLetGo={(h) => {
+                setHeld(h);
+                setDown(true);
+              }}
+            />
           )}
           {blocks.length > 0 && <Quality night={night} at={at} />}
         </section>
         <aside className="tonight-side">
+          {held && (
+            <Consequences
+              night={night}
+              held={held}
+              drag={drag.data}
+              at={at}
+              down={down}
+              onKeep={() => keep(held, night)}
+              onBack={letGo}
+            />
+          )}
+          {site.refusal && (
+            <p className="note stop" role="alert">
+              {site.refusal}
+            </p>
+          )}
           <Waits />
           <Ready night={night} blocks={blocks} at={at} />
-          <Changes night={night} at={at} onTry={(v) => put("if", v)} />
+          <Changes
+            night={night}
+            at={at}
+            onTry={(v) => put("if", v)}
+            onHold={(h) => {
+              setHeld(h);
+              setDown(true);
+            }}
+          />
+          {night.moves.length > 0 && (
+            <section aria-label={say("tonight.moved.label", "Who has to be told")}>
+              <h2>{say("tonight.moved.title", "Who has to be told")}</h2>
+              <Moved night={night} moves={night.moves} at={at} />
+            </section>
+          )}
         </aside>
       </div>
     </main>
   );
+}
+
+/** What holds still for so long, so that each place on the way is not asked about. */
+function useRested(value: Held | null, ms: number): Held | null {
+  const [rested, setRested] = useState(value);
+  useEffect(() => {
+    const timer = window.setTimeout(() => setRested(value), value ? ms : 0);
+    return () => window.clearTimeout(timer);
+  }, [value, ms]);
+  return value && rested;
 }
 
 const LEVELS: Record<string, string> = {
@@ -143,7 +261,7 @@ const LEVELS: Record<string, string> = {
   unattended: say("tonight.level.unattended", "unattended things early"),
 };
 
-type QualityProps = { night: import("./night").Night; at: (minute: number) => string };
+type QualityProps = { night: Night; at: (minute: number) => string };
 
 /** How good the plan is known to be, and against how people would do it. */
 function Quality({ night, at }: QualityProps) {
@@ -155,12 +273,16 @@ function Quality({ night, at }: QualityProps) {
         ? say("tonight.quality.optimal", "No plan is better on any count.")
         : p.status === "as-people-do"
           ? say("tonight.quality.as-people", "Made as people would do it: there is no solver on this system.")
-          : say(
-              "tonight.quality.gap",
-              "On “{0}” it may be up to {1} % from the best; above that nothing is better.",
-              LEVELS[p.level] ?? p.level,
-              p.gapPercent,
-            )}{" "}
+          : p.status === "in-force"
+            ? say("tonight.quality.in-force", "It was made earlier and still holds; nobody is told anew.")
+            : night.seeking
+              ? say("tonight.quality.seeking", "A better one is looked for.")
+              : say(
+                  "tonight.quality.gap",
+                  "On “{0}” it may be up to {1} % from the best; above that nothing is better.",
+                  LEVELS[p.level] ?? p.level,
+                  p.gapPercent,
+                )}{" "}
       {say(
         "tonight.quality.ends",
         "It ends at {0}; one after the other, as people do it, at {1}{2}.",

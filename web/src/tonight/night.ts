@@ -5,22 +5,60 @@ export type PlacedTask = Schemas["TaskDocument"];
 
 /** A task with all that is known of it. */
 export type Lane = { id: string; name: string; kind: "person" | "place" | "machine" };
-export type Block = PlacedTask & { name: string; machine: string; critical: boolean };
+export type Block = PlacedTask & {
+  name: string;
+  machine: string;
+  critical: boolean;
+  /** What is over stays where it was. */
+  over: boolean;
+  usual?: Usual;
+};
+export type Usual = Schemas["Usual"];
+export type Move = Schemas["NightMove"];
+
+/** A task that is held in the hand, and where it is held. */
+export type Held = { task: string; person: string; minute: number };
+
+/** The subject of an entry about a thing and a person. */
+export const about = (thing: string, person: string) => (person === "" ? thing : `${thing}@${person}`);
 
 /** Every placed task with its name and machine. */
-export function blocksOf(night: Night): Block[] {
+export function blocksOf(night: Night, placed: PlacedTask[] = night.plan.tasks): Block[] {
   const tasks = new Map(night.tasks.map((t) => [t.id, t]));
   const machines = new Map(night.cleans.map((c) => [c.procedure, c.machine]));
   const critical = new Set(night.plan.critical);
-  return night.plan.tasks.map((t) => {
-    const task = tasks.get(t.id);
-    return {
-      ...t,
-      name: task?.name ?? t.id,
-      machine: machines.get(task?.group ?? "") ?? "",
-      critical: critical.has(t.id),
-    };
-  });
+  const over: Block[] = (night.done ?? []).map((d) => ({
+    ...d,
+    place: undefined,
+    machine: machines.get(d.group) ?? "",
+    critical: false,
+    over: true,
+  }));
+  return [
+    ...over,
+    ...placed.map((t) => {
+      const task = tasks.get(t.id);
+      return {
+        ...t,
+        name: task?.name ?? t.id,
+        machine: machines.get(task?.group ?? "") ?? "",
+        critical: critical.has(t.id),
+        over: false,
+        usual: task?.usual ?? undefined,
+      };
+    }),
+  ];
+}
+
+/** What somebody has to be told, person by person: what is new to them, and what is not theirs any more. */
+export function movesOf(night: Night, moves: Move[]): { person: string; name: string; moves: Move[] }[] {
+  return night.people
+    .map((p) => ({
+      person: p.id,
+      name: p.name,
+      moves: moves.filter((m) => m.now?.people.includes(p.id) || m.was?.people.includes(p.id)),
+    }))
+    .filter((p) => p.moves.length > 0);
 }
 
 /** Who has something to do, then the places in which something lies by itself. */
@@ -54,6 +92,7 @@ export function readyOf(night: Night, blocks: Block[]) {
       return {
         ...c,
         ready: own.length === 0 ? undefined : Math.max(...own.map((b) => b.to)),
+        over: own.length > 0 && own.every((b) => b.over),
         left: night.plan.unplaced.find((u) => u.id === c.procedure),
       };
     })

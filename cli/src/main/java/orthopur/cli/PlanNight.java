@@ -22,6 +22,7 @@ import orthopur.night.Plan;
 import orthopur.night.PlanCheck;
 import orthopur.night.SiteNight;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
 import orthopur.rules.lockout.OldEnough;
 import orthopur.solver.Planners;
 
@@ -178,18 +179,23 @@ final class PlanNight {
                 var sheet = site.sheet(null, procedure.sheet());
                 cleans.add(
                         new SiteNight.Clean(
-                                procedure, sheet, true, true, OldEnough.concerns(sheet), 1));
+                                procedure, sheet, true, true, OldEnough.concerns(sheet), Step::minutes));
             }
         }
         return SiteNight.of(
-                NIGHT,
-                cleans,
-                site.members(),
-                site.vessels(),
-                new Night.Heater(400, 18 * 60 / (4.186 * 53)),
-                65,
-                12,
-                List.of());
+                        new SiteNight.Evening(
+                                NIGHT,
+                                0,
+                                cleans,
+                                site.members(),
+                                site.vessels(),
+                                new Night.Heater(400, 18 * 60 / (4.186 * 53)),
+                                65,
+                                12,
+                                List.of(),
+                                List.of(),
+                                null))
+                .night();
     }
 
     private static List<Path> procedures(Path root) {

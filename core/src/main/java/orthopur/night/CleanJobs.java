@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Vessel;
@@ -42,6 +43,8 @@ public final class CleanJobs {
     private final Wish wish;
     private final Premises premises;
     private final List<Job> jobs = new ArrayList<>();
+    private final Map<String, List<String>> stepsOf = new HashMap<>();
+    private final List<String> steps = new ArrayList<>();
     private final Map<String, String> soaking = new HashMap<>();
 
     private final List<After> next = new ArrayList<>();
@@ -68,7 +71,7 @@ public final class CleanJobs {
      * @param must whether it is never dropped
      * @param secondPerson whether somebody else has to release it
      * @param adults whether nobody under 18 may work at the machine
-     * @param pace by which planned minutes are multiplied, out of the log; 1 where nothing is known
+     * @param pace minutes of work that a step takes: as planned, or as the log tells
      */
     public record Wish(
             int earliest,
@@ -76,7 +79,7 @@ public final class CleanJobs {
             boolean must,
             boolean secondPerson,
             boolean adults,
-            double pace) {}
+            ToDoubleFunction<Step> pace) {}
 
     /**
      * What the site has.
@@ -86,14 +89,28 @@ public final class CleanJobs {
      */
     public record Premises(List<Vessel> vessels, double hotCelsius, double mainsCelsius) {}
 
+    /**
+     * A task of a clean.
+     *
+     * @param steps ids of the steps that it is; of what runs by itself the one that begins it; none
+     *     for the release and the warm-up
+     */
+    public record Part(Job job, List<String> steps) {
+        public Part {
+            steps = List.copyOf(steps);
+        }
+    }
+
     /** The tasks of one clean, its release and its warm-up included. */
-    public static List<Job> of(
+    public static List<Part> of(
             Procedure procedure, MachineSheet sheet, Wish wish, Premises premises) {
         CleanJobs c = new CleanJobs(procedure, sheet, wish, premises);
         procedure.steps().forEach(c::step);
         c.close();
         c.releaseAndWarmUp();
-        return List.copyOf(c.jobs);
+        return c.jobs.stream()
+                .map(j -> new Part(j, c.stepsOf.getOrDefault(j.id(), List.of())))
+                .toList();
     }
 
     /** The places of a site: its sinks are one place of as many slots, all else stands alone. */
@@ -127,7 +144,8 @@ public final class CleanJobs {
             name = a.verb() + subject(a);
             longest = tells(a) ? s.minutes() : 0;
         }
-        minutes += s.minutes() * wish.pace();
+        minutes += wish.pace().applyAsDouble(s);
+        steps.add(s.id());
         Solution solution = a.solution();
         if (solution != null) {
             hot += hotOf(solution);
@@ -135,7 +153,7 @@ public final class CleanJobs {
         }
         Duration runs = runs(a);
         if (runs != null && runs.toMinutes() >= SHORTEST) {
-            run(a, (int) runs.toMinutes());
+            run(s, (int) runs.toMinutes());
         }
     }
 
@@ -166,7 +184,8 @@ public final class CleanJobs {
     }
 
     /** Something begins to run: the stretch ends, and what comes next waits for it or not. */
-    private void run(Action a, int lasts) {
+    private void run(Step s, int lasts) {
+        Action a = s.action();
         Set<String> held = new TreeSet<>();
         Solution solution = a.solution();
         if (solution != null) {
@@ -176,9 +195,10 @@ public final class CleanJobs {
         List<After> before = close();
         String id = wish(jobs.size(), a.name());
         jobs.add(job(id, a.verb() + subject(a), lasts, 0, held, content, before, 0, null));
-        if (a instanceof Action.Soak s) {
+        stepsOf.put(id, List.of(s.id()));
+        if (a instanceof Action.Soak soak) {
             // Hands go on elsewhere; whoever takes it out waits for its time.
-            s.items().forEach(i -> soaking.put(i, id));
+            soak.items().forEach(i -> soaking.put(i, id));
             return;
         }
         next.clear();
@@ -223,6 +243,8 @@ public final class CleanJobs {
                         List.copyOf(next),
                         hot,
                         null));
+        stepsOf.put(id, List.copyOf(steps));
+        steps.clear();
         next.clear();
         next.add(new After(id, 0, null));
         minutes = 0;
@@ -263,6 +285,7 @@ public final class CleanJobs {
                             MAY_RELEASE,
                             hands,
                             List.of(),
+                            null,
                             null));
             end = id;
         }
@@ -323,6 +346,7 @@ public final class CleanJobs {
                 null,
                 List.of(),
                 List.of(),
+                null,
                 null);
     }
 

@@ -1,5 +1,6 @@
 package orthopur.night;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -54,6 +55,7 @@ public record Night(
         /** Whether they may do it at all. */
         public boolean may(Job job) {
             return (adult || !job.adults())
+                    && (job.by() == null || job.by().contains(id))
                     && (job.trained() == null
                             || machines == null
                             || machines.contains(job.trained()))
@@ -104,6 +106,7 @@ public record Night(
      * @param skill what its people have to be allowed beside that
      * @param otherThan tasks whose people may not do this one
      * @param apart tasks during which it may not be done
+     * @param by who alone may do it, because somebody said so; null where that is open
      * @param running what has begun stays as it is; null where it has not
      */
     public record Job(
@@ -125,12 +128,76 @@ public record Night(
             @Nullable String skill,
             List<String> otherThan,
             List<String> apart,
+            @Nullable Set<String> by,
             @Nullable Running running) {
         public Job {
             places = List.copyOf(places);
             after = List.copyOf(after);
             otherThan = List.copyOf(otherThan);
             apart = List.copyOf(apart);
+            by = by == null ? null : Set.copyOf(by);
+        }
+
+        /** The same, not before a minute. */
+        public Job notBefore(int minute) {
+            return changed(minutes, after, Math.max(earliest, minute), apart, by, running);
+        }
+
+        /** The same, after other tasks. */
+        public Job after(List<After> others) {
+            return changed(minutes, others, earliest, apart, by, running);
+        }
+
+        /** The same, not during other tasks either. */
+        public Job alsoApartFrom(List<String> others) {
+            List<String> all = new ArrayList<>(apart);
+            all.addAll(others);
+            return changed(minutes, after, earliest, all, by, running);
+        }
+
+        /** The same, by nobody else. */
+        public Job onlyBy(Set<String> people) {
+            return changed(minutes, after, earliest, apart, people, running);
+        }
+
+        /** The same, of which so much is left. */
+        public Job lasting(int left) {
+            return changed(left, after, earliest, apart, by, running);
+        }
+
+        /** The same, begun. */
+        public Job begun(Running since) {
+            return changed(minutes, after, earliest, apart, by, since);
+        }
+
+        private Job changed(
+                int lasts,
+                List<After> others,
+                int from,
+                List<String> notDuring,
+                @Nullable Set<String> only,
+                @Nullable Running since) {
+            return new Job(
+                    id,
+                    name,
+                    group,
+                    lasts,
+                    hands,
+                    since == null || !hands ? people : since.people().size(),
+                    places,
+                    content,
+                    others,
+                    from,
+                    wantedBy,
+                    hotLitres,
+                    must,
+                    trained,
+                    adults,
+                    skill,
+                    otherThan,
+                    notDuring,
+                    only,
+                    since);
         }
     }
 
@@ -152,7 +219,7 @@ public record Night(
     /** The tasks of each group, in the order in which they stand. */
     public Map<String, List<Job>> groups() {
         Map<String, List<Job>> all = new LinkedHashMap<>();
-        tasks.forEach(t -> all.computeIfAbsent(t.group(), k -> new java.util.ArrayList<>()).add(t));
+        tasks.forEach(t -> all.computeIfAbsent(t.group(), k -> new ArrayList<>()).add(t));
         return all;
     }
 

@@ -41,6 +41,8 @@ public record Plan(
         FEASIBLE,
         /** It is valid; the time that was given was over before all levels were tried. */
         CUT_SHORT,
+        /** Made for the night as it was earlier, and still valid: nobody is told anew. */
+        IN_FORCE,
         /** As people would do it, one after the other; nobody has looked for a better one. */
         AS_PEOPLE_DO
     }

@@ -1,31 +1,88 @@
 package orthopur.night;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Vessel;
+import orthopur.night.CleanJobs.Part;
+import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Heater;
 import orthopur.night.Night.Job;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
+import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Step;
 
 /**
- * The night of a site: what is due as tasks, who is here as people, and what was said about it –
- * sick, late, no hot water, a machine kept by production.
+ * The night of a site: what is due as tasks, who is here as people, what was said about it – sick,
+ * late, no hot water, a machine kept by production – and how far the rounds are.
  */
 public final class SiteNight {
     /** Half an hour in the middle of the night. */
     private static final int BREAK = 30;
 
-    private SiteNight() {}
+    private final Evening evening;
+    private final List<Job> jobs = new ArrayList<>();
+    private final List<Done> done = new ArrayList<>();
+
+    /** Whoever is at work somewhere is so at the machine where they ticked last. */
+    private final Map<String, String> at = new HashMap<>();
+
+    private SiteNight(Evening evening) {
+        this.evening = evening;
+        Map<String, Integer> newest = new HashMap<>();
+        for (Round r : evening.rounds()) {
+            for (Ticked t : r.ticks()) {
+                if (r.finished() == null && t.minute() >= newest.getOrDefault(t.person(), 0)) {
+                    newest.put(t.person(), t.minute());
+                    at.put(t.person(), r.procedure());
+                }
+            }
+        }
+    }
+
+    /**
+     * What a night is made of.
+     *
+     * @param minutes its length, at the end of which production wants its machines
+     * @param now minute until which it is the past; what has not begun lies after it
+     * @param heater null where nothing is known of it
+     * @param said what was said about it, the newest last
+     * @param rounds that were begun in it
+     * @param before the plan that people go by so far; null where there is none
+     */
+    public record Evening(
+            int minutes,
+            int now,
+            List<Clean> cleans,
+            List<Member> members,
+            List<Vessel> vessels,
+            @Nullable Heater heater,
+            double hotCelsius,
+            double mainsCelsius,
+            List<Said> said,
+            List<Round> rounds,
+            @Nullable Plan before) {
+        public Evening {
+            cleans = List.copyOf(cleans);
+            members = List.copyOf(members);
+            vessels = List.copyOf(vessels);
+            said = List.copyOf(said);
+            rounds = List.copyOf(rounds);
+        }
+    }
 
     /**
      * A clean that is to be done.
@@ -33,7 +90,7 @@ public final class SiteNight {
      * @param must whether it is never dropped
      * @param secondPerson whether somebody else has to release it
      * @param adults whether nobody under 18 may work at it
-     * @param pace by which its planned minutes are multiplied, out of the log
+     * @param pace minutes of work that a step takes: as planned, or as the log tells
      */
     public record Clean(
             Procedure procedure,
@@ -41,7 +98,7 @@ public final class SiteNight {
             boolean must,
             boolean secondPerson,
             boolean adults,
-            double pace) {}
+            ToDoubleFunction<Step> pace) {}
 
     /**
      * Somebody of the site.
@@ -59,12 +116,25 @@ public final class SiteNight {
             boolean releases) {}
 
     /**
-     * What was said about a night. It is a change of the night, not of its plan.
+     * Something that was said about a night. It is a change of the night, not of its plan.
      *
-     * @param subject person, machine or procedure that it is about; empty for the site
+     * @param subject person, machine, procedure or task that it is about, with {@code @} and a
+     *     person behind it where it is about both; empty for the site
      * @param minute from when it holds
      */
-    public record Said(What what, String subject, int minute) {}
+    public record Said(What what, String subject, int minute) {
+        /** What it is about, without the person. */
+        public String thing() {
+            int mark = subject.lastIndexOf('@');
+            return mark < 0 ? subject : subject.substring(0, mark);
+        }
+
+        /** The person behind it; empty where there is none. */
+        public String person() {
+            int mark = subject.lastIndexOf('@');
+            return mark < 0 ? "" : subject.substring(mark + 1);
+        }
+    }
 
     /** What can be said. */
     public enum What {
@@ -82,154 +152,464 @@ public final class SiteNight {
         FAILED,
         /** A clean is left out; whoever says so answers for it. */
         DROPPED,
-        /** A clean was begun. */
-        BEGUN,
-        /** A clean was finished. */
-        FINISHED
+        /** A task is done by somebody, and not before that minute. */
+        PUT,
+        /** Somebody cannot do a clean that was theirs; somebody else does it. */
+        HANDED_OVER,
+        /** Somebody has seen what is theirs and will do it. */
+        ACCEPTED
     }
 
     /**
-     * The night.
+     * A round of this night.
      *
-     * @param minutes its length, at the end of which production wants its machines
-     * @param heater null where nothing is known of it
+     * @param begun,finished,released minutes; null while it is not handed over, or not released
+     * @param ticks the steps that are done, in their order
      */
-    public static Night of(
-            int minutes,
-            List<Clean> cleans,
-            List<Member> members,
-            List<Vessel> vessels,
-            @Nullable Heater heater,
-            double hotCelsius,
-            double mainsCelsius,
-            List<Said> said) {
-        Map<String, Said> kept = newest(said, What.KEPT);
-        Map<String, Said> wanted = newest(said, What.WANTED);
-        Map<String, Said> dropped = newest(said, What.DROPPED);
-        Map<String, Said> begun = newest(said, What.BEGUN);
-        Map<String, Said> finished = newest(said, What.FINISHED);
-        Map<String, Said> failed = newest(said, What.FAILED);
-        Said cold = newest(said, What.NO_HOT_WATER).get("");
-        List<Job> jobs = new ArrayList<>();
-        for (Clean c : cleans) {
+    public record Round(
+            String procedure,
+            int begun,
+            @Nullable Integer finished,
+            @Nullable Integer released,
+            List<Ticked> ticks) {
+        public Round {
+            ticks = List.copyOf(ticks);
+        }
+    }
+
+    /** A step that was done. */
+    public record Ticked(String step, int minute, String person) {}
+
+    /**
+     * A task of this night that is over.
+     *
+     * @param group its procedure
+     */
+    public record Done(
+            String id,
+            String name,
+            String group,
+            int from,
+            int to,
+            boolean hands,
+            List<String> people) {
+        public Done {
+            people = List.copyOf(people);
+        }
+    }
+
+    /**
+     * The night as it stands.
+     *
+     * @param night what is left of it
+     * @param done what is over
+     * @param notKept what was put somewhere and cannot stay there: who is to do it may not, or is
+     *     not here
+     */
+    public record Standing(Night night, List<Done> done, List<Said> notKept) {
+        public Standing {
+            done = List.copyOf(done);
+            notKept = List.copyOf(notKept);
+        }
+    }
+
+    /** The night, out of what is known of it. */
+    public static Standing of(Evening evening) {
+        return new SiteNight(evening).standing();
+    }
+
+    private Standing standing() {
+        Map<String, Said> kept = newest(What.KEPT);
+        Map<String, Said> wanted = newest(What.WANTED);
+        Map<String, Said> dropped = newest(What.DROPPED);
+        Map<String, Said> failed = newest(What.FAILED);
+        Map<String, Round> rounds = new HashMap<>();
+        evening.rounds().forEach(r -> rounds.put(r.procedure(), r));
+        Map<String, List<Part>> planned = new HashMap<>();
+        for (Clean c : evening.cleans()) {
             String id = c.procedure().id();
             Said again = failed.get(id);
-            boolean done = finished.containsKey(id) && again == null;
-            if (dropped.containsKey(id) || done) {
+            Round round = rounds.get(id);
+            if (again != null && round != null && round.begun() < again.minute()) {
+                // What was done before the swab is to be done again.
+                round = null;
+            }
+            if (round == null && dropped.containsKey(id)) {
                 continue;
             }
             Said k = kept.get(c.sheet().code());
             Said w = wanted.get(c.sheet().code());
-            int earliest = k == null ? 0 : k.minute();
+            int earliest = Math.max(evening.now(), k == null ? 0 : k.minute());
             if (again != null) {
                 earliest = Math.max(earliest, again.minute());
             }
-            List<Job> all =
+            List<Part> parts =
                     CleanJobs.of(
                             c.procedure(),
                             c.sheet(),
                             new CleanJobs.Wish(
                                     earliest,
-                                    w == null ? minutes : Math.min(minutes, w.minute()),
+                                    w == null
+                                            ? evening.minutes()
+                                            : Math.min(evening.minutes(), w.minute()),
                                     c.must(),
                                     c.secondPerson(),
                                     c.adults(),
                                     c.pace()),
-                            new CleanJobs.Premises(vessels, hotCelsius, mainsCelsius));
-            Said b = begun.get(id);
-            jobs.addAll(b == null || again != null ? all : running(all, b.minute(), minutes));
+                            new CleanJobs.Premises(
+                                    evening.vessels(),
+                                    evening.hotCelsius(),
+                                    evening.mainsCelsius()));
+            planned.put(id, parts);
+            if (round == null) {
+                parts.forEach(p -> jobs.add(p.job()));
+            } else {
+                underWay(c, parts, round);
+            }
         }
+        Said cold = newest(What.NO_HOT_WATER).get("");
         if (cold != null) {
-            jobs = jobs.stream().map(j -> notBefore(j, cold.minute())).toList();
+            jobs.replaceAll(
+                    j ->
+                            j.hotLitres() <= 0 || j.running() != null
+                                    ? j
+                                    : j.notBefore(cold.minute()));
         }
-        return new Night(
-                minutes, people(minutes, members, said), CleanJobs.places(vessels), heater, jobs);
+        neighbors(planned);
+        List<Person> people = people();
+        handedOver(people);
+        List<Said> notKept = put(people);
+        return new Standing(
+                new Night(
+                        evening.minutes(),
+                        people,
+                        CleanJobs.places(evening.vessels()),
+                        evening.heater(),
+                        jobs),
+                done,
+                notKept);
     }
 
-    private static Map<String, Said> newest(List<Said> all, What what) {
+    private Map<String, Said> newest(What what) {
         Map<String, Said> by = new HashMap<>();
-        all.stream().filter(s -> s.what() == what).forEach(s -> by.put(s.subject(), s));
+        evening.said().stream().filter(s -> s.what() == what).forEach(s -> by.put(s.subject(), s));
         return by;
     }
 
-    /** What was begun stays: nobody is sent away from a machine that lies in pieces. */
-    private static List<Job> running(List<Job> all, int from, int until) {
-        List<Job> jobs = new ArrayList<>(all);
-        Job first = jobs.isEmpty() ? null : jobs.getFirst();
-        // Who began it is not told here; that it is under way holds its time and its places.
-        if (first != null && !first.hands() && from + first.minutes() <= until) {
-            jobs.set(0, with(first, new Running(from, List.of())));
+    // --- a clean that was begun -----------------------------------------------------------------
+
+    /**
+     * What is done of it is over, what runs stays where it is with whoever works at it, and what is
+     * left comes after it.
+     */
+    private void underWay(Clean c, List<Part> parts, Round round) {
+        Map<String, Ticked> ticks = new HashMap<>();
+        round.ticks().forEach(t -> ticks.put(t.step(), t));
+        Map<String, Double> planned = new HashMap<>();
+        c.procedure()
+                .steps()
+                .forEach(s -> planned.put(s.id(), Math.max(0.01, c.pace().applyAsDouble(s))));
+        // Where a task ended that nothing has to wait for any more.
+        Map<String, Integer> over = new HashMap<>();
+        boolean open = true;
+        int since = round.begun();
+        for (Part p : parts) {
+            Job j = afterWhatIsOver(p.job(), over);
+            List<Ticked> own =
+                    p.steps().stream().map(ticks::get).filter(Objects::nonNull).toList();
+            int last = own.stream().mapToInt(Ticked::minute).max().orElse(since);
+            if (!j.hands()) {
+                open &= byItself(j, own, over);
+                continue;
+            }
+            boolean release = p.steps().isEmpty();
+            boolean whole =
+                    release
+                            ? round.released() != null
+                            : round.finished() != null || own.size() == p.steps().size();
+            if (whole) {
+                List<String> who = own.stream().map(Ticked::person).distinct().toList();
+                int to =
+                        Math.max(
+                                since + 1,
+                                release && round.released() != null ? round.released() : last);
+                done.add(new Done(j.id(), j.name(), j.group(), since, to, true, who));
+                over.put(j.id(), to);
+                since = to;
+                continue;
+            }
+            if (open && !release) {
+                jobs.add(going(j, p, own, planned, since));
+                open = false;
+            } else {
+                jobs.add(j);
+            }
         }
-        return jobs;
     }
 
-    private static Job with(Job j, Running running) {
-        return new Job(
-                j.id(),
-                j.name(),
-                j.group(),
-                j.minutes(),
-                j.hands(),
-                j.people(),
-                j.places(),
-                j.content(),
-                j.after(),
-                j.earliest(),
-                j.wantedBy(),
-                j.hotLitres(),
-                j.must(),
-                j.trained(),
-                j.adults(),
-                j.skill(),
-                j.otherThan(),
-                j.apart(),
-                running);
-    }
-
-    private static Job notBefore(Job j, int minute) {
-        if (j.hotLitres() <= 0 || j.running() != null) {
-            return j;
+    private static Job afterWhatIsOver(Job j, Map<String, Integer> over) {
+        int from = j.earliest();
+        List<After> left = new ArrayList<>();
+        for (After a : j.after()) {
+            Integer ended = over.get(a.task());
+            if (ended == null) {
+                left.add(a);
+            } else {
+                from = Math.max(from, ended + a.lag());
+            }
         }
-        return new Job(
-                j.id(),
-                j.name(),
-                j.group(),
-                j.minutes(),
-                j.hands(),
-                j.people(),
-                j.places(),
-                j.content(),
-                j.after(),
-                Math.max(j.earliest(), minute),
-                j.wantedBy(),
-                j.hotLitres(),
-                j.must(),
-                j.trained(),
-                j.adults(),
-                j.skill(),
-                j.otherThan(),
-                j.apart(),
-                j.running());
+        return j.after(left).notBefore(from);
     }
 
-    private static List<Person> people(int minutes, List<Member> members, List<Said> said) {
-        Map<String, Said> sick = newest(said, What.SICK);
-        Map<String, Said> late = newest(said, What.LATE);
+    /**
+     * @return whether what comes after it may have begun
+     */
+    private boolean byItself(Job j, List<Ticked> own, Map<String, Integer> over) {
+        if (own.isEmpty()) {
+            jobs.add(j);
+            return true;
+        }
+        int from = own.getFirst().minute();
+        int to = from + j.minutes();
+        if (to <= evening.now() || to > evening.minutes()) {
+            done.add(new Done(j.id(), j.name(), j.group(), from, to, false, List.of()));
+            over.put(j.id(), to);
+        } else {
+            jobs.add(j.begun(new Running(from, List.of())));
+        }
+        return true;
+    }
+
+    /** The stretch somebody is in the middle of; without anybody at it, what is left of it. */
+    private Job going(
+            Job j, Part p, List<Ticked> own, Map<String, Double> planned, int since) {
+        double all = 0;
+        double left = 0;
+        Set<String> seen = new HashSet<>();
+        own.forEach(t -> seen.add(t.step()));
+        for (String s : p.steps()) {
+            double m = planned.getOrDefault(s, 0.01);
+            all += m;
+            left += seen.contains(s) ? 0 : m;
+        }
+        int rest = (int) Math.max(1, Math.ceil(j.minutes() * left / Math.max(0.01, all)));
+        Set<String> who = new TreeSet<>();
+        own.stream()
+                .map(Ticked::person)
+                .filter(w -> j.group().equals(at.get(w)))
+                .forEach(who::add);
+        at.forEach(
+                (w, where) -> {
+                    if (where.equals(j.group()) && own.isEmpty()) {
+                        who.add(w);
+                    }
+                });
+        int to = Math.max(evening.now(), since) + rest;
+        // One tablet ticks for two; the second is who was planned with the first.
+        Plan.Placed as = evening.before() == null ? null : evening.before().byId().get(j.id());
+        if (!who.isEmpty() && as != null) {
+            as.people().stream()
+                    .filter(w -> !at.containsKey(w))
+                    .limit(Math.max(0, j.people() - who.size()))
+                    .forEach(who::add);
+        }
+        Set<String> members = new HashSet<>();
+        evening.members().forEach(m -> members.add(m.id()));
+        if (who.size() < j.people() || !members.containsAll(who) || to > evening.minutes()) {
+            return j.lasting(rest);
+        }
+        return j.lasting(to - since).begun(new Running(since, List.copyOf(who)));
+    }
+
+    // --- beside each other ----------------------------------------------------------------------
+
+    /** Nothing is hosed beside a machine that is sanitized already, or is just being so. */
+    private void neighbors(Map<String, List<Part>> planned) {
+        Map<String, Clean> byMachine = new HashMap<>();
+        evening.cleans().forEach(c -> byMachine.put(c.sheet().code(), c));
+        for (Clean c : evening.cleans()) {
+            for (String n : c.sheet().neighbors()) {
+                Clean beside = byMachine.get(n);
+                if (beside == null) {
+                    continue;
+                }
+                List<Part> mine = planned.getOrDefault(c.procedure().id(), List.of());
+                List<Part> theirs = planned.getOrDefault(beside.procedure().id(), List.of());
+                beside(sprays(c, mine), fromSanitizing(beside, theirs));
+            }
+        }
+    }
+
+    private void beside(List<String> sprays, List<String> clean) {
+        for (int i = 0; i < jobs.size(); i++) {
+            Job j = jobs.get(i);
+            if (!clean.isEmpty() && sprays.contains(j.id()) && j.running() == null) {
+                jobs.set(i, j.alsoApartFrom(clean.stream().filter(this::open).toList()));
+            }
+        }
+    }
+
+    private boolean open(String id) {
+        return jobs.stream().anyMatch(j -> j.id().equals(id));
+    }
+
+    private static List<String> sprays(Clean c, List<Part> parts) {
+        Map<String, Step> steps = byId(c.procedure());
+        return parts.stream()
+                .filter(
+                        p ->
+                                p.steps().stream()
+                                        .map(steps::get)
+                                        .anyMatch(s -> s != null && s.action().sprays()))
+                .map(p -> p.job().id())
+                .toList();
+    }
+
+    private static List<String> fromSanitizing(Clean c, List<Part> parts) {
+        Map<String, Step> steps = byId(c.procedure());
+        List<String> all = new ArrayList<>();
+        for (Part p : parts) {
+            if (!all.isEmpty()
+                    || p.steps().stream()
+                            .map(steps::get)
+                            .anyMatch(
+                                    s ->
+                                            s != null
+                                                    && s.action() instanceof Action.Sanitize)) {
+                all.add(p.job().id());
+            }
+        }
+        return all;
+    }
+
+    private static Map<String, Step> byId(Procedure p) {
+        Map<String, Step> all = new HashMap<>();
+        p.steps().forEach(s -> all.put(s.id(), s));
+        return all;
+    }
+
+    // --- people ---------------------------------------------------------------------------------
+
+    /** Whoever handed a clean over does nothing more of it that has not begun. */
+    private void handedOver(List<Person> people) {
+        Map<String, Set<String>> without = new HashMap<>();
+        newest(What.HANDED_OVER)
+                .values()
+                .forEach(
+                        s ->
+                                without.computeIfAbsent(s.thing(), k -> new HashSet<>())
+                                        .add(s.person()));
+        for (int i = 0; i < jobs.size(); i++) {
+            Job j = jobs.get(i);
+            Set<String> gone = without.get(j.group());
+            if (gone != null && j.hands() && j.running() == null) {
+                Set<String> others = new HashSet<>();
+                people.stream()
+                        .map(Person::id)
+                        .filter(p -> !gone.contains(p))
+                        .forEach(others::add);
+                jobs.set(i, j.onlyBy(others));
+            }
+        }
+    }
+
+    /** What was put somewhere stays with its person, where they may do it and are here. */
+    private List<Said> put(List<Person> people) {
+        List<Said> not = new ArrayList<>();
+        // Of several places in which one task was put the last counts.
+        Map<String, Said> newest = new HashMap<>();
+        evening.said().stream()
+                .filter(s -> s.what() == What.PUT)
+                .forEach(s -> newest.put(s.thing(), s));
+        newest.values().stream()
+                .sorted(Comparator.comparing(Said::subject))
+                .forEach(
+                        s -> {
+                            int i = indexOf(s.thing());
+                            if (i < 0) {
+                                return;
+                            }
+                            Job j = jobs.get(i).notBefore(s.minute());
+                            Person who =
+                                    people.stream()
+                                            .filter(p -> p.id().equals(s.person()))
+                                            .findFirst()
+                                            .orElse(null);
+                            boolean there =
+                                    who != null
+                                            && who.may(j)
+                                            && who.here().stream()
+                                                    .anyMatch(
+                                                            h ->
+                                                                    h.from() <= s.minute()
+                                                                            && s.minute()
+                                                                                            + j
+                                                                                                    .minutes()
+                                                                                    <= h.to());
+                            if (j.running() != null || (!s.person().isEmpty() && !there)) {
+                                not.add(s);
+                            } else {
+                                jobs.set(
+                                        i,
+                                        who == null || j.people() != 1
+                                                ? j
+                                                : j.onlyBy(Set.of(who.id())));
+                            }
+                        });
+        return not;
+    }
+
+    private int indexOf(String job) {
+        for (int i = 0; i < jobs.size(); i++) {
+            if (jobs.get(i).id().equals(job)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private List<Person> people() {
+        Map<String, Said> sick = newest(What.SICK);
+        Map<String, Said> late = newest(What.LATE);
+        int minutes = evening.minutes();
+        Map<String, Integer> working = new HashMap<>();
+        for (Job j : jobs) {
+            if (j.running() != null) {
+                int ends = j.running().from() + j.minutes();
+                j.running().people().forEach(p -> working.merge(p, ends, Math::max));
+            }
+        }
+        Set<String> rested = new HashSet<>();
+        if (evening.before() != null) {
+            evening.before().breaks().stream()
+                    .filter(r -> r.from() < evening.now())
+                    .forEach(r -> rested.add(r.person()));
+        }
         List<Person> all = new ArrayList<>();
-        for (Member m : members) {
-            if (!m.works() && !m.releases()) {
+        for (Member m : evening.members()) {
+            if (!m.works() && !m.releases() && !working.containsKey(m.id())) {
                 continue;
             }
             Said s = sick.get(m.id());
             Said l = late.get(m.id());
             int from = l == null ? 0 : Math.min(minutes, l.minute());
             int to = s == null ? minutes : Math.min(minutes, s.minute());
-            if (to <= from) {
+            if (to <= from && !working.containsKey(m.id())) {
                 continue;
             }
             int middle = minutes / 2;
+            // Whoever had none by now has it later, after what they are in the middle of.
+            int first =
+                    Math.max(
+                            Math.max(middle - 90, evening.now()),
+                            working.getOrDefault(m.id(), 0));
+            int latest = Math.max(middle + 90, first + BREAK);
             boolean breaks =
-                    m.works() && minutes >= 360 && from <= middle - 90 && to >= middle + 90;
+                    m.works()
+                            && minutes >= 360
+                            && from <= middle - 90
+                            && to >= latest
+                            && !rested.contains(m.id());
             Set<String> skills = new HashSet<>();
             if (m.releases()) {
                 skills.add(CleanJobs.MAY_RELEASE);
@@ -238,10 +618,8 @@ public final class SiteNight {
                     new Person(
                             m.id(),
                             m.name(),
-                            List.of(new Span(from, to)),
-                            breaks
-                                    ? List.of(new Break(middle - 90, middle + 90, BREAK))
-                                    : List.of(),
+                            List.of(new Span(from, Math.max(from, to))),
+                            breaks ? List.of(new Break(first, latest, BREAK)) : List.of(),
                             m.works() ? m.machines() : Set.of(),
                             m.adult(),
                             skills));

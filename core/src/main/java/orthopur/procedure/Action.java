@@ -115,6 +115,18 @@ public sealed interface Action {
         };
     }
 
+    /** Whether water is thrown with it, onto the machines beside as well. */
+    default boolean sprays() {
+        Method how =
+                switch (this) {
+                    case Wash a -> a.method();
+                    case Rinse a -> a.method();
+                    case Sanitize a -> a.method();
+                    default -> null;
+                };
+        return how == Method.PRESSURE || how == Method.HOSE;
+    }
+
     /** The liquid that the step uses, if it uses one. */
     default @Nullable Solution solution() {
         return null;

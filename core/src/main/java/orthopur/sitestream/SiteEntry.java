@@ -291,16 +291,41 @@ public sealed interface SiteEntry {
      *
      * @param night day of the site on which it begins, as 2026-11-29
      * @param what as {@code orthopur.night.SiteNight.What} calls it, in small letters
-     * @param subject person, machine or procedure that it is about; empty for the site
+     * @param subject person, machine, procedure or task that it is about, with {@code @} and a
+     *     person behind it where it is about both; empty for the site
      * @param minute of the night from when it holds
+     * @param why the reason; null where none is asked for
      * @param undone whether it is taken back
      * @param at epoch milliseconds by the device
      */
-    record NightSaid(String night, String what, String subject, int minute, boolean undone, long at)
+    record NightSaid(
+            String night,
+            String what,
+            String subject,
+            int minute,
+            @Nullable String why,
+            boolean undone,
+            long at)
             implements SiteEntry {
         /** What can be said. */
         public static final List<String> THINGS =
-                List.of("sick", "late", "no-hot-water", "kept", "wanted", "failed", "dropped");
+                List.of(
+                        "sick",
+                        "late",
+                        "no-hot-water",
+                        "kept",
+                        "wanted",
+                        "failed",
+                        "dropped",
+                        "put",
+                        "handed-over",
+                        "accepted");
+
+        /** The person behind the mark in its subject; empty where there is none. */
+        public String of() {
+            int mark = subject.lastIndexOf('@');
+            return mark < 0 ? "" : subject.substring(mark + 1);
+        }
 
         @Override
         public String about() {
@@ -513,6 +538,9 @@ public sealed interface SiteEntry {
                             f.add(text("subject", e.subject()));
                         }
                         f.add(number("minute", e.minute(), "min"));
+                        if (e.why() != null) {
+                            f.add(text("why", e.why()));
+                        }
                         f.add(text("undone", e.undone() ? "yes" : "no"));
                         f.add(number("at", e.at(), "ms"));
                         yield "night-said";
@@ -650,6 +678,7 @@ public sealed interface SiteEntry {
                             f.text("what"),
                             f.find("subject").isEmpty() ? "" : f.text("subject"),
                             whole("minute", f.value("minute", "min")),
+                            f.textOrNull("why"),
                             f.text("undone").equals("yes"),
                             at(f));
             case "trouble-cured" ->

@@ -76,8 +76,13 @@ public final class SiteStream {
                     case SiteEntry.VesselEmptied e -> actor.role().carriesOut();
                     case SiteEntry.TaskLetGo e -> actor.role().releases();
                     // What is left out, somebody answers for.
-                    case SiteEntry.NightSaid e when e.what().equals("dropped") ->
+                    case SiteEntry.NightSaid e
+                    when e.what().equals("dropped") || e.what().equals("put") ->
                             actor.role().releases();
+                    // Nobody takes something on, or gives it away, in another's name.
+                    case SiteEntry.NightSaid e
+                    when e.what().equals("accepted") || e.what().equals("handed-over") ->
+                            actor.role().releases() || e.of().equals(actor.person());
                     // Anybody may stop a machine; who says that it may run again answers for it.
                     case SiteEntry.OutOfUse e when !e.out() -> actor.role().releases();
                     default -> actor.role().carriesOut() || actor.role().releases();
@@ -235,6 +240,9 @@ public final class SiteStream {
                             "what", e.what(), String.join(", ", SiteEntry.NightSaid.THINGS));
                 }
                 within("minute", e.minute(), 0, LONGEST_NIGHT, "min");
+                if (e.what().equals("handed-over") && !e.undone()) {
+                    named("why", e.why() == null ? "" : e.why());
+                }
             }
             case SiteEntry.TroubleCured e -> {
                 named("machine", e.machine());

@@ -69,6 +69,7 @@ class PlanCheckTest {
                 id.equals("release") ? "release" : null,
                 id.equals("release") ? List.of("apart", "wash") : List.of(),
                 List.of(),
+                null,
                 null);
     }
 
@@ -197,27 +198,7 @@ class PlanCheckTest {
     @Test
     void whatHasBegunStays() {
         Job begun = NIGHT.tasks().getFirst();
-        Job running =
-                new Job(
-                        begun.id(),
-                        begun.name(),
-                        begun.group(),
-                        begun.minutes(),
-                        true,
-                        1,
-                        List.of(),
-                        null,
-                        List.of(),
-                        0,
-                        null,
-                        0,
-                        true,
-                        "M",
-                        false,
-                        null,
-                        List.of(),
-                        List.of(),
-                        new Running(5, List.of("anna")));
+        Job running = begun.begun(new Running(5, List.of("anna")));
         List<Job> tasks = new ArrayList<>(NIGHT.tasks());
         tasks.set(0, running);
         Night night = new Night(240, NIGHT.people(), NIGHT.places(), NIGHT.heater(), tasks);

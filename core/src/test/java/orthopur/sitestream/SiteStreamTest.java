@@ -37,8 +37,10 @@ class SiteStreamTest {
                     new SiteEntry.OutOfUse("QK-SL1", true, "guard broken", 1_000),
                     new SiteEntry.KitFitted("QK-DS1", "seals", 1_000),
                     new SiteEntry.SettingRead("QK-OV1", "left", 228, "°C", 1_000),
-                    new SiteEntry.NightSaid("2026-11-29", "late", "7", 60, false, 1_000),
-                    new SiteEntry.NightSaid("2026-11-29", "no-hot-water", "", 120, true, 1_000),
+                    new SiteEntry.NightSaid("2026-11-29", "late", "7", 60, null, false, 1_000),
+                    new SiteEntry.NightSaid("2026-11-29", "no-hot-water", "", 120, null, true, 1_000),
+                    new SiteEntry.NightSaid(
+                            "2026-11-29", "handed-over", "sl1@2", 0, "hurt hand", false, 1_000),
                     new SiteEntry.TroubleCured(
                             "QK-OV1", "uneven bake", "panels swapped", "panel-3", null, 1_000));
 
@@ -108,9 +110,10 @@ class SiteStreamTest {
                 new SiteEntry.CountRead("QK-DS1", "portions", -1, false, 0),
                 new SiteEntry.SignSeen("QK-DS1", "", true, 0),
                 new SiteEntry.OutOfUse("QK-DS1", true, " ", 0),
-                new SiteEntry.NightSaid("tonight", "late", "7", 60, false, 0),
-                new SiteEntry.NightSaid("2026-11-29", "tired", "7", 60, false, 0),
-                new SiteEntry.NightSaid("2026-11-29", "late", "7", 1441, false, 0));
+                new SiteEntry.NightSaid("tonight", "late", "7", 60, null, false, 0),
+                new SiteEntry.NightSaid("2026-11-29", "tired", "7", 60, null, false, 0),
+                new SiteEntry.NightSaid("2026-11-29", "late", "7", 1441, null, false, 0),
+                new SiteEntry.NightSaid("2026-11-29", "handed-over", "sl1@2", 0, null, false, 0));
     }
 
     @ParameterizedTest
@@ -149,7 +152,7 @@ class SiteStreamTest {
     void whatIsLetGoIsDecidedBySupervisorOrQuality() {
         SiteEntry letGo = new SiteEntry.TaskLetGo("sl1-daily", "no hot water", 1_000);
         SiteEntry back = new SiteEntry.OutOfUse("QK-SL1", false, "guard replaced", 2_000);
-        SiteEntry dropped = new SiteEntry.NightSaid("2026-11-29", "dropped", "x", 0, false, 1_000);
+        SiteEntry dropped = new SiteEntry.NightSaid("2026-11-29", "dropped", "x", 0, null, false, 1_000);
         for (SiteEntry e : List.of(letGo, back, dropped)) {
             assertThrows(Refused.class, () -> site.accept(e, 2_000, MAREN));
             site.accept(e, 2_000, new Actor("Ilse", "1", Role.SUPERVISOR, false));
@@ -160,6 +163,24 @@ class SiteStreamTest {
         }
         // Anybody who works stops a machine.
         site.accept(new SiteEntry.OutOfUse("QK-SW1", true, "smells", 1_000), 2_000, MAREN);
+    }
+
+    /** Nobody gives away, or takes on, what is another's; only whoever plans says who does what. */
+    @Test
+    void whatIsMineIHandOverAndNobodyElse() {
+        Actor ilse = new Actor("Ilse", "1", Role.SUPERVISOR, false);
+        for (String what : List.of("accepted", "handed-over")) {
+            SiteEntry own =
+                    new SiteEntry.NightSaid("2026-11-29", what, "sl1@2", 0, "hurt", false, 1_000);
+            SiteEntry others =
+                    new SiteEntry.NightSaid("2026-11-29", what, "sl1@7", 0, "hurt", false, 1_000);
+            site.accept(own, 2_000, MAREN);
+            assertThrows(Refused.class, () -> site.accept(others, 2_000, MAREN));
+            site.accept(others, 2_000, ilse);
+        }
+        SiteEntry put = new SiteEntry.NightSaid("2026-11-29", "put", "t@2", 60, null, false, 1_000);
+        assertThrows(Refused.class, () -> site.accept(put, 2_000, MAREN));
+        site.accept(put, 2_000, ilse);
     }
 
     @Test

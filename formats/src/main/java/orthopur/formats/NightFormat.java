@@ -91,6 +91,7 @@ public final class NightFormat {
             @Nullable String skill,
             List<String> otherThan,
             List<String> apart,
+            List<String> by,
             @Nullable RunningFile running) {}
 
     /**
@@ -221,6 +222,7 @@ public final class NightFormat {
                 j.skill(),
                 j.otherThan(),
                 j.apart(),
+                j.by().isEmpty() ? null : Set.copyOf(j.by()),
                 j.running() == null ? null : new Running(j.running().from(), j.running().people()));
     }
 
@@ -236,6 +238,9 @@ public final class NightFormat {
             j.after().forEach(a -> known(tasks, at + "/after", "task", a.task()));
             j.otherThan().forEach(o -> known(tasks, at + "/otherThan", "task", o));
             j.apart().forEach(o -> known(tasks, at + "/apart", "task", o));
+            if (j.by() != null) {
+                j.by().forEach(p -> known(people, at + "/by", "person", p));
+            }
             if (j.running() != null) {
                 j.running().people().forEach(p -> known(people, at + "/running", "person", p));
                 if (j.running().from() + j.minutes() > night.until()) {
@@ -381,6 +386,51 @@ public final class NightFormat {
                                                     TextDocument.of(u.reason()),
                                                     TextDocument.of(u.price())))
                             .toList());
+        }
+
+        /** The plan of a document, with its texts as they were written down. */
+        public Plan plan() {
+            return new Plan(
+                    Plan.Status.valueOf(large(status)),
+                    levels.stream()
+                            .map(
+                                    l ->
+                                            new Plan.Level(
+                                                    Plan.Aim.valueOf(large(l.level())),
+                                                    l.objective(),
+                                                    l.bound(),
+                                                    l.proved()))
+                            .toList(),
+                    seconds,
+                    tasks.stream()
+                            .map(
+                                    t ->
+                                            new Plan.Placed(
+                                                    t.id(),
+                                                    t.people(),
+                                                    t.place(),
+                                                    t.from(),
+                                                    t.to(),
+                                                    t.hands()))
+                            .toList(),
+                    breaks.stream()
+                            .map(r -> new Plan.Rest(r.person(), r.from(), r.to()))
+                            .toList(),
+                    water,
+                    critical,
+                    unplaced.stream()
+                            .map(
+                                    u ->
+                                            new Plan.Unplaced(
+                                                    u.id(),
+                                                    u.must(),
+                                                    orthopur.text.Text.plain(u.reason()),
+                                                    orthopur.text.Text.plain(u.price())))
+                            .toList());
+        }
+
+        private static String large(String name) {
+            return name.toUpperCase(Locale.ROOT).replace('-', '_');
         }
 
         private static double rounded(double x) {

@@ -2,6 +2,7 @@ package orthopur.formats;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -9,17 +10,21 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import orthopur.machine.Vessel;
 import orthopur.night.CleanJobs;
+import orthopur.night.Dragged;
 import orthopur.night.Greedy;
+import orthopur.night.InForce;
 import orthopur.night.Night;
 import orthopur.night.Night.Job;
 import orthopur.night.Plan;
 import orthopur.night.PlanCheck;
 import orthopur.night.SiteNight;
+import orthopur.night.SiteNight.Round;
 import orthopur.night.SiteNight.Said;
 import orthopur.night.SiteNight.What;
 import orthopur.procedure.Procedure;
@@ -30,7 +35,7 @@ import orthopur.rules.lockout.OldEnough;
 class DemoNightTest {
     private static final List<Vessel> VESSELS = DemoSite.SITE.vessels();
     private static final CleanJobs.Premises PREMISES = new CleanJobs.Premises(VESSELS, 65, 12);
-    private static final CleanJobs.Wish WISH = new CleanJobs.Wish(0, 480, true, true, false, 1);
+    private static final CleanJobs.Wish WISH = new CleanJobs.Wish(0, 480, true, true, false, Step::minutes);
 
     private static final SiteNight.Member MAREN = member("maren", true, true, false);
     private static final SiteNight.Member TOBIAH = member("tobiah", true, true, false);
@@ -50,25 +55,41 @@ class DemoNightTest {
 
     private static List<Job> jobs(String name) {
         Procedure p = DemoSite.procedure(name);
-        return CleanJobs.of(p, DemoSite.sheet(p.sheet()), WISH, PREMISES);
+        return CleanJobs.of(p, DemoSite.sheet(p.sheet()), WISH, PREMISES).stream().map(CleanJobs.Part::job).toList();
     }
 
     private static SiteNight.Clean clean(String name) {
         Procedure p = DemoSite.procedure(name);
         var sheet = DemoSite.sheet(p.sheet());
-        return new SiteNight.Clean(p, sheet, true, true, OldEnough.concerns(sheet), 1);
+        return new SiteNight.Clean(p, sheet, true, true, OldEnough.concerns(sheet), Step::minutes);
     }
 
     private static Night night(List<SiteNight.Member> people, Said... said) {
+        return standing(0, people, List.of(), null, said).night();
+    }
+
+    private static SiteNight.Standing standing(
+            int now,
+            List<SiteNight.Member> people,
+            List<Round> rounds,
+            @Nullable Plan before,
+            Said... said) {
         return SiteNight.of(
-                480,
-                List.of(clean("qk-sl1-end-of-shift"), clean("qk-ov1-daily"), clean("qk-fl1-daily")),
-                people,
-                VESSELS,
-                new Night.Heater(400, 4.9),
-                65,
-                12,
-                List.of(said));
+                new SiteNight.Evening(
+                        480,
+                        now,
+                        List.of(
+                                clean("qk-sl1-end-of-shift"),
+                                clean("qk-ov1-daily"),
+                                clean("qk-fl1-daily")),
+                        people,
+                        VESSELS,
+                        new Night.Heater(400, 4.9),
+                        65,
+                        12,
+                        List.of(said),
+                        rounds,
+                        before));
     }
 
     private static Plan plan(Night night) {
@@ -152,7 +173,7 @@ class DemoNightTest {
         assertEquals(
                 0,
                 CleanJobs.of(p, DemoSite.sheet(p.sheet()), WISH, cold).stream()
-                        .mapToDouble(Job::hotLitres)
+                        .mapToDouble(part -> part.job().hotLitres())
                         .sum());
     }
 
@@ -213,17 +234,192 @@ class DemoNightTest {
 
     @Test
     void whatIsDoneOrLeftOutIsNotPlannedAndWhatFailedIsPlannedAgain() {
-        Said done = new Said(What.FINISHED, "qk-fl1-daily", 60);
+        Round done = round("qk-fl1-daily", 0, 99, 60, 70);
         List<SiteNight.Member> people = List.of(MAREN, TOBIAH, RUVI);
-        assertFalse(night(people, done).groups().containsKey("qk-fl1-daily"));
+        SiteNight.Standing after = standing(80, people, List.of(done), null);
+        assertFalse(after.night().groups().containsKey("qk-fl1-daily"));
+        assertTrue(after.done().stream().anyMatch(d -> d.id().equals("qk-fl1-daily/release")));
         assertFalse(
                 night(people, new Said(What.DROPPED, "qk-fl1-daily", 0))
                         .groups()
                         .containsKey("qk-fl1-daily"));
-        Night again = night(people, done, new Said(What.FAILED, "qk-fl1-daily", 150));
+        // Dropped after it was begun, it is still in pieces.
+        Night begun =
+                standing(
+                                30,
+                                people,
+                                List.of(round("qk-fl1-daily", 0, 3, null, null)),
+                                null,
+                                new Said(What.DROPPED, "qk-fl1-daily", 20))
+                        .night();
+        assertTrue(begun.groups().containsKey("qk-fl1-daily"));
+        Night again =
+                standing(
+                                80,
+                                people,
+                                List.of(done),
+                                null,
+                                new Said(What.FAILED, "qk-fl1-daily", 150))
+                        .night();
         List<Job> filler = new ArrayList<>(again.groups().get("qk-fl1-daily"));
         assertTrue(filler.stream().allMatch(j -> j.earliest() >= 150));
         assertEquals(List.of(), plan(again).unplaced());
+    }
+
+    /** The first so many steps of a clean, a minute each, by one person. */
+    private static Round round(
+            String procedure,
+            int begun,
+            int steps,
+            @Nullable Integer finished,
+            @Nullable Integer released) {
+        List<SiteNight.Ticked> ticks = new ArrayList<>();
+        for (Step s : DemoSite.procedure(procedure).steps()) {
+            if (ticks.size() < steps) {
+                ticks.add(new SiteNight.Ticked(s.id(), begun + ticks.size() + 1, "maren"));
+            }
+        }
+        return new Round(procedure, begun, finished, released, ticks);
+    }
+
+    @Test
+    void whatIsUnderWayStaysWithWhoeverIsAtItAndNothingElseLiesInThePast() {
+        List<SiteNight.Member> people = List.of(MAREN, TOBIAH, RUVI);
+        Round open = round("qk-sl1-end-of-shift", 5, 4, null, null);
+        SiteNight.Standing now = standing(10, people, List.of(open), null);
+        List<Job> running =
+                now.night().tasks().stream().filter(j -> j.running() != null).toList();
+        assertEquals(1, running.size());
+        assertEquals(List.of("maren"), running.getFirst().running().people());
+        now.night().tasks().stream()
+                .filter(j -> j.running() == null)
+                .forEach(j -> assertTrue(j.earliest() >= 10, j.toString()));
+        Plan plan = plan(now.night());
+        // Each step of the procedure is done, running or still to come, once.
+        Plan fresh = plan(night(people));
+        assertEquals(
+                fresh.tasks().size(), plan.tasks().size() + now.done().size(), "nothing is lost");
+        // Maren went on to another machine and left the slicer: somebody is called to it.
+        Round other = round("qk-fl1-daily", 20, 2, null, null);
+        SiteNight.Standing left = standing(25, people, List.of(open, other), null);
+        assertTrue(
+                left.night().groups().get("qk-sl1-end-of-shift").stream()
+                        .allMatch(j -> j.running() == null));
+        plan(left.night());
+    }
+
+    @Test
+    void aPlanStaysInForceUntilTheNightForbidsIt() {
+        List<SiteNight.Member> people = List.of(MAREN, TOBIAH, RUVI);
+        Plan plan = plan(night(people));
+        Plan same = InForce.still(night(people), plan);
+        assertEquals(plan.tasks(), same.tasks());
+        assertEquals(Plan.Status.IN_FORCE, same.status());
+        // A quarter of an hour later nothing has begun.
+        assertNull(InForce.still(standing(15, people, List.of(), plan).night(), plan));
+        assertNull(InForce.still(night(people, new Said(What.SICK, "maren", 0)), plan));
+        // Tobiah comes after the last of what was Tobiah's: nobody is told anew.
+        int last =
+                plan.tasks().stream()
+                        .filter(t -> t.people().contains("tobiah"))
+                        .mapToInt(Plan.Placed::to)
+                        .max()
+                        .orElseThrow();
+        Night leaves = night(people, new Said(What.SICK, "tobiah", Math.max(last, 330)));
+        assertEquals(plan.tasks(), InForce.still(leaves, plan).tasks());
+        // Whoever had their break before now has no second one.
+        Plan rested =
+                new Plan(
+                        plan.status(),
+                        plan.levels(),
+                        0,
+                        plan.tasks(),
+                        List.of(new Plan.Rest("maren", 160, 190)),
+                        List.of(),
+                        List.of(),
+                        List.of());
+        standing(200, people, List.of(), rested).night().people().stream()
+                .filter(p -> p.id().equals("maren"))
+                .forEach(p -> assertEquals(List.of(), p.breaks()));
+    }
+
+    @Test
+    void whoHandsACleanOverDoesNothingMoreOfItAndWhatIsPutStaysWhereItMay() {
+        List<SiteNight.Member> people = List.of(MAREN, TOBIAH, DAGNY, RUVI);
+        Plan plan =
+                plan(night(people, new Said(What.HANDED_OVER, "qk-fl1-daily@maren", 0)));
+        assertTrue(
+                plan.tasks().stream()
+                        .filter(t -> t.id().startsWith("qk-fl1"))
+                        .noneMatch(t -> t.people().contains("maren")));
+        String first = night(people).groups().get("qk-fl1-daily").getFirst().id();
+        Plan put = plan(night(people, new Said(What.PUT, first + "@tobiah", 60)));
+        assertEquals(List.of("tobiah"), put.byId().get(first).people());
+        assertTrue(put.byId().get(first).from() >= 60);
+        // Dagny is seventeen: what is put there does not stay.
+        String slicer = night(people).groups().get("qk-sl1-end-of-shift").getFirst().id();
+        SiteNight.Standing not =
+                standing(0, people, List.of(), null, new Said(What.PUT, slicer + "@dagny", 0));
+        assertEquals(1, not.notKept().size());
+        assertNull(not.night().byId().get(slicer).by());
+    }
+
+    @Test
+    void whatIsDraggedSaysWhatElseMovesAndWhatItBreaks() {
+        List<SiteNight.Member> people = List.of(MAREN, TOBIAH, DAGNY, RUVI);
+        Night night = night(people);
+        Plan plan = plan(night);
+        String first = night.groups().get("qk-sl1-end-of-shift").getFirst().id();
+        Dragged later = Dragged.to(night, plan, first, "tobiah", 90);
+        assertEquals(List.of(), later.breaks());
+        assertTrue(later.plan().byId().get(first).from() >= 90);
+        assertEquals(List.of("tobiah"), later.plan().byId().get(first).people());
+        assertTrue(
+                later.moves().stream().anyMatch(m -> !m.task().equals(first)),
+                "what comes after it moves with it");
+        assertEquals(
+                List.of(),
+                PlanCheck.faults(
+                        InForce.breaksAsPlanned(night, later.plan().breaks()), later.plan()));
+        assertEquals(
+                "dragged.may-not",
+                Dragged.to(night, plan, first, "dagny", 90).breaks().getFirst().id());
+        assertEquals(
+                "dragged.no-room",
+                Dragged.to(night, plan, first, null, 470).breaks().getFirst().id());
+        assertEquals(
+                "dragged.fixed",
+                Dragged.to(night, plan, "no such task", null, 0).breaks().getFirst().id());
+        // Nothing is moved by putting it where it stands.
+        int stands = plan.byId().get(first).from();
+        assertEquals(List.of(), Dragged.to(night, plan, first, null, stands).moves());
+    }
+
+    @Test
+    void nothingIsHosedBesideAMachineThatIsBeingSanitized() {
+        Night night =
+                SiteNight.of(
+                                new SiteNight.Evening(
+                                        480,
+                                        0,
+                                        List.of(clean("qk-sl1-end-of-shift"), clean("qk-sw1-draft")),
+                                        List.of(MAREN, TOBIAH, RUVI),
+                                        VESSELS,
+                                        null,
+                                        65,
+                                        12,
+                                        List.of(),
+                                        List.of(),
+                                        null))
+                        .night();
+        boolean sprays =
+                DemoSite.procedure("qk-sw1-draft").steps().stream()
+                        .anyMatch(s -> s.action().sprays());
+        assertEquals(
+                sprays,
+                night.groups().get("qk-sw1-draft").stream().anyMatch(j -> !j.apart().isEmpty()));
+        assertTrue(sprays, "the saw is hosed");
+        plan(night);
     }
 
     @Test

@@ -22,14 +22,7 @@ public final class NeighborsCovered extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        Action.Method how =
-                switch (m.action()) {
-                    case Action.Wash a -> a.method();
-                    case Action.Rinse a -> a.method();
-                    case Action.Sanitize a -> a.method();
-                    default -> null;
-                };
-        if (how != Action.Method.PRESSURE && how != Action.Method.HOSE) {
+        if (!m.action().sprays()) {
             return;
         }
         List<String> open =

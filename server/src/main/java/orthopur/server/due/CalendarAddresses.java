@@ -19,7 +19,7 @@ import orthopur.text.Text;
 
 /** Addresses that a calendar outside reads by: a secret nobody guesses, withdrawn at any time. */
 @Service
-class CalendarAddresses {
+public class CalendarAddresses {
     private final DSLContext db;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
@@ -65,7 +65,7 @@ class CalendarAddresses {
     /**
      * @throws Said when no such address is given out
      */
-    void vouchFor(String token) {
+    public void vouchFor(String token) {
         if (!db.fetchExists(
                 CALENDAR_ADDRESS,
                 CALENDAR_ADDRESS

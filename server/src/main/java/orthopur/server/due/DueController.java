@@ -4,7 +4,6 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -191,6 +190,6 @@ class DueController {
         List<DueList.Ahead> all = due.ahead(now.atZone(zone).toLocalDate().plusDays(90));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
-                .body(Calendar.of(new ArrayList<>(all), now));
+                .body(Calendar.of(all.stream().map(Calendar::of).toList(), now));
     }
 }

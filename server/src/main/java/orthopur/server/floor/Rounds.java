@@ -250,6 +250,16 @@ public class Rounds {
         return enter(roundId, sent, entry, signed, person);
     }
 
+    List<EntryEnvelope> entriesOf(String roundId) {
+        return log.entries(roundId).stream().map(EntryEnvelope.Chained::envelope).toList();
+    }
+
+    /** Enters what was signed in the past of the demo. */
+    Replay played(String roundId, Sent sent, Person person) {
+        Entry entry = sent.written().entry();
+        return enter(roundId, sent, entry, Progress.signed(entry), person);
+    }
+
     private synchronized Replay enter(
             String roundId, Sent sent, Entry entry, boolean signed, Person person) {
         synchronized (intake) {

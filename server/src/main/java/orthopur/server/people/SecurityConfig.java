@@ -62,6 +62,7 @@ class SecurityConfig {
                                                 "/api/schemas/**",
                                                 "/api/tablets/this",
                                                 "/api/due/calendar/*.ics",
+                                                "/api/tonight/calendar/*.ics",
                                                 "/api/tablets/enrol",
                                                 "/api/tablets/session")
                                         .permitAll()

@@ -11,6 +11,7 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
+import orthopur.server.platform.SiteClock;
 import orthopur.round.Role;
 
 /** Opens the session of somebody who has proven who they are. */
@@ -21,8 +22,10 @@ public class SignedIn {
 
     private final Accounts accounts;
     private final SecurityContextRepository contexts;
+    private final SiteClock clock;
 
-    SignedIn(Accounts accounts, SecurityContextRepository contexts) {
+    SignedIn(Accounts accounts, SecurityContextRepository contexts, SiteClock clock) {
+        this.clock = clock;
         this.accounts = accounts;
         this.contexts = contexts;
     }
@@ -31,22 +34,26 @@ public class SignedIn {
      * @param name null while nobody is signed in
      * @param person the one whom several accounts may stand for
      * @param choosePin whether a PIN has to be chosen before anything can be signed
+     * @param clockAhead milliseconds by which the site's clock is ahead of the true time; 0 but in
+     *     the demo
      */
     public record Session(
             @Nullable String name,
             @Nullable Role role,
             @Nullable String person,
-            boolean choosePin) {}
+            boolean choosePin,
+            long clockAhead) {}
 
     /** What is said of who is signed in. */
     public Session of(@Nullable Person person) {
         return person == null || !accounts.belongs(person)
-                ? new Session(null, null, null, false)
+                ? new Session(null, null, null, false, clock.aheadMillis())
                 : new Session(
                         person.name(),
                         person.role(),
                         accounts.personOf(person),
-                        accounts.hasToChoosePin(person));
+                        accounts.hasToChoosePin(person),
+                        clock.aheadMillis());
     }
 
     /** From now on this session is theirs. */

@@ -1,7 +1,8 @@
 package orthopur.server.platform;
 
-import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
@@ -9,9 +10,12 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 @Configuration
 class PlatformConfig implements WebMvcConfigurer {
+    /**
+     * @param ahead milliseconds by which the demo's is ahead of the machine's
+     */
     @Bean
-    Clock clock() {
-        return Clock.systemUTC();
+    SiteClock clock(@Value("${orthopur.clock-ahead:0}") long ahead) {
+        return new SiteClock(Duration.ofMillis(ahead));
     }
 
     /**

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
@@ -145,7 +146,12 @@ public class Lapsed {
      */
     public void mayStart(String procedure) {
         NoLongerPasses row =
-                all().stream().filter(r -> r.id().equals(procedure)).findFirst().orElse(null);
+                procedures.approved().stream()
+                        .filter(a -> a.id().equals(procedure))
+                        .map(this::of)
+                        .filter(Objects::nonNull)
+                        .findFirst()
+                        .orElse(null);
         if (row == null || row.until() != null && row.until() > clock.millis()) {
             return;
         }

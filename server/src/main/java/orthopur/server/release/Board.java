@@ -39,7 +39,7 @@ import orthopur.timing.FoodContactClock;
  * since it was last in use is dirty.
  */
 @Service
-class Board {
+public class Board {
     private final DSLContext db;
     private final Rounds rounds;
     private final RoundLog log;
@@ -261,7 +261,7 @@ class Board {
      *
      * @throws Said when it may not be used: it is not released
      */
-    synchronized void use(String code, String kind, String note, Person person) {
+    public synchronized void use(String code, String kind, String note, Person person) {
         Machine m =
                 machines().stream()
                         .filter(x -> x.code().equals(code))

@@ -12,6 +12,7 @@ final class Options {
             Set.of(
                     "--demo",
                     "--fresh",
+                    "--empty",
                     "--tls",
                     "--behind-proxy",
                     "--plain-http",

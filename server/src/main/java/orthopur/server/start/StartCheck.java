@@ -57,9 +57,13 @@ public final class StartCheck {
             }
             empty(db);
         }
-        if (demo && !Files.exists(db)) {
-            made(db);
+        if (o.has("--empty") && !demo) {
+            throw new CannotStart("--empty starts the demo without its past and goes only with it.");
         }
+        if (demo && !Files.exists(db)) {
+            made(data, db, o.has("--empty"));
+        }
+        properties.putAll(DemoClock.check(data, demo));
         database(db);
         if (demo) {
             demoOnly(data, o);
@@ -176,9 +180,14 @@ public final class StartCheck {
         }
     }
 
-    private static void made(Path db) throws CannotStart {
+    private static void made(Path data, Path db, boolean empty) throws CannotStart {
         try {
-            DemoDatabase.copyTo(db);
+            DemoClock.forget(data);
+            if (!empty && DemoDatabase.copyWithItsPastTo(db)) {
+                DemoClock.opens(data);
+            } else {
+                DemoDatabase.copyTo(db);
+            }
         } catch (IOException e) {
             throw new CannotStart("the demo data cannot be put into " + db + ": " + e.getMessage());
         }

@@ -1,17 +1,16 @@
 package orthopur.server.tonight;
 
-import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -19,17 +18,23 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.formats.NightFormat;
 import orthopur.formats.NightFormat.PlanDocument;
+import orthopur.formats.TextDocument;
+import orthopur.night.Dragged;
+import orthopur.night.Durations;
 import orthopur.night.Greedy;
-import orthopur.night.Night;
+import orthopur.night.InForce;
+import orthopur.night.Moves;
 import orthopur.night.Plan;
 import orthopur.night.SiteNight;
 import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
+import orthopur.server.due.CalendarAddresses;
 import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
+import orthopur.server.prints.Paper;
 import orthopur.solver.Planners;
 import orthopur.text.Text;
 
@@ -38,27 +43,20 @@ import orthopur.text.Text;
 @MayUse
 @RequestMapping("/api")
 class TonightController {
-    /** A plan that is not there by then is cut short, and says so. */
-    private static final double LONGEST = 20;
-
-    private static final int KEPT = 8;
-
     private final NightOnSite nights;
+    private final PlansOfNights plans;
+    private final SheetsOfTheNight sheets;
+    private final CalendarAddresses addresses;
 
-    /** The newest plans: the same night gives the same plan, so it is made once. */
-    private final Map<Night, Plan> plans =
-            Collections.synchronizedMap(
-                    new LinkedHashMap<>() {
-                        private static final long serialVersionUID = 1;
-
-                        @Override
-                        protected boolean removeEldestEntry(Map.Entry<Night, Plan> eldest) {
-                            return size() > KEPT;
-                        }
-                    });
-
-    TonightController(NightOnSite nights) {
+    TonightController(
+            NightOnSite nights,
+            PlansOfNights plans,
+            SheetsOfTheNight sheets,
+            CalendarAddresses addresses) {
         this.nights = nights;
+        this.plans = plans;
+        this.sheets = sheets;
+        this.addresses = addresses;
     }
 
     /** Whoever is planned with. */
@@ -71,9 +69,16 @@ class TonightController {
      * A task of the night.
      *
      * @param group id of the procedure
+     * @param usual how long it takes by the log; null where too few rounds tell
      */
     record NightTask(
-            String id, String name, String group, int minutes, boolean hands, double hotLitres) {}
+            String id,
+            String name,
+            String group,
+            int minutes,
+            boolean hands,
+            double hotLitres,
+            Durations.@Nullable Usual usual) {}
 
     /**
      * A clean of the night.
@@ -82,14 +87,51 @@ class TonightController {
      */
     record NightClean(String procedure, String title, String machine, int wanted) {}
 
-    /** Something that was said about the night. */
-    record NightChange(String what, String subject, int minute) {}
+    /**
+     * Something that was said about the night.
+     *
+     * @param what as the entry calls it
+     * @param holds whether the plan follows it
+     */
+    record NightChange(
+            String what,
+            String subject,
+            int minute,
+            String who,
+            @Nullable String why,
+            boolean holds) {}
+
+    /**
+     * A task that is another's or at another time than before.
+     *
+     * @param was,now who does it, from when; null where it was not there, or is not any more
+     */
+    record NightMove(
+            String task,
+            Moves.What what,
+            PlanDocument.@Nullable TaskDocument was,
+            PlanDocument.@Nullable TaskDocument now) {
+        static NightMove of(Moves.Move m) {
+            return new NightMove(m.task(), m.what(), task(m.was()), task(m.now()));
+        }
+
+        private static PlanDocument.@Nullable TaskDocument task(Plan.@Nullable Placed p) {
+            return p == null
+                    ? null
+                    : new PlanDocument.TaskDocument(
+                            p.id(), p.people(), p.place(), p.from(), p.to(), p.hands());
+        }
+    }
 
     /**
      * The night and its plan.
      *
      * @param night day on which it begins
      * @param from,until epoch milliseconds
+     * @param done what is over of it
+     * @param seeking whether a better plan is still sought
+     * @param moves what is otherwise than in the plan before, or, of what is tried, than in the one
+     *     that people go by
      * @param peopleEnd minute at which it would end as people do it
      * @param peopleLeftOut how much they would leave out
      */
@@ -104,36 +146,72 @@ class TonightController {
             List<NightTask> tasks,
             List<NightClean> cleans,
             List<NightChange> said,
+            List<SiteNight.Done> done,
             PlanDocument plan,
+            boolean seeking,
+            List<NightMove> moves,
             int peopleEnd,
             int peopleLeftOut) {}
+
+    /** The night as it stands, with what is known of its plan. */
+    private record Planned(NightOnSite.OnSite on, Plan plan, boolean seeking, List<Moves.Move> moves) {}
+
+    private Planned planned(boolean settled) {
+        PlansOfNights.InForceNow before = plans.inForce(nights.when().day());
+        NightOnSite.OnSite on = nights.night(List.of(), before == null ? null : before.plan());
+        PlansOfNights.Known known = plans.goBy(on.when().day(), on.night());
+        if (settled && known.seeking()) {
+            plans.sought(on.night());
+            known = plans.goBy(on.when().day(), on.night());
+        }
+        PlansOfNights.InForceNow now = plans.inForce(on.when().day());
+        return new Planned(
+                on, known.plan(), known.seeking(), now == null ? List.of() : now.moves());
+    }
+
+    private Planned tried(SiteNight.Said more, boolean settled) {
+        PlansOfNights.InForceNow before = plans.inForce(nights.when().day());
+        Plan inForce = before == null ? null : before.plan();
+        NightOnSite.OnSite on = nights.night(List.of(more), inForce);
+        Plan same = inForce == null ? null : InForce.still(on.night(), inForce);
+        PlansOfNights.Known known =
+                same != null
+                        ? new PlansOfNights.Known(same, false)
+                        : settled
+                                ? new PlansOfNights.Known(plans.sought(on.night()), false)
+                                : plans.of(on.night());
+        return new Planned(
+                on,
+                known.plan(),
+                known.seeking(),
+                inForce == null ? List.of() : Moves.between(inForce, known.plan()));
+    }
 
     /**
      * The night that is on, or the next.
      *
      * @param whatIf something to be tried without saying it, as {@code late:ID:MINUTE}
+     * @param settled whether it is waited for until no better plan is sought
      */
     @Heavy
     @GetMapping("/tonight")
-    TonightView tonight(@RequestParam(required = false) @Nullable String whatIf) {
-        NightOnSite.OnSite on = nights.night(whatIf == null ? List.of() : List.of(tried(whatIf)));
-        Plan plan = plans.get(on.night());
-        if (plan == null) {
-            plan = Planners.here().plan(on.night(), LONGEST);
-            plans.put(on.night(), plan);
-        }
+    TonightView tonight(
+            @RequestParam(required = false) @Nullable String whatIf,
+            @RequestParam(defaultValue = "false") boolean settled) {
+        Planned p = whatIf == null ? planned(settled) : tried(tried(whatIf), settled);
+        NightOnSite.OnSite on = p.on();
         Plan people = new Greedy().plan(on.night(), 1);
         return new TonightView(
-                on.day().toString(),
-                on.from().toEpochMilli(),
-                on.until().toEpochMilli(),
+                on.when().day().toString(),
+                on.when().from().toEpochMilli(),
+                on.when().until().toEpochMilli(),
                 nights.now().toEpochMilli(),
-                (int) Duration.between(on.from(), on.until()).toMinutes(),
+                on.when().minutes(),
                 on.members().stream()
                         .map(m -> new NightPerson(m.id(), m.name(), m.works(), m.releases()))
                         .toList(),
                 on.night().places().stream()
-                        .map(p -> new NightPlace(p.id(), p.name(), p.slots()))
+                        .map(x -> new NightPlace(x.id(), x.name(), x.slots()))
                         .toList(),
                 on.night().tasks().stream()
                         .map(
@@ -144,7 +222,8 @@ class TonightController {
                                                 t.group(),
                                                 t.minutes(),
                                                 t.hands(),
-                                                t.hotLitres()))
+                                                t.hotLitres(),
+                                                on.usual().get(t.id())))
                         .toList(),
                 on.cleans().stream()
                         .map(
@@ -153,22 +232,104 @@ class TonightController {
                                                 c.procedure().id(),
                                                 c.procedure().title(),
                                                 c.sheet().code(),
-                                                on.night().until()))
+                                                wanted(on, c)))
                         .toList(),
                 on.said().stream()
                         .map(
-                                s ->
+                                x ->
                                         new NightChange(
-                                                s.what()
-                                                        .name()
-                                                        .toLowerCase(Locale.ROOT)
-                                                        .replace('_', '-'),
-                                                s.subject(),
-                                                s.minute()))
+                                                small(x.said().what()),
+                                                x.said().subject(),
+                                                x.said().minute(),
+                                                x.who(),
+                                                x.why(),
+                                                x.holds()))
                         .toList(),
-                PlanDocument.of(plan),
+                on.standing().done(),
+                PlanDocument.of(p.plan()),
+                p.seeking(),
+                p.moves().stream().map(NightMove::of).toList(),
                 people.end(),
                 people.unplaced().size());
+    }
+
+    private static String small(Enum<?> e) {
+        return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static int wanted(NightOnSite.OnSite on, SiteNight.Clean c) {
+        return on.night().tasks().stream()
+                .filter(t -> t.group().equals(c.procedure().id()) && t.wantedBy() != null)
+                .mapToInt(t -> Objects.requireNonNull(t.wantedBy()))
+                .min()
+                .orElse(on.when().minutes());
+    }
+
+    /**
+     * A plan in which one task was taken and put elsewhere.
+     *
+     * @param moves what else moves
+     * @param breaks what it would break; where anything stands here it is not kept
+     * @param costs what it would cost
+     */
+    record DragView(
+            List<PlanDocument.TaskDocument> tasks,
+            List<NightMove> moves,
+            List<TextDocument> breaks,
+            List<TextDocument> costs) {}
+
+    /**
+     * What else moves and what breaks while a task is dragged; nothing is kept of it.
+     *
+     * @param person who is to do it; absent where it stays with whom it is
+     */
+    @GetMapping("/tonight/drag")
+    DragView drag(
+            @RequestParam String task,
+            @RequestParam(required = false) @Nullable String person,
+            @RequestParam int minute) {
+        Planned p = planned(false);
+        Dragged d =
+                Dragged.to(
+                        p.on().night(),
+                        p.plan(),
+                        task,
+                        person,
+                        Math.clamp(minute, p.on().now(), p.on().when().minutes()));
+        return new DragView(
+                PlanDocument.of(d.plan()).tasks(),
+                d.moves().stream().map(NightMove::of).toList(),
+                d.breaks().stream().map(TextDocument::of).toList(),
+                d.costs().stream().map(TextDocument::of).toList());
+    }
+
+    /** One sheet a person, to be carried along: what, where, when, with whom. */
+    @Heavy
+    @GetMapping("/tonight/sheets.pdf")
+    ResponseEntity<byte[]> sheets(
+            @RequestParam(required = false) @Nullable String person,
+            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+        Planned p = planned(false);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"tonight.pdf\"")
+                .body(sheets.pdf(p.on(), p.plan(), person, Paper.Size.named(size)));
+    }
+
+    /**
+     * What is somebody's of the night, for a calendar outside; whoever knows the address reads it.
+     *
+     * @param person whose it is; absent for everybody's
+     */
+    @MayUse(anybody = true)
+    @GetMapping("/tonight/calendar/{token}.ics")
+    ResponseEntity<String> calendar(
+            @PathVariable String token, @RequestParam(required = false) @Nullable String person) {
+        addresses.vouchFor(token);
+        Planned p = planned(false);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+                .body(sheets.calendar(p.on(), p.plan(), person, nights.now()));
     }
 
     /**
@@ -194,11 +355,12 @@ class TonightController {
     /** What is to be mixed this night, in the order in which it is needed. */
     @GetMapping("/tonight/solutions")
     List<NightSolution> solutions() {
-        NightOnSite.OnSite on = nights.night(List.of());
-        Plan plan = plans.get(on.night());
+        Planned p = planned(false);
+        NightOnSite.OnSite on = p.on();
+        Plan plan = p.plan();
         List<NightSolution> all = new ArrayList<>();
         for (SiteNight.Clean c : on.cleans()) {
-            Integer from = plan == null ? null : begins(plan, c.procedure().id());
+            Integer from = begins(plan, c.procedure().id());
             int number = 0;
             for (Step step : c.procedure().steps()) {
                 number++;
@@ -264,6 +426,7 @@ class TonightController {
     @Heavy
     @PostMapping(value = "/plan", consumes = MediaType.APPLICATION_JSON_VALUE)
     PlanDocument plan(@RequestBody String night) {
-        return PlanDocument.of(Planners.here().plan(NightFormat.read(night).night(), LONGEST));
+        return PlanDocument.of(Planners.here()
+                        .plan(NightFormat.read(night).night(), PlansOfNights.LONGEST));
     }
 }

@@ -3,6 +3,8 @@ package orthopur.server.tonight;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -25,7 +27,7 @@ class TonightApiTest {
 
     @Test
     void everyMachineThatIsWantedIsPlannedOrStandsOutOfUse() {
-        JsonNode night = ilse.read("/api/tonight").body();
+        JsonNode night = ilse.read("/api/tonight?settled=true").body();
         assertEquals(480, night.get("minutes").asInt());
         JsonNode plan = night.get("plan");
         for (JsonNode clean : night.get("cleans")) {
@@ -47,13 +49,13 @@ class TonightApiTest {
                                     || t.get("id").asString().startsWith("qk-sw1")),
                     t.toString());
         }
-        assertEquals(plan, ilse.read("/api/tonight").body().get("plan"));
+        assertEquals(plan, ilse.read("/api/tonight?settled=true").body().get("plan"));
     }
 
     @Test
     void whatIsTriedChangesThePlanAndNothingElse() {
-        JsonNode now = ilse.read("/api/tonight").body();
-        Answer cold = ilse.read("/api/tonight?whatIf=no-hot-water::300");
+        JsonNode now = ilse.read("/api/tonight?settled=true").body();
+        Answer cold = ilse.read("/api/tonight?settled=true&whatIf=no-hot-water::300");
         assertEquals(200, cold.status());
         for (JsonNode t : cold.body().get("tasks")) {
             if (t.get("hotLitres").asDouble() > 0) {
@@ -64,7 +66,7 @@ class TonightApiTest {
                 }
             }
         }
-        assertEquals(now.get("plan"), ilse.read("/api/tonight").body().get("plan"));
+        assertEquals(now.get("plan"), ilse.read("/api/tonight?settled=true").body().get("plan"));
         assertEquals(409, ilse.read("/api/tonight?whatIf=tired:7:1").status());
     }
 
@@ -94,5 +96,58 @@ class TonightApiTest {
         assertEquals(422, bad.status());
         assertTrue(bad.body().toString().contains("/people/1/breaks/0/minutes"));
         assertTrue(bad.body().toString().contains("There is no place"));
+    }
+
+    @Test
+    void aFirstPlanIsThereAtOnceAndTheBetterOneIsKept() {
+        JsonNode first = ilse.read("/api/tonight").body();
+        assertTrue(first.get("plan").get("tasks").size() > 10, "a plan, whether settled or not");
+        JsonNode settled = ilse.read("/api/tonight?settled=true").body();
+        assertEquals(false, settled.get("seeking").asBoolean());
+        JsonNode again = ilse.read("/api/tonight").body();
+        assertEquals(settled.get("plan"), again.get("plan"));
+        assertEquals(false, again.get("seeking").asBoolean());
+    }
+
+    @Test
+    void whatIsDraggedMovesInTheAnswerAndNowhereElse() {
+        JsonNode now = ilse.read("/api/tonight?settled=true").body();
+        JsonNode task = null;
+        for (JsonNode t : now.get("plan").get("tasks")) {
+            if (task == null && t.get("hands").asBoolean() && t.get("people").size() == 1) {
+                task = t;
+            }
+        }
+        String to = "/api/tonight/drag?task=" + task.get("id").asString() + "&minute=";
+        Answer later = ilse.read(to + (task.get("from").asInt() + 30));
+        assertEquals(200, later.status());
+        assertEquals(0, later.body().get("breaks").size(), later.body().toString());
+        assertTrue(later.body().get("moves").size() > 0);
+        assertTrue(ilse.read(to + 475).body().get("breaks").size() > 0);
+        assertEquals(now.get("plan"), ilse.read("/api/tonight?settled=true").body().get("plan"));
+    }
+
+    @Test
+    void whatWasNotPlannedIsToldAsItWasAndAWrongDayIsRefused() {
+        JsonNode past = ilse.read("/api/tonight/past").body();
+        assertTrue(past.get("cleans").isArray());
+        assertEquals(409, ilse.read("/api/tonight/past?night=yesterday").status());
+        assertEquals(404, ilse.read("/api/tonight/calendar/nobody.ics").status());
+    }
+
+    @Test
+    void oneSheetAPersonIsPrintedAndStandsInTheirCalendar() throws Exception {
+        ilse.read("/api/tonight?settled=true");
+        byte[] pdf =
+                ilse.bytes("/api/tonight/sheets.pdf");
+        try (var read = Loader.loadPDF(pdf)) {
+            String text = new PDFTextStripper().getText(read);
+            assertTrue(read.getNumberOfPages() > 1, text);
+            assertTrue(text.contains("Maren Oyelaran") && text.contains("QK-SL1"), text);
+        }
+        String path = ilse.post_("/api/due/calendar", "{}").body().get("path").asString();
+        String night =
+                new String(ilse.bytes(path.replace("/due/", "/tonight/")), java.nio.charset.StandardCharsets.UTF_8);
+        assertTrue(night.contains("DTSTART:") && night.contains("QK-SL1: "), night);
     }
 }

@@ -141,6 +141,7 @@ public final class Nights {
                         "release",
                         List.of(machine + "/together", machine + "/wash"),
                         List.of(),
+                        null,
                         null));
     }
 
@@ -177,6 +178,7 @@ public final class Nights {
                         null,
                         List.of(),
                         List.of(),
+                        null,
                         null));
     }
 }

@@ -1,4 +1,4 @@
-package orthopur.server.files;
+package orthopur.server.demo;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,6 +16,7 @@ import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -55,6 +56,7 @@ class DemoSite implements ApplicationRunner {
     private final Training training;
     private final StoredJson json;
     private final SiteEntries site;
+    private final ObjectProvider<DemoNights> nights;
     private final Clock clock;
     private final boolean demo;
     private final int port;
@@ -68,6 +70,7 @@ class DemoSite implements ApplicationRunner {
             Training training,
             StoredJson json,
             SiteEntries site,
+            ObjectProvider<DemoNights> nights,
             Clock clock,
             @Value("${orthopur.demo:false}") boolean demo,
             @Value("${orthopur.port:8080}") int port) {
@@ -79,6 +82,7 @@ class DemoSite implements ApplicationRunner {
         this.training = training;
         this.json = json;
         this.site = site;
+        this.nights = nights;
         this.clock = clock;
         this.demo = demo;
         this.port = port;
@@ -105,7 +109,16 @@ class DemoSite implements ApplicationRunner {
         }
         People people = json.read(text(one("people.json")), People.class);
         if (accounts.none()) {
+            DemoNights past = nights.getIfAvailable();
+            if (past != null) {
+                past.standBefore(DemoNights.NIGHTS + 1);
+            }
             fill(people);
+            if (past != null) {
+                String supervisor = people.people().getFirst().name();
+                past.play(days -> checked(supervisor));
+                checked(supervisor);
+            }
         }
         for (DemoPerson p : people.people()) {
             LocalDate adult = adult(p);

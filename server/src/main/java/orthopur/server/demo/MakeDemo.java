@@ -1,8 +1,9 @@
-package orthopur.server.files;
+package orthopur.server.demo;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
@@ -16,19 +17,24 @@ public final class MakeDemo {
     private MakeDemo() {}
 
     /**
-     * @param args the file to write
+     * @param args the file to write; behind it anything for the ninety nights as well
      */
     public static void main(String[] args) throws IOException {
         Path made = Path.of(args[0]).toAbsolutePath();
         Files.createDirectories(made.getParent());
         Files.deleteIfExists(made);
         Path folder = Files.createTempDirectory("orthopur-demo");
-        try (ConfigurableApplicationContext server =
-                new SpringApplication(OrthopurServer.class)
-                        .run(
+        List<String> how =
+                new ArrayList<>(
+                        List.of(
                                 "--orthopur.data=" + folder,
                                 "--orthopur.demo=true",
-                                "--server.port=0")) {
+                                "--server.port=0"));
+        if (args.length > 1) {
+            how.add("--orthopur.demo-past=true");
+        }
+        try (ConfigurableApplicationContext server =
+                new SpringApplication(OrthopurServer.class).run(how.toArray(String[]::new))) {
             server.getBean(DSLContext.class).execute("VACUUM INTO '" + made + "'");
         }
         try (Stream<Path> left = Files.walk(folder)) {

@@ -1,0 +1,506 @@
+package orthopur.server.demo;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import orthopur.procedure.Step;
+import orthopur.round.Actor;
+import orthopur.round.Cleaner;
+import orthopur.round.Entry;
+import orthopur.round.Refused;
+import orthopur.round.ReleaseSite;
+import orthopur.round.Role;
+import orthopur.roundpack.RoundPack;
+import orthopur.server.floor.PlayedRounds;
+import orthopur.server.floor.Replay;
+import orthopur.server.floor.SiteEntries;
+import orthopur.server.people.Accounts;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteClock;
+import orthopur.server.procedures.Procedures;
+import orthopur.server.release.Board;
+import orthopur.server.start.DemoClock;
+import orthopur.sitestream.SiteEntry;
+
+/**
+ * Ninety nights behind the demo, played through the same doors as a tablet's: what is written here
+ * is only who did what when, and what went wrong. The same seed gives the same nights.
+ */
+@Component
+@ConditionalOnProperty("orthopur.demo-past")
+class DemoNights {
+    /** How many nights lie behind the first evening. */
+    static final int NIGHTS = 90;
+
+    /** The last of them are there in full; before them the machines with a story. */
+    private static final int IN_FULL = 7;
+
+    private static final long SEED = 20_261_130;
+    private static final LocalTime BEGIN = LocalTime.of(21, 0);
+    private static final long SECOND = 1000;
+    private static final long MINUTE = 60_000;
+
+    /** One nozzle of the filler does not come clean each so many nights. */
+    private static final int NOZZLE_EVERY = 5;
+
+    /** Swabs in the light units of the site's meter. */
+    private static final double CLEAN = 12;
+
+    private final PlayedRounds rounds;
+    private final SiteEntries site;
+    private final Accounts accounts;
+    private final Procedures procedures;
+    private final Board board;
+    private final SiteClock clock;
+    private final TransactionTemplate transaction;
+    private final Random random = new Random(SEED);
+    private final Map<String, double[]> lastReading = new HashMap<>();
+    private final Set<String> failed = new HashSet<>();
+
+    DemoNights(
+            PlayedRounds rounds,
+            SiteEntries site,
+            Accounts accounts,
+            Procedures procedures,
+            Board board,
+            SiteClock clock,
+            TransactionTemplate transaction) {
+        this.rounds = rounds;
+        this.site = site;
+        this.accounts = accounts;
+        this.procedures = procedures;
+        this.board = board;
+        this.clock = clock;
+        this.transaction = transaction;
+    }
+
+    /** Lets the clock stand so many days before the first evening, in the afternoon. */
+    void standBefore(int days) {
+        clock.standAt(at(days, LocalTime.of(15, 0)));
+    }
+
+    private static Instant at(int daysBefore, LocalTime time) {
+        LocalDate day = DemoClock.EVENING.minusDays(daysBefore);
+        return day.atTime(time).atZone(DemoClock.ZONE).toInstant();
+    }
+
+    private Person person(String name) {
+        return accounts.names().entrySet().stream()
+                .filter(e -> e.getValue().equals(name))
+                .map(e -> new Person(e.getKey(), name, role(name), 0))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Role role(String name) {
+        return name.startsWith("Ilse")
+                ? Role.SUPERVISOR
+                : name.startsWith("Ruvi") ? Role.QA : Role.CREW;
+    }
+
+    /** What somebody does at how many nights before the first evening. */
+    interface Afternoon {
+        void of(int daysBefore) throws IOException;
+    }
+
+    /**
+     * Plays all of them, in one transaction.
+     *
+     * @param instruments what is to be done each two weeks: the instruments are held to standards
+     */
+    void play(Afternoon instruments) {
+        transaction.executeWithoutResult(
+                t -> {
+                    for (int days = NIGHTS; days >= 1; days--) {
+                        standBefore(days);
+                        if (days % 14 == 6) {
+                            held(instruments, days);
+                        }
+                        afternoon(days);
+                        night(days);
+                    }
+                });
+        clock.standAt(at(0, DemoClock.OPENS));
+    }
+
+    private static void held(Afternoon instruments, int days) {
+        try {
+            instruments.of(days);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    // --- what is said beside the rounds ---------------------------------------------------------
+
+    private void afternoon(int days) {
+        Person ilse = person("Ilse Varga");
+        Person maren = person("Maren Oyelaran");
+        switch (days) {
+            case 88 -> enter(ilse, now -> new SiteEntry.KitFitted("QK-DS1", "seals", now));
+            case 33 -> enter(ilse, now -> new SiteEntry.KitFitted("QK-DS1", "blades", now));
+            case 21 ->
+                    enter(
+                            maren,
+                            now ->
+                                    new SiteEntry.EventSaid(
+                                            "QK-OV1", "panels taken out and put back", now));
+            case 17 ->
+                    enter(
+                            ilse,
+                            now ->
+                                    new SiteEntry.TroubleCured(
+                                            "QK-OV1",
+                                            "uneven bake",
+                                            "air panels 3 and 9 had changed places",
+                                            null,
+                                            null,
+                                            now));
+            default -> {}
+        }
+        if (days % 7 == 3) {
+            double drift = days < 30 ? (30 - days) * 0.2 : 0;
+            double shown = Math.round((229 - drift) * 10) / 10.0;
+            enter(
+                    maren,
+                    now -> new SiteEntry.SettingRead("QK-OV1", "temperature", shown, "°C", now));
+        }
+        if (days == 2) {
+            enter(ilse, now -> new SiteEntry.StockCounted("h12", 9, "L"));
+            enter(ilse, now -> new SiteEntry.StockCounted("q10", 3, "L"));
+        }
+    }
+
+    private interface Dated {
+        SiteEntry at(long now);
+    }
+
+    private void enter(Person person, Dated entry) {
+        long now = clock.millis();
+        try {
+            site.asBefore(List.of(entry.at(now)), List.of(now), person);
+        } catch (IllegalStateException e) {
+            throw new IllegalStateException("A story of the demo does not fit: " + e.getMessage(), e);
+        }
+    }
+
+    // --- the rounds of a night ------------------------------------------------------------------
+
+    private static Map<String, List<String>> work(int days) {
+        Map<String, List<String>> all = new LinkedHashMap<>();
+        List<String> maren = new ArrayList<>();
+        List<String> tobiah = new ArrayList<>();
+        List<String> pell = new ArrayList<>();
+        boolean full = days <= IN_FULL;
+        if (full || days % 6 == 0) {
+            maren.add("qk-sl1-end-of-shift");
+        }
+        if (full || days % 2 == 0 || days % NOZZLE_EVERY == 0) {
+            maren.add("qk-fl1-daily");
+        }
+        if (days % 7 == 6) {
+            tobiah.add("qk-ov1-weekly");
+        } else if (full || days % 4 == 1 || (days >= 17 && days <= 22)) {
+            tobiah.add("qk-ov1-daily");
+        }
+        if (full) {
+            tobiah.add("qk-sw1-daily");
+        }
+        if (full || days % 10 == 0) {
+            pell.add("qk-ds1-daily");
+        }
+        if (days % 14 == 5) {
+            tobiah.add("qk-tl1-line-clean");
+        }
+        if (days % 30 == 12) {
+            maren.add("qk-sl1-oiling");
+        }
+        all.put("Maren Oyelaran", maren);
+        all.put("Tobiah Renn", tobiah);
+        all.put("Pell Okonjo", pell);
+        return all;
+    }
+
+    private void night(int days) {
+        List<Played> open = new ArrayList<>();
+        long begin = at(days, BEGIN).toEpochMilli();
+        work(days)
+                .forEach(
+                        (name, ids) -> {
+                            if (!ids.isEmpty()) {
+                                open.add(
+                                        new Played(
+                                                person(name),
+                                                new ArrayDeque<>(ids),
+                                                begin + random.nextInt(12) * MINUTE,
+                                                days));
+                            }
+                        });
+        while (!open.isEmpty()) {
+            Played next =
+                    open.stream().min(Comparator.comparingLong((Played p) -> p.at)).orElseThrow();
+            clock.standAt(Instant.ofEpochMilli(next.at));
+            if (!next.go()) {
+                open.remove(next);
+            }
+        }
+    }
+
+    /** Somebody at work through the night, one machine after the other. */
+    private final class Played {
+        private final Person person;
+        private final Person quality = DemoNights.this.person("Ruvi Hast");
+        private final Deque<String> left;
+        private final int days;
+        private final List<Waiting> waiting = new ArrayList<>();
+        private long at;
+        private @Nullable String round;
+        private @Nullable Cleaner cleaner;
+        private Map<String, Double> minutes = Map.of();
+        private long stepBegan;
+
+        Played(Person person, Deque<String> left, long at, int days) {
+            this.person = person;
+            this.left = left;
+            this.at = at;
+            this.days = days;
+        }
+
+        /** A round that was handed over, and what is still to be found. */
+        private record Waiting(String round, long from) {}
+
+        private Replay enter(Entry e) {
+            return rounds.enter(
+                    Objects.requireNonNull(round), e, "tablet " + person.id(), person, at);
+        }
+
+        /**
+         * @return whether anything is left
+         */
+        boolean go() {
+            if (round == null) {
+                if (!waiting.isEmpty() && (left.isEmpty() || waiting.getFirst().from() <= at)) {
+                    return release(waiting.removeFirst());
+                }
+                String next = left.poll();
+                if (next == null) {
+                    return false;
+                }
+                begin(next);
+                return true;
+            }
+            step(Objects.requireNonNull(cleaner));
+            return true;
+        }
+
+        private void begin(String procedure) {
+            Replay r = rounds.start(procedure, person);
+            round = r.round().getId();
+            Actor actor =
+                    new Actor(
+                            person.name(), accounts.personOf(person), person.role(), true);
+            cleaner = new Cleaner(r.pack(), actor, String.valueOf(10 + person.id()));
+            // A step that is done at each of ten positions takes its minutes once.
+            Map<String, Long> positions =
+                    r.pack().steps().stream()
+                            .collect(
+                                    Collectors.groupingBy(
+                                            s -> base(s.id()), Collectors.counting()));
+            Map<String, Double> planned = new HashMap<>();
+            // Some nights are quicker than others, and everybody has their own pace.
+            double pace = 0.85 + 0.1 * (person.id() % 3) + random.nextDouble() * 0.25;
+            for (Step s : procedures.approvedVersion(procedure).procedure().steps()) {
+                planned.put(
+                        s.id(),
+                        s.minutes()
+                                * pace
+                                * (0.8 + random.nextDouble() * 0.4)
+                                / positions.getOrDefault(s.id(), 1L));
+            }
+            minutes = planned;
+            stepBegan = at;
+            at += MINUTE;
+        }
+
+        private static String base(String step) {
+            return step.replaceAll("@.*", "");
+        }
+
+        private void step(Cleaner who) {
+            Replay r = rounds.as(Objects.requireNonNull(round));
+            Cleaner.Move m = who.next(r.progress().state(), at);
+            if (m == null) {
+                waiting.add(new Waiting(r.round().getId(), at + (8 + random.nextInt(10)) * MINUTE));
+                round = null;
+                cleaner = null;
+                at += 4 * MINUTE;
+                return;
+            }
+            if (m.waits() > 0) {
+                at += m.waits() + SECOND;
+                return;
+            }
+            if (m.entry() instanceof Entry.StepDone done) {
+                double planned = minutes.getOrDefault(base(done.step()), 1.0);
+                long earliest = stepBegan + Math.round(planned * MINUTE);
+                if (at < earliest) {
+                    at = earliest;
+                    return;
+                }
+                enter(done);
+                stepBegan = at;
+                at += 2 * SECOND;
+                return;
+            }
+            enter(m.entry() instanceof Entry.ReadingTaken t ? read(r.pack(), t) : m.entry());
+            at += (4 + random.nextInt(9)) * SECOND;
+        }
+
+        /** As an instrument shows it: not in the middle each night; and some copy it from the last. */
+        private Entry read(RoundPack pack, Entry.ReadingTaken t) {
+            String key = pack.title() + t.step();
+            double[] before = lastReading.get(key);
+            boolean copied = person.name().startsWith("Pell") && days <= 12 && before != null;
+            double[] now =
+                    copied
+                            ? Objects.requireNonNull(before)
+                            : new double[] {
+                                Math.round(t.strength() * (0.97 + random.nextDouble() * 0.06)),
+                                Math.round(t.temperature() * 10 + random.nextInt(12)) / 10.0
+                            };
+            lastReading.put(key, now);
+            return new Entry.ReadingTaken(t.step(), t.instrument(), now[0], now[1]);
+        }
+
+        // --- release ----------------------------------------------------------------------------
+
+        private boolean release(Waiting w) {
+            at = Math.max(at, w.from());
+            clock.standAt(Instant.ofEpochMilli(at));
+            Replay r = rounds.as(w.round());
+            String last = r.pack().steps().getLast().id();
+            List<ReleaseSite> plan = r.progress().state().plan();
+            boolean fails =
+                    r.round().getProcedureId().equals("qk-fl1-daily") && days % NOZZLE_EVERY == 0;
+            ReleaseSite swab =
+                    plan == null
+                            ? null
+                            : plan.stream()
+                                    .filter(s -> s.kind() == ReleaseSite.Kind.SWAB)
+                                    .reduce((a, b) -> b)
+                                    .orElse(null);
+            if (fails && swab != null && failed.add(w.round()) && sentBack(w, last, swab)) {
+                return true;
+            }
+            for (ReleaseSite s : plan == null ? List.<ReleaseSite>of() : plan) {
+                prove(w.round(), last, s, value(s));
+            }
+            released(w.round(), last);
+            if (days == 9 && r.round().getProcedureId().equals("qk-fl1-daily")) {
+                correct(w.round(), last);
+            }
+            return true;
+        }
+
+        /** The nozzle that does not come clean: swabbed, sent back, cleaned and looked at again. */
+        private boolean sentBack(Waiting w, String last, ReleaseSite swab) {
+            double limit = swab.failAbove() == null ? 100 : swab.failAbove();
+            prove(w.round(), last, swab, Math.round(limit * (1.3 + random.nextDouble())));
+            String item = partWith(swab.id(), w);
+            try {
+                rounds.enter(
+                        w.round(),
+                        new Entry.SentBack(last, item, "swab of nozzle 7 above the limit"),
+                        "desk",
+                        quality,
+                        at);
+            } catch (Refused | Said e) {
+                return false;
+            }
+            at += 3 * MINUTE;
+            round = w.round();
+            cleaner =
+                    new Cleaner(
+                            rounds.as(w.round()).pack(),
+                            new Actor(
+                                    person.name(),
+                                    accounts.personOf(person),
+                                    person.role(),
+                                    true),
+                            String.valueOf(10 + person.id()));
+            stepBegan = at;
+            return true;
+        }
+
+        private String partWith(String surface, Waiting w) {
+            String procedure = rounds.as(w.round()).round().getProcedureId();
+            return procedures.approvedVersion(procedure).sheet().parts().stream()
+                    .filter(p -> p.surfaces().stream().anyMatch(f -> f.id().equals(surface)))
+                    .map(p -> p.id())
+                    .findFirst()
+                    .orElse(surface);
+        }
+
+        private double value(ReleaseSite s) {
+            if (s.kind() == ReleaseSite.Kind.SWAB) {
+                double limit = s.most() == null ? 3 * CLEAN : s.most();
+                return Math.round(Math.min(limit * 0.8, CLEAN * (0.5 + random.nextDouble())));
+            }
+            double low = s.least() == null ? 0 : s.least();
+            double high = s.most() == null ? low : s.most();
+            return Math.round((low + high) * 5) / 10.0;
+        }
+
+        private void prove(String id, String last, ReleaseSite s, double value) {
+            boolean look = s.kind() == ReleaseSite.Kind.LOOK;
+            boolean good = look || s.judge(value) == ReleaseSite.Found.PASSED;
+            at += (20 + random.nextInt(50)) * SECOND;
+            clock.standAt(Instant.ofEpochMilli(at));
+            rounds.enter(
+                    id,
+                    new Entry.Proof(last, s.id(), look ? null : Double.valueOf(value), s.unit(), good),
+                    "desk",
+                    quality,
+                    at);
+        }
+
+        private void released(String id, String last) {
+            at += MINUTE;
+            clock.standAt(Instant.ofEpochMilli(at));
+            rounds.enter(id, new Entry.Released(last, null, null), "desk", quality, at);
+        }
+
+        private void correct(String id, String last) {
+            at += 5 * MINUTE;
+            clock.standAt(Instant.ofEpochMilli(at));
+            String entry = rounds.anEntryOf(id);
+            rounds.enter(
+                    id,
+                    new Entry.Correction(
+                            last, entry, "The reading was of the second bucket; the first was thrown away."),
+                    "desk",
+                    DemoNights.this.person("Ilse Varga"),
+                    at);
+        }
+    }
+}
