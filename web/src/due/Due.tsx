@@ -8,6 +8,7 @@ import { useLive } from "../shared/live";
 import { say } from "../shared/say";
 import { Calendar } from "./Calendar";
 import { List } from "./List";
+import { Parts } from "./Parts";
 
 const REST = 30_000;
 
@@ -52,6 +53,7 @@ export default function Due() {
     ["list", say("due.due.now", "Now")],
     ["month", say("due.due.month", "Month")],
     ["year", say("due.due.year", "Year")],
+    ["parts", say("due.due.parts", "Parts and settings")],
   ];
   return (
     <main className="due">
@@ -77,7 +79,9 @@ export default function Due() {
           </output>
         )}
       </div>
-      {show === "list" ? (
+      {show === "parts" ? (
+        <Parts />
+      ) : show === "list" ? (
         <List now={due.data} params={params} put={put} />
       ) : (
         <Calendar now={due.data} year={show === "year"} params={params} put={put} />

@@ -184,6 +184,17 @@ export const signSeen = (machine: string, sign: string, there: boolean, at: numb
 export const kitFitted = (machine: string, kit: string, at: number) =>
   made("kit-fitted", "", text("machine", machine), text("kit", kit), moment(at));
 
+/** What a setting of a machine shows. */
+export const settingRead = (machine: string, setting: string, value: number, unit: string, at: number) =>
+  made(
+    "setting-read",
+    "",
+    text("machine", machine),
+    text("setting", setting),
+    { name: "value", value, unit },
+    moment(at),
+  );
+
 export const outOfUse = (machine: string, out: boolean, why: string, at: number) =>
   made(
     "out-of-use",

@@ -22,7 +22,7 @@ final class RunningServer implements AutoCloseable {
 
     private final Path data;
     private final int port;
-    private final boolean demo;
+    private final List<String> demo;
     private final StringBuffer log = new StringBuffer();
     private Process process;
 
@@ -70,13 +70,22 @@ final class RunningServer implements AutoCloseable {
     }
 
     RunningServer() {
-        this(true);
+        this(List.of("--demo", "--empty"));
     }
 
     /**
      * @param demo otherwise a site of one's own, in which there is nobody yet
      */
     RunningServer(boolean demo) {
+        this(demo ? List.of("--demo", "--empty") : List.of());
+    }
+
+    /** The demo as people start it: with ninety nights behind it, on the evening before the next. */
+    static RunningServer withItsPast() {
+        return new RunningServer(List.of("--demo"));
+    }
+
+    private RunningServer(List<String> demo) {
         this.demo = demo;
         try {
             data = Files.createTempDirectory("orthopur-e2e").resolve("site");
@@ -142,9 +151,9 @@ final class RunningServer implements AutoCloseable {
                                     "--port",
                                     Integer.toString(port)));
             command.addAll(
-                    demo
-                            ? List.of("--demo")
-                            : List.of("--key", data.resolveSibling("site.key").toString()));
+                    demo.isEmpty()
+                            ? List.of("--key", data.resolveSibling("site.key").toString())
+                            : demo);
             process = new ProcessBuilder(command).redirectErrorStream(true).start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -13,7 +13,7 @@ public final class Screenshots {
     private Screenshots() {}
 
     public static void main(String[] args) {
-        try (RunningServer server = new RunningServer();
+        try (RunningServer server = RunningServer.withItsPast();
                 Browser b = new Browser(server)) {
             b.go("/sign-in");
             b.page.getByLabel("Name").waitFor();

@@ -140,6 +140,12 @@ class DemoNights {
                         night(days);
                     }
                 });
+        // The last afternoon: three machines run, one of them soon too long.
+        Person maren = person("Maren Oyelaran");
+        clock.standAt(at(0, LocalTime.of(16, 50)));
+        board.use("QK-SL1", "in-use", "evening orders", maren);
+        clock.standAt(at(0, LocalTime.of(18, 40)));
+        board.use("QK-FL1", "in-use", "evening orders", maren);
         clock.standAt(at(0, DemoClock.OPENS));
     }
 
@@ -185,7 +191,14 @@ class DemoNights {
                     maren,
                     now -> new SiteEntry.SettingRead("QK-OV1", "temperature", shown, "°C", now));
         }
+        if (days == 3) {
+            // A busy Friday: nobody cleaned the slicer between one and nine.
+            clock.standAt(at(days, LocalTime.of(13, 0)));
+            board.use("QK-SL1", "in-use", "double orders", maren);
+        }
         if (days == 2) {
+            enter(ilse, now -> new SiteEntry.SparesCounted("QK-DS1", "seals", 0));
+            enter(ilse, now -> new SiteEntry.SparesCounted("QK-DS1", "blades", 3));
             enter(ilse, now -> new SiteEntry.StockCounted("h12", 9, "L"));
             enter(ilse, now -> new SiteEntry.StockCounted("q10", 3, "L"));
         }
