@@ -92,7 +92,7 @@ describe("wear parts and settings", () => {
     expect(within(all).getByText("read 223.5 °C on Fri, 27 Nov 2026 by Maren Oyelaran")).toBeDefined();
     expect(within(all).getByText(/It is off/)).toBeDefined();
     expect(within(all).getByText("nobody has read it")).toBeDefined();
-    const field = within(all).getByLabelText(/^Chamber temperature reads/);
+    const field = await within(all).findByLabelText(/^Chamber temperature reads/);
     fireEvent.change(field, { target: { value: "warm" } });
     const enter = within(all).getAllByRole("button", { name: "Enter" })[0] as HTMLButtonElement;
     expect(enter.disabled).toBe(true);

@@ -179,7 +179,12 @@ final class PlanNight {
                 var sheet = site.sheet(null, procedure.sheet());
                 cleans.add(
                         new SiteNight.Clean(
-                                procedure, sheet, true, true, OldEnough.concerns(sheet), Step::minutes));
+                                procedure,
+                                sheet,
+                                true,
+                                true,
+                                OldEnough.concerns(sheet),
+                                Step::minutes));
             }
         }
         return SiteNight.of(

@@ -80,9 +80,7 @@ public final class PartsAndSettings {
                                 .orElse(null);
                 LocalDate ends = d == null || d.due() == null ? null : days.dayOf(d.due());
                 LocalDate by =
-                        ends == null || k.leadDays() == null
-                                ? null
-                                : ends.minusDays(k.leadDays());
+                        ends == null || k.leadDays() == null ? null : ends.minusDays(k.leadDays());
                 Integer left = SiteKnown.left(state, s.code(), k.id());
                 Stock stock = stock(k, left, by, today);
                 all.add(

@@ -35,7 +35,8 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
      * @param person who is to do it; null where it stays with whom it is
      * @param minute not before which it begins
      */
-    public static Dragged to(Night night, Plan plan, String task, @Nullable String person, int minute) {
+    public static Dragged to(
+            Night night, Plan plan, String task, @Nullable String person, int minute) {
         List<Text> breaks = new ArrayList<>();
         Map<String, Job> jobs = night.byId();
         Job moved = jobs.get(task);
@@ -60,7 +61,9 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
         List<String> by =
                 who == null || stood.people().contains(who.id())
                         ? stood.people()
-                        : moved.people() == 1 ? List.of(who.id()) : swapped(stood.people(), who.id());
+                        : moved.people() == 1
+                                ? List.of(who.id())
+                                : swapped(stood.people(), who.id());
         Map<String, Placed> before = plan.byId();
         List<Job> fixed = new ArrayList<>();
         for (Job j : night.tasks()) {
@@ -77,7 +80,11 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
         Night asPut =
                 InForce.breaksAsPlanned(
                         new Night(
-                                night.until(), night.people(), night.places(), night.heater(), fixed),
+                                night.until(),
+                                night.people(),
+                                night.places(),
+                                night.heater(),
+                                fixed),
                         plan.breaks());
         Plan after = fill(asPut, plan, task, breaks);
         List<Text> costs = new ArrayList<>();
@@ -120,7 +127,10 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
         Schedule schedule = new Schedule(night, groups, jobs);
         schedule.breaks(false);
         List<Job> waiting = new ArrayList<>();
-        order.stream().map(jobs::get).filter(j -> j != null && !schedule.has(j)).forEach(waiting::add);
+        order.stream()
+                .map(jobs::get)
+                .filter(j -> j != null && !schedule.has(j))
+                .forEach(waiting::add);
         List<String> out = new ArrayList<>();
         plan.unplaced().forEach(u -> out.add(u.id()));
         while (!waiting.isEmpty()) {

@@ -58,12 +58,10 @@ public final class InForce {
         }
         Set<String> here = new HashSet<>();
         night.people().forEach(p -> here.add(p.id()));
-        List<Rest> rests =
-                plan.breaks().stream().filter(r -> here.contains(r.person())).toList();
+        List<Rest> rests = plan.breaks().stream().filter(r -> here.contains(r.person())).toList();
         Night now = breaksAsPlanned(night, rests);
         Plan same =
-                Measured.plan(
-                        now, Plan.Status.IN_FORCE, placed, rests, List.of(), List.of(), 0);
+                Measured.plan(now, Plan.Status.IN_FORCE, placed, rests, List.of(), List.of(), 0);
         return PlanCheck.faults(now, same).isEmpty() && late(now, same) <= late(night, plan)
                 ? same
                 : null;

@@ -315,8 +315,7 @@ public final class SiteNight {
         int since = round.begun();
         for (Part p : parts) {
             Job j = afterWhatIsOver(p.job(), over);
-            List<Ticked> own =
-                    p.steps().stream().map(ticks::get).filter(Objects::nonNull).toList();
+            List<Ticked> own = p.steps().stream().map(ticks::get).filter(Objects::nonNull).toList();
             int last = own.stream().mapToInt(Ticked::minute).max().orElse(since);
             if (!j.hands()) {
                 open &= byItself(j, own, over);
@@ -381,8 +380,7 @@ public final class SiteNight {
     }
 
     /** The stretch somebody is in the middle of; without anybody at it, what is left of it. */
-    private Job going(
-            Job j, Part p, List<Ticked> own, Map<String, Double> planned, int since) {
+    private Job going(Job j, Part p, List<Ticked> own, Map<String, Double> planned, int since) {
         double all = 0;
         double left = 0;
         Set<String> seen = new HashSet<>();
@@ -394,10 +392,7 @@ public final class SiteNight {
         }
         int rest = (int) Math.max(1, Math.ceil(j.minutes() * left / Math.max(0.01, all)));
         Set<String> who = new TreeSet<>();
-        own.stream()
-                .map(Ticked::person)
-                .filter(w -> j.group().equals(at.get(w)))
-                .forEach(who::add);
+        own.stream().map(Ticked::person).filter(w -> j.group().equals(at.get(w))).forEach(who::add);
         at.forEach(
                 (w, where) -> {
                     if (where.equals(j.group()) && own.isEmpty()) {
@@ -472,10 +467,7 @@ public final class SiteNight {
             if (!all.isEmpty()
                     || p.steps().stream()
                             .map(steps::get)
-                            .anyMatch(
-                                    s ->
-                                            s != null
-                                                    && s.action() instanceof Action.Sanitize)) {
+                            .anyMatch(s -> s != null && s.action() instanceof Action.Sanitize)) {
                 all.add(p.job().id());
             }
         }
@@ -504,10 +496,7 @@ public final class SiteNight {
             Set<String> gone = without.get(j.group());
             if (gone != null && j.hands() && j.running() == null) {
                 Set<String> others = new HashSet<>();
-                people.stream()
-                        .map(Person::id)
-                        .filter(p -> !gone.contains(p))
-                        .forEach(others::add);
+                people.stream().map(Person::id).filter(p -> !gone.contains(p)).forEach(others::add);
                 jobs.set(i, j.onlyBy(others));
             }
         }
@@ -600,9 +589,7 @@ public final class SiteNight {
             int middle = minutes / 2;
             // Whoever had none by now has it later, after what they are in the middle of.
             int first =
-                    Math.max(
-                            Math.max(middle - 90, evening.now()),
-                            working.getOrDefault(m.id(), 0));
+                    Math.max(Math.max(middle - 90, evening.now()), working.getOrDefault(m.id(), 0));
             int latest = Math.max(middle + 90, first + BREAK);
             boolean breaks =
                     m.works()

@@ -77,11 +77,11 @@ public final class SiteStream {
                     case SiteEntry.TaskLetGo e -> actor.role().releases();
                     // What is left out, somebody answers for.
                     case SiteEntry.NightSaid e
-                    when e.what().equals("dropped") || e.what().equals("put") ->
+                            when e.what().equals("dropped") || e.what().equals("put") ->
                             actor.role().releases();
                     // Nobody takes something on, or gives it away, in another's name.
                     case SiteEntry.NightSaid e
-                    when e.what().equals("accepted") || e.what().equals("handed-over") ->
+                            when e.what().equals("accepted") || e.what().equals("handed-over") ->
                             actor.role().releases() || e.of().equals(actor.person());
                     // Anybody may stop a machine; who says that it may run again answers for it.
                     case SiteEntry.OutOfUse e when !e.out() -> actor.role().releases();

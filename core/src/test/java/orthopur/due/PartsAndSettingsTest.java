@@ -30,7 +30,8 @@ import orthopur.testbench.Bench;
 /** Wear parts and settings: what was counted, fitted and read, and what follows from it. */
 class PartsAndSettingsTest {
     private static final Instant NOW = Instant.parse("2026-11-30T20:35:00Z");
-    private static final SiteDays DAYS = new SiteDays(ZoneOffset.UTC, LocalTime.of(5, 0), List.of(), List.of());
+    private static final SiteDays DAYS =
+            new SiteDays(ZoneOffset.UTC, LocalTime.of(5, 0), List.of(), List.of());
     private static final Actor MAREN = new Actor("Maren", "2", Role.CREW, false);
     private static final Kit SEALS =
             new Kit("seals", "Seal kit", "S-1", List.of("seal"), days(90), 1, 14, "shelf C");

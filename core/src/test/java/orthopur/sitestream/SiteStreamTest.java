@@ -38,7 +38,8 @@ class SiteStreamTest {
                     new SiteEntry.KitFitted("QK-DS1", "seals", 1_000),
                     new SiteEntry.SettingRead("QK-OV1", "left", 228, "°C", 1_000),
                     new SiteEntry.NightSaid("2026-11-29", "late", "7", 60, null, false, 1_000),
-                    new SiteEntry.NightSaid("2026-11-29", "no-hot-water", "", 120, null, true, 1_000),
+                    new SiteEntry.NightSaid(
+                            "2026-11-29", "no-hot-water", "", 120, null, true, 1_000),
                     new SiteEntry.NightSaid(
                             "2026-11-29", "handed-over", "sl1@2", 0, "hurt hand", false, 1_000),
                     new SiteEntry.TroubleCured(
@@ -152,7 +153,8 @@ class SiteStreamTest {
     void whatIsLetGoIsDecidedBySupervisorOrQuality() {
         SiteEntry letGo = new SiteEntry.TaskLetGo("sl1-daily", "no hot water", 1_000);
         SiteEntry back = new SiteEntry.OutOfUse("QK-SL1", false, "guard replaced", 2_000);
-        SiteEntry dropped = new SiteEntry.NightSaid("2026-11-29", "dropped", "x", 0, null, false, 1_000);
+        SiteEntry dropped =
+                new SiteEntry.NightSaid("2026-11-29", "dropped", "x", 0, null, false, 1_000);
         for (SiteEntry e : List.of(letGo, back, dropped)) {
             assertThrows(Refused.class, () -> site.accept(e, 2_000, MAREN));
             site.accept(e, 2_000, new Actor("Ilse", "1", Role.SUPERVISOR, false));

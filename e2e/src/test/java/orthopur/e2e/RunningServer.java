@@ -80,7 +80,9 @@ final class RunningServer implements AutoCloseable {
         this(demo ? List.of("--demo", "--empty") : List.of());
     }
 
-    /** The demo as people start it: with ninety nights behind it, on the evening before the next. */
+    /**
+     * The demo as people start it: with ninety nights behind it, on the evening before the next.
+     */
     static RunningServer withItsPast() {
         return new RunningServer(List.of("--demo"));
     }

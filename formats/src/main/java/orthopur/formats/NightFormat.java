@@ -413,9 +413,7 @@ public final class NightFormat {
                                                     t.to(),
                                                     t.hands()))
                             .toList(),
-                    breaks.stream()
-                            .map(r -> new Plan.Rest(r.person(), r.from(), r.to()))
-                            .toList(),
+                    breaks.stream().map(r -> new Plan.Rest(r.person(), r.from(), r.to())).toList(),
                     water,
                     critical,
                     unplaced.stream()

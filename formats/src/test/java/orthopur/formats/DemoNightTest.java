@@ -35,7 +35,8 @@ import orthopur.rules.lockout.OldEnough;
 class DemoNightTest {
     private static final List<Vessel> VESSELS = DemoSite.SITE.vessels();
     private static final CleanJobs.Premises PREMISES = new CleanJobs.Premises(VESSELS, 65, 12);
-    private static final CleanJobs.Wish WISH = new CleanJobs.Wish(0, 480, true, true, false, Step::minutes);
+    private static final CleanJobs.Wish WISH =
+            new CleanJobs.Wish(0, 480, true, true, false, Step::minutes);
 
     private static final SiteNight.Member MAREN = member("maren", true, true, false);
     private static final SiteNight.Member TOBIAH = member("tobiah", true, true, false);
@@ -55,7 +56,9 @@ class DemoNightTest {
 
     private static List<Job> jobs(String name) {
         Procedure p = DemoSite.procedure(name);
-        return CleanJobs.of(p, DemoSite.sheet(p.sheet()), WISH, PREMISES).stream().map(CleanJobs.Part::job).toList();
+        return CleanJobs.of(p, DemoSite.sheet(p.sheet()), WISH, PREMISES).stream()
+                .map(CleanJobs.Part::job)
+                .toList();
     }
 
     private static SiteNight.Clean clean(String name) {
@@ -287,8 +290,7 @@ class DemoNightTest {
         List<SiteNight.Member> people = List.of(MAREN, TOBIAH, RUVI);
         Round open = round("qk-sl1-end-of-shift", 5, 4, null, null);
         SiteNight.Standing now = standing(10, people, List.of(open), null);
-        List<Job> running =
-                now.night().tasks().stream().filter(j -> j.running() != null).toList();
+        List<Job> running = now.night().tasks().stream().filter(j -> j.running() != null).toList();
         assertEquals(1, running.size());
         assertEquals(List.of("maren"), running.getFirst().running().people());
         now.night().tasks().stream()
@@ -346,8 +348,7 @@ class DemoNightTest {
     @Test
     void whoHandsACleanOverDoesNothingMoreOfItAndWhatIsPutStaysWhereItMay() {
         List<SiteNight.Member> people = List.of(MAREN, TOBIAH, DAGNY, RUVI);
-        Plan plan =
-                plan(night(people, new Said(What.HANDED_OVER, "qk-fl1-daily@maren", 0)));
+        Plan plan = plan(night(people, new Said(What.HANDED_OVER, "qk-fl1-daily@maren", 0)));
         assertTrue(
                 plan.tasks().stream()
                         .filter(t -> t.id().startsWith("qk-fl1"))
@@ -402,7 +403,9 @@ class DemoNightTest {
                                 new SiteNight.Evening(
                                         480,
                                         0,
-                                        List.of(clean("qk-sl1-end-of-shift"), clean("qk-sw1-draft")),
+                                        List.of(
+                                                clean("qk-sl1-end-of-shift"),
+                                                clean("qk-sw1-draft")),
                                         List.of(MAREN, TOBIAH, RUVI),
                                         VESSELS,
                                         null,

@@ -77,12 +77,9 @@ class DurationsTest {
     @Test
     void whatWasNotDoneWholeTellsNothing() {
         Round whole = round(1, 0, "maren");
-        Round half =
-                new Round(
-                        whole.procedure(), 0, null, null, whole.ticks().subList(0, 3));
+        Round half = new Round(whole.procedure(), 0, null, null, whole.ticks().subList(0, 3));
         assertEquals(List.of(), Durations.took(PARTS, half));
-        assertEquals(
-                List.of(), Durations.took(PARTS, new Round(SLICER.id(), 0, 5, 6, List.of())));
+        assertEquals(List.of(), Durations.took(PARTS, new Round(SLICER.id(), 0, 5, 6, List.of())));
     }
 
     @Test

@@ -177,9 +177,9 @@ class DemoNights {
                             now ->
                                     new SiteEntry.TroubleCured(
                                             "QK-OV1",
-                                            "uneven bake",
+                                            "uneven",
                                             "air panels 3 and 9 had changed places",
-                                            null,
+                                            "air-panel",
                                             null,
                                             now));
             default -> {}
@@ -213,7 +213,8 @@ class DemoNights {
         try {
             site.asBefore(List.of(entry.at(now)), List.of(now), person);
         } catch (IllegalStateException e) {
-            throw new IllegalStateException("A story of the demo does not fit: " + e.getMessage(), e);
+            throw new IllegalStateException(
+                    "A story of the demo does not fit: " + e.getMessage(), e);
         }
     }
 
@@ -329,9 +330,7 @@ class DemoNights {
         private void begin(String procedure) {
             Replay r = rounds.start(procedure, person);
             round = r.round().getId();
-            Actor actor =
-                    new Actor(
-                            person.name(), accounts.personOf(person), person.role(), true);
+            Actor actor = new Actor(person.name(), accounts.personOf(person), person.role(), true);
             cleaner = new Cleaner(r.pack(), actor, String.valueOf(10 + person.id()));
             // A step that is done at each of ten positions takes its minutes once.
             Map<String, Long> positions =
@@ -389,7 +388,9 @@ class DemoNights {
             at += (4 + random.nextInt(9)) * SECOND;
         }
 
-        /** As an instrument shows it: not in the middle each night; and some copy it from the last. */
+        /**
+         * As an instrument shows it: not in the middle each night; and some copy it from the last.
+         */
         private Entry read(RoundPack pack, Entry.ReadingTaken t) {
             String key = pack.title() + t.step();
             double[] before = lastReading.get(key);
@@ -456,10 +457,7 @@ class DemoNights {
                     new Cleaner(
                             rounds.as(w.round()).pack(),
                             new Actor(
-                                    person.name(),
-                                    accounts.personOf(person),
-                                    person.role(),
-                                    true),
+                                    person.name(), accounts.personOf(person), person.role(), true),
                             String.valueOf(10 + person.id()));
             stepBegan = at;
             return true;
@@ -491,7 +489,8 @@ class DemoNights {
             clock.standAt(Instant.ofEpochMilli(at));
             rounds.enter(
                     id,
-                    new Entry.Proof(last, s.id(), look ? null : Double.valueOf(value), s.unit(), good),
+                    new Entry.Proof(
+                            last, s.id(), look ? null : Double.valueOf(value), s.unit(), good),
                     "desk",
                     quality,
                     at);
@@ -510,7 +509,9 @@ class DemoNights {
             rounds.enter(
                     id,
                     new Entry.Correction(
-                            last, entry, "The reading was of the second bucket; the first was thrown away."),
+                            last,
+                            entry,
+                            "The reading was of the second bucket; the first was thrown away."),
                     "desk",
                     DemoNights.this.person("Ilse Varga"),
                     at);

@@ -11,8 +11,8 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
-import orthopur.server.platform.SiteClock;
 import orthopur.round.Role;
+import orthopur.server.platform.SiteClock;
 
 /** Opens the session of somebody who has proven who they are. */
 @Component

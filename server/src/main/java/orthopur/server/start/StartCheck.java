@@ -58,7 +58,8 @@ public final class StartCheck {
             empty(db);
         }
         if (o.has("--empty") && !demo) {
-            throw new CannotStart("--empty starts the demo without its past and goes only with it.");
+            throw new CannotStart(
+                    "--empty starts the demo without its past and goes only with it.");
         }
         if (demo && !Files.exists(db)) {
             made(data, db, o.has("--empty"));

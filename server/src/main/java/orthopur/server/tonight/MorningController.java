@@ -141,7 +141,10 @@ class MorningController {
     }
 
     private PastClean clean(
-            String id, SiteNight.@Nullable Round r, @Nullable Plan plan, Map<String, String> names) {
+            String id,
+            SiteNight.@Nullable Round r,
+            @Nullable Plan plan,
+            Map<String, String> names) {
         Procedures.Approved p = procedures.approvedVersion(id);
         List<Part> parts = nights.asPlanned(p);
         Map<String, Took> took = new HashMap<>();

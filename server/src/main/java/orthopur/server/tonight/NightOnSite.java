@@ -201,8 +201,7 @@ class NightOnSite {
         Premises.Now site = premises.now();
         List<Vessel> vessels = site.site().vessels() == null ? List.of() : site.site().vessels();
         double mains = site.site().mains().temperature().celsius();
-        List<SiteNight.Said> holds =
-                new ArrayList<>(said.stream().map(SaidBy::said).toList());
+        List<SiteNight.Said> holds = new ArrayList<>(said.stream().map(SaidBy::said).toList());
         holds.addAll(more);
         holds.removeIf(s -> s.what() == SiteNight.What.DROPPED);
         int now = when.minute(clock.instant());
@@ -335,8 +334,7 @@ class NightOnSite {
                             p.version(),
                             newest.isEmpty()
                                     ? Map.of()
-                                    : Durations.usual(
-                                            parts, rounds.newest(id, ROUNDS_THAT_TELL)));
+                                    : Durations.usual(parts, rounds.newest(id, ROUNDS_THAT_TELL)));
             told.put(id, known);
         }
         return known.usual();
@@ -369,7 +367,9 @@ class NightOnSite {
                         new SaidBy(
                                 new SiteNight.Said(
                                         SiteNight.What.valueOf(
-                                                s.what().toUpperCase(Locale.ROOT).replace('-', '_')),
+                                                s.what()
+                                                        .toUpperCase(Locale.ROOT)
+                                                        .replace('-', '_')),
                                         s.subject(),
                                         s.minute()),
                                 k.who(),

@@ -172,7 +172,8 @@ class PlansOfNights implements DisposableBean {
      * @param from epoch milliseconds
      */
     @Nullable Plan asItBegan(LocalDate day, long from) {
-        return db.selectFrom(NIGHT_PLAN)
+        return db
+                .selectFrom(NIGHT_PLAN)
                 .where(NIGHT_PLAN.NIGHT.eq(day.toString()))
                 .orderBy(NIGHT_PLAN.MADE_AT.le(from).desc(), NIGHT_PLAN.ID.desc())
                 .fetch()

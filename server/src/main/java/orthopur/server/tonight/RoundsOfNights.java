@@ -46,7 +46,8 @@ class RoundsOfNights {
 
     /** The newest rounds of a procedure that were handed over. */
     List<Round> newest(String procedure, int many) {
-        return rounds(ROUND.PROCEDURE_ID.eq(procedure).and(ROUND.CLOSED_AT.isNotNull()), null, many);
+        return rounds(
+                ROUND.PROCEDURE_ID.eq(procedure).and(ROUND.CLOSED_AT.isNotNull()), null, many);
     }
 
     /** Id of the newest round of each procedure that was handed over. */

@@ -19,7 +19,9 @@ import orthopur.server.due.Calendar;
 import orthopur.server.due.DueOnSite;
 import orthopur.server.prints.Paper;
 
-/** The plan of a night as somebody carries it along: on paper, or in the calendar of a telephone. */
+/**
+ * The plan of a night as somebody carries it along: on paper, or in the calendar of a telephone.
+ */
 @Component
 class SheetsOfTheNight {
     private static final DateTimeFormatter CLOCK =
@@ -70,9 +72,7 @@ class SheetsOfTheNight {
         Map<String, String> machines = machines(on);
         Map<String, String> names =
                 on.members().stream()
-                        .collect(
-                                Collectors.toMap(
-                                        SiteNight.Member::id, SiteNight.Member::name));
+                        .collect(Collectors.toMap(SiteNight.Member::id, SiteNight.Member::name));
         Map<String, Night.Place> places = on.night().placesById();
         Map<Integer, Line> byStart = new java.util.TreeMap<>();
         for (Plan.Placed t : plan.tasks()) {
@@ -111,8 +111,7 @@ class SheetsOfTheNight {
         return List.copyOf(byStart.values());
     }
 
-    String calendar(
-            NightOnSite.OnSite on, Plan plan, @Nullable String person, Instant made) {
+    String calendar(NightOnSite.OnSite on, Plan plan, @Nullable String person, Instant made) {
         Map<String, Night.Job> jobs = on.night().byId();
         Map<String, String> machines = machines(on);
         List<Calendar.Event> all = new ArrayList<>();

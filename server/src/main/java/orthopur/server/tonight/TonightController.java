@@ -154,7 +154,8 @@ class TonightController {
             int peopleLeftOut) {}
 
     /** The night as it stands, with what is known of its plan. */
-    private record Planned(NightOnSite.OnSite on, Plan plan, boolean seeking, List<Moves.Move> moves) {}
+    private record Planned(
+            NightOnSite.OnSite on, Plan plan, boolean seeking, List<Moves.Move> moves) {}
 
     private Planned planned(boolean settled) {
         PlansOfNights.InForceNow before = plans.inForce(nights.when().day());
@@ -426,7 +427,7 @@ class TonightController {
     @Heavy
     @PostMapping(value = "/plan", consumes = MediaType.APPLICATION_JSON_VALUE)
     PlanDocument plan(@RequestBody String night) {
-        return PlanDocument.of(Planners.here()
-                        .plan(NightFormat.read(night).night(), PlansOfNights.LONGEST));
+        return PlanDocument.of(
+                Planners.here().plan(NightFormat.read(night).night(), PlansOfNights.LONGEST));
     }
 }

@@ -13,11 +13,11 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import orthopur.round.Role;
 import orthopur.server.Client;
 import orthopur.server.ServerTest;
 import orthopur.server.floor.SiteEntries;
 import orthopur.server.people.Person;
-import orthopur.round.Role;
 import orthopur.sitestream.SiteEntry;
 import tools.jackson.databind.JsonNode;
 
@@ -60,8 +60,7 @@ class PartsApiTest {
     }
 
     private static List<CSVRecord> csv(Client who) throws Exception {
-        String text =
-                new String(who.bytes("/api/parts/orders.csv"), StandardCharsets.UTF_8);
+        String text = new String(who.bytes("/api/parts/orders.csv"), StandardCharsets.UTF_8);
         try (CSVParser parser = CSVParser.parse(text, CSVFormat.RFC4180)) {
             return parser.getRecords();
         }

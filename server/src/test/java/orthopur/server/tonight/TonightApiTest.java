@@ -138,8 +138,7 @@ class TonightApiTest {
     @Test
     void oneSheetAPersonIsPrintedAndStandsInTheirCalendar() throws Exception {
         ilse.read("/api/tonight?settled=true");
-        byte[] pdf =
-                ilse.bytes("/api/tonight/sheets.pdf");
+        byte[] pdf = ilse.bytes("/api/tonight/sheets.pdf");
         try (var read = Loader.loadPDF(pdf)) {
             String text = new PDFTextStripper().getText(read);
             assertTrue(read.getNumberOfPages() > 1, text);
@@ -147,7 +146,9 @@ class TonightApiTest {
         }
         String path = ilse.post_("/api/due/calendar", "{}").body().get("path").asString();
         String night =
-                new String(ilse.bytes(path.replace("/due/", "/tonight/")), java.nio.charset.StandardCharsets.UTF_8);
+                new String(
+                        ilse.bytes(path.replace("/due/", "/tonight/")),
+                        java.nio.charset.StandardCharsets.UTF_8);
         assertTrue(night.contains("DTSTART:") && night.contains("QK-SL1: "), night);
     }
 }
