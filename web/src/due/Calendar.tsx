@@ -1,6 +1,6 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useQuery } from "@tanstack/react-query";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { ForACalendar } from "../shared/ForACalendar";
 import { keys } from "../shared/keys";
 import { say, spoken } from "../shared/say";
 import { told } from "../shared/texts";
@@ -27,6 +27,12 @@ export function Calendar({ now, year, params, put }: Props) {
     queryFn: () => unwrap(api.GET("/api/due/ahead", { params: { query: { until: last } } })),
   });
   const only = params.get("machine") ?? "";
+  const person = params.get("person") ?? "";
+  const people = useQuery({
+    queryKey: keys.tonight(""),
+    queryFn: () => unwrap(api.GET("/api/tonight", { params: { query: {} } })),
+    staleTime: 60_000,
+  });
   if (ahead.isPending) {
     return <p className="page-state">{say("due.calendar.loading", "Laying out the days…")}</p>;
   }
@@ -43,7 +49,11 @@ export function Calendar({ now, year, params, put }: Props) {
   const machines = [...new Set(ahead.data.map((a) => a.machine ?? SITE))].sort((a, b) =>
     a === SITE ? 1 : b === SITE ? -1 : a.localeCompare(b),
   );
-  const columns = only === "" ? machines : machines.filter((m) => m === only);
+  // Whoever is trained on a machine can be asked to do what falls due on it.
+  const theirs = people.data?.people.find((p) => p.id === person)?.machines;
+  const columns = machines.filter(
+    (m) => (only === "" || m === only) && (theirs === undefined || theirs.includes(m)),
+  );
   const rows: { day: string; until: string }[] = [];
   for (let day = now.today; day <= last; day = plus(day, year ? 7 : 1)) {
     rows.push({ day, until: plus(day, year ? 6 : 0) });
@@ -62,8 +72,21 @@ export function Calendar({ now, year, params, put }: Props) {
             ))}
           </select>
         </label>
+        <label>
+          {say("due.calendar.person", "Person")}{" "}
+          <select value={person} onChange={(e) => put({ person: e.currentTarget.value || null })}>
+            <option value="">{say("due.calendar.everybody", "everybody")}</option>
+            {(people.data?.people ?? [])
+              .filter((p) => p.works)
+              .map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.name}
+                </option>
+              ))}
+          </select>
+        </label>
         <span className="grow" />
-        <Outside />
+        <ForACalendar of="due" />
         <button className="btn small" type="button" onClick={() => window.print()}>
           {say("due.calendar.print", "Print")}
         </button>
@@ -155,24 +178,5 @@ function Mark({ of }: { of: string }) {
       )}
       {of === "UPKEEP" && <circle cx="8" cy="8" r="4.5" />}
     </svg>
-  );
-}
-
-/** An address that a calendar outside reads. */
-function Outside() {
-  const [path, setPath] = useState<string | null>(null);
-  const make = useMutation({
-    mutationFn: () => unwrap(api.POST("/api/due/calendar", {})),
-    onSuccess: (a) => setPath(`${window.location.origin}${a.path}`),
-  });
-  return path === null ? (
-    <button className="btn small" type="button" disabled={make.isPending} onClick={() => make.mutate()}>
-      {say("due.calendar.for-a-calendar", "Address for a calendar")}
-    </button>
-  ) : (
-    <label className="due-address">
-      {say("due.calendar.address", "Whoever has this address reads the list; a supervisor can withdraw it.")}
-      <input readOnly value={path} onFocus={(e) => e.currentTarget.select()} />
-    </label>
   );
 }

@@ -53,6 +53,19 @@ describe("the first screen of the floor", () => {
     expect(await titles()).toEqual(["C1", "B1", "D1", "A1"]);
   });
 
+  it("puts what is late before what is only dirty, and what is done last", async () => {
+    const falls = (task: string, state: string) => ({ task, state });
+    page({
+      "GET /api/due": {
+        now: 0,
+        today: "2026-11-30",
+        tasks: [falls("released", "LATE"), falls("dirty", "DONE"), falls("held", "DUE")],
+      },
+    });
+    await screen.findByText("late");
+    expect(await titles()).toEqual(["C1", "A1", "D1", "B1"]);
+  });
+
   it("shows all procedures although the board cannot be read", async () => {
     page({ "GET /api/board": new Problem(500, "broken") });
     expect((await titles()).length).toBe(4);

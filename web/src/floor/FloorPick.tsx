@@ -3,7 +3,7 @@ import { told } from "../shared/texts";
 import "./floor.css";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
-import { api, message, unwrap } from "../api/client";
+import { api, message, type Schemas, unwrap } from "../api/client";
 import { Who } from "../round/WhoGoesOn";
 import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
@@ -12,8 +12,32 @@ import { useClock, useSession } from "../shared/session";
 import { Frame } from "./Frame";
 import { NextForMe } from "./NextForMe";
 
-/** What has to be done first comes first: what goes on, what is dirty, the rest. */
-const DUE: Record<Standing, number> = { CLEANING: 0, DIRTY: 1, HELD: 2, WAITING: 3, IN_USE: 4, RELEASED: 5 };
+/** What is late comes first, then what is due; what is done already comes last. */
+const FALLS: Record<Schemas["DueTask"]["state"], number> = {
+  MISSED: 0,
+  LATE: 0,
+  DUE: 1,
+  SOON: 2,
+  BLOCKED: 3,
+  DONE: 4,
+};
+
+const FALLS_DUE: Partial<Record<Schemas["DueTask"]["state"], string>> = {
+  MISSED: say("floor.floor-pick.missed", "was missed"),
+  LATE: say("floor.floor-pick.late", "late"),
+  DUE: say("floor.floor-pick.due", "due"),
+  SOON: say("floor.floor-pick.soon", "due soon"),
+};
+
+/** Of what is as due: what goes on, what is dirty, the rest. */
+const STANDS: Record<Standing, number> = {
+  CLEANING: 0,
+  DIRTY: 1,
+  HELD: 2,
+  WAITING: 3,
+  IN_USE: 4,
+  RELEASED: 5,
+};
 
 /** What can be carried out, in targets for wet gloves; a machine's label leads here with its code. */
 export default function FloorPick() {
@@ -26,14 +50,26 @@ export default function FloorPick() {
     queryKey: keys.board(),
     queryFn: () => heard("board", () => unwrap(api.GET("/api/board"))),
   });
+  const falls = useQuery({
+    queryKey: keys.due(),
+    queryFn: () => heard("due", () => unwrap(api.GET("/api/due"))),
+    retry: false,
+  });
   const session = useSession();
   const navigate = useNavigate();
   const mayWork = session.data?.role === "CREW" || session.data?.role === "SUPERVISOR";
   const stands = new Map((board.data ?? []).map((m) => [m.code, m]));
-  const due = (machine: string) => DUE[stands.get(machine)?.standing ?? "DIRTY"];
+  const standing = (machine: string) => STANDS[stands.get(machine)?.standing ?? "DIRTY"];
+  const tasks = new Map((falls.data?.tasks ?? []).map((t) => [t.task, t]));
+  const due = (procedure: string) => FALLS[tasks.get(procedure)?.state ?? "DUE"];
   const shown = (rows.data ?? [])
     .filter((r) => !code || r.machine === code)
-    .sort((a, b) => Number(!a.openRound) - Number(!b.openRound) || due(a.machine) - due(b.machine));
+    .sort(
+      (a, b) =>
+        Number(!a.openRound) - Number(!b.openRound) ||
+        due(a.procedure) - due(b.procedure) ||
+        standing(a.machine) - standing(b.machine),
+    );
 
   return (
     <Frame>
@@ -85,6 +121,9 @@ export default function FloorPick() {
               <p>
                 {told(r.kind.replaceAll("-", " "))},{" "}
                 {say("floor.floor-pick.version", "version {0}", r.version)}
+                {!r.openRound && FALLS_DUE[tasks.get(r.procedure)?.state ?? "DONE"] && (
+                  <strong className="floor-due"> {FALLS_DUE[tasks.get(r.procedure)?.state ?? "DONE"]}</strong>
+                )}
                 {r.openRound &&
                   `; ${say("floor.floor-pick.being-cleaned-started-by", "being cleaned, started by {0}", r.startedBy ?? "")}`}
               </p>

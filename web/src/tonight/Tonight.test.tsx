@@ -97,7 +97,11 @@ function tonight(answers = {}, at = "/tonight") {
     <Tonight />,
     {
       "GET /api/tonight": NIGHT,
-      "GET /api/board": [{ code: "QK-SW1", name: "Band saw", standing: "WAITING", round: "r1" }],
+      "GET /api/board": [
+        { code: "QK-SW1", name: "Band saw", standing: "WAITING", round: "r1" },
+        { code: "QK-FL1", name: "Filler", standing: "IN_USE", until: FROM + 3_600_000, over: false },
+        { code: "QK-SL1", name: "Slicer", standing: "IN_USE", until: FROM - 3_600_000, over: true },
+      ],
       "GET /api/due": { now: FROM, today: "2026-11-29", tasks: [] },
       "GET /api/procedures/lapsed": [],
       "GET /api/session": ILSE,
@@ -164,6 +168,26 @@ describe("tonight", () => {
     await waitFor(() => expect(document.querySelectorAll(".night-work.loose").length).toBe(3));
     await user.click(screen.getByRole("button", { name: "Put QK-OV1 out of use" }));
     await waitFor(() => expect(JSON.stringify(sent)).toContain("out-of-use"));
+  });
+
+  it("says what runs out, what is over already first", async () => {
+    tonight();
+    expect(await screen.findByText("What runs out")).toBeDefined();
+    const lines = screen.getAllByRole("link", { name: /to be cleaned by|over since/ });
+    expect(lines.map((l) => l.textContent)).toEqual([
+      "QK-SL1: over since 20:00, clean it now",
+      "QK-FL1: to be cleaned by 22:00",
+    ]);
+  });
+
+  it("gives an address for the calendar of one person", async () => {
+    const { user } = tonight(
+      { "POST /api/due/calendar": { path: "/api/due/calendar/secret.ics" } },
+      "/tonight?person=2",
+    );
+    await user.click(await screen.findByRole("button", { name: "Address for a calendar" }));
+    const field = (await screen.findByDisplayValue(/secret.ics/)) as HTMLInputElement;
+    expect(field.value).toMatch(/\/api\/tonight\/calendar\/secret.ics\?person=2$/);
   });
 
   it("tells each person what is new to them and what is theirs no more", async () => {

@@ -6,6 +6,7 @@ import { api, message, unwrap } from "../api/client";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
+import { ForACalendar } from "../shared/ForACalendar";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
 import { say } from "../shared/say";
@@ -155,6 +156,7 @@ function ThisNight() {
         >
           {say("tonight.tonight.sheets", "Sheets to print")}
         </a>
+        <ForACalendar of="tonight" person={person} />
         <Link className="btn small no-print" to="/tonight?night=last">
           {say("tonight.tonight.last-night", "Last night")}
         </Link>

@@ -3,10 +3,12 @@ import { Link } from "react-router";
 import { api, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
+import { useClock } from "../shared/session";
 import { told } from "../shared/texts";
 
 /** What waits for whoever looks: releases, what is late, procedures that no longer pass. */
 export function Waits() {
+  const at = useClock().time;
   const board = useQuery({ queryKey: keys.board(), queryFn: () => unwrap(api.GET("/api/board")) });
   const due = useQuery({ queryKey: keys.due(), queryFn: () => unwrap(api.GET("/api/due")) });
   const lapsed = useQuery({
@@ -17,6 +19,9 @@ export function Waits() {
   const late = (due.data?.tasks ?? []).filter((t) => t.state === "LATE" || t.state === "MISSED");
   const unsaid = late.filter((t) => t.needsReason);
   const count = lapsed.data?.length ?? 0;
+  const runs = (board.data ?? [])
+    .filter((m) => m.until !== undefined)
+    .sort((a, b) => (a.until ?? 0) - (b.until ?? 0));
   return (
     <section aria-label={say("tonight.waits.label", "Waits for you")}>
       <h2>{say("tonight.waits.title", "Waits for you")}</h2>
@@ -60,6 +65,22 @@ export function Waits() {
           <li className="quiet">{say("tonight.waits.nothing", "Nothing.")}</li>
         )}
       </ul>
+      {runs.length > 0 && (
+        <>
+          <h2>{say("tonight.waits.runs", "What runs out")}</h2>
+          <ul className="waits">
+            {runs.map((m) => (
+              <li key={m.code} className={m.over ? "late" : ""}>
+                <Link to="/board">
+                  {m.over
+                    ? say("tonight.waits.over", "{0}: over since {1}, clean it now", m.code, at(m.until ?? 0))
+                    : say("tonight.waits.until", "{0}: to be cleaned by {1}", m.code, at(m.until ?? 0))}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </section>
   );
 }

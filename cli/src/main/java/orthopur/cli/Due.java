@@ -67,13 +67,7 @@ final class Due {
         try {
             known = DueFormat.read(SiteFiles.read(file));
         } catch (FormatError e) {
-            e.problems()
-                    .forEach(
-                            p ->
-                                    err.println(
-                                            (p.pointer().isEmpty() ? "" : p.pointer() + ": ")
-                                                    + p.message()));
-            return Main.UNREADABLE;
+            return Main.unreadable(err, e);
         }
         List<orthopur.due.Due> all = DueList.at(known, at);
         ZoneId zone = known.days().zone();

@@ -47,13 +47,7 @@ final class Format {
             }
             return Main.NOTHING;
         } catch (FormatError e) {
-            e.problems()
-                    .forEach(
-                            p ->
-                                    err.println(
-                                            (p.pointer().isEmpty() ? "" : p.pointer() + ": ")
-                                                    + p.message()));
-            return Main.UNREADABLE;
+            return Main.unreadable(err, e);
         }
     }
 }

@@ -2,6 +2,7 @@ package orthopur.cli;
 
 import java.io.PrintStream;
 import java.util.List;
+import orthopur.formats.FormatError;
 
 /**
  * Entry: {@code verify FILE…}, {@code calc NAME key=value…}, {@code draft SHEET --kind KIND},
@@ -14,6 +15,17 @@ public final class Main {
     static final int UNREADABLE = 2;
 
     private Main() {}
+
+    /** Says everything that is wrong with a document, each with its pointer. */
+    static int unreadable(PrintStream err, FormatError e) {
+        e.problems()
+                .forEach(
+                        p ->
+                                err.println(
+                                        (p.pointer().isEmpty() ? "" : p.pointer() + ": ")
+                                                + p.message()));
+        return UNREADABLE;
+    }
 
     public static void main(String[] args) {
         System.exit(run(List.of(args), System.out, System.err));

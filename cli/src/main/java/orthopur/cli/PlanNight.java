@@ -85,13 +85,7 @@ final class PlanNight {
             Night night = file == null ? demo() : NightFormat.read(SiteFiles.read(file)).night();
             return plan(night, seconds, json);
         } catch (FormatError e) {
-            e.problems()
-                    .forEach(
-                            p ->
-                                    err.println(
-                                            (p.pointer().isEmpty() ? "" : p.pointer() + ": ")
-                                                    + p.message()));
-            return Main.UNREADABLE;
+            return Main.unreadable(err, e);
         }
     }
 

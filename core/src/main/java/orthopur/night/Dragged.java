@@ -48,7 +48,8 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
                             "it has begun, is over, or is not in this night; it cannot be moved"));
             return new Dragged(plan, List.of(), breaks, List.of());
         }
-        Person who = person(night, person);
+        // What runs by itself is nobody's; only its time moves.
+        Person who = moved.hands() ? person(night, person) : null;
         if (who != null && !who.may(moved)) {
             breaks.add(
                     Text.of(
@@ -71,7 +72,8 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
             if (j.running() != null || p == null) {
                 fixed.add(j);
             } else if (j.id().equals(task)) {
-                fixed.add(moved.onlyBy(Set.copyOf(by)).notBefore(minute));
+                Job later = moved.notBefore(minute);
+                fixed.add(later.hands() ? later.onlyBy(Set.copyOf(by)) : later);
             } else {
                 Job there = j.notBefore(p.from());
                 fixed.add(j.hands() ? there.onlyBy(Set.copyOf(p.people())) : there);

@@ -309,6 +309,7 @@ public final class SiteNight {
         c.procedure()
                 .steps()
                 .forEach(s -> planned.put(s.id(), Math.max(0.01, c.pace().applyAsDouble(s))));
+        Map<String, Integer> waitedFor = waitedFor(parts, ticks);
         // Where a task ended that nothing has to wait for any more.
         Map<String, Integer> over = new HashMap<>();
         boolean open = true;
@@ -318,7 +319,8 @@ public final class SiteNight {
             List<Ticked> own = p.steps().stream().map(ticks::get).filter(Objects::nonNull).toList();
             int last = own.stream().mapToInt(Ticked::minute).max().orElse(since);
             if (!j.hands()) {
-                open &= byItself(j, own, over);
+                Integer taken = waitedFor.get(j.id());
+                byItself(j, own, taken == null ? round.finished() : taken, over);
                 continue;
             }
             boolean release = p.steps().isEmpty();
@@ -360,23 +362,41 @@ public final class SiteNight {
         return j.after(left).notBefore(from);
     }
 
-    /**
-     * @return whether what comes after it may have begun
-     */
-    private boolean byItself(Job j, List<Ticked> own, Map<String, Integer> over) {
+    /** When something was begun that waits for a task: by then that task was over. */
+    private static Map<String, Integer> waitedFor(List<Part> parts, Map<String, Ticked> ticks) {
+        Map<String, Integer> all = new HashMap<>();
+        for (Part p : parts) {
+            p.steps().stream()
+                    .map(ticks::get)
+                    .filter(Objects::nonNull)
+                    .mapToInt(Ticked::minute)
+                    .min()
+                    .ifPresent(
+                            first ->
+                                    p.job()
+                                            .after()
+                                            .forEach(a -> all.merge(a.task(), first, Math::min)));
+        }
+        return all;
+    }
+
+    private void byItself(
+            Job j, List<Ticked> own, @Nullable Integer taken, Map<String, Integer> over) {
         if (own.isEmpty()) {
             jobs.add(j);
-            return true;
+            return;
         }
         int from = own.getFirst().minute();
         int to = from + j.minutes();
-        if (to <= evening.now() || to > evening.minutes()) {
+        if (taken != null && taken < to) {
+            to = Math.max(from + 1, taken);
+        }
+        if (taken != null || to <= evening.now() || to > evening.minutes()) {
             done.add(new Done(j.id(), j.name(), j.group(), from, to, false, List.of()));
             over.put(j.id(), to);
         } else {
             jobs.add(j.begun(new Running(from, List.of())));
         }
-        return true;
     }
 
     /** The stretch somebody is in the middle of; without anybody at it, what is left of it. */

@@ -29,6 +29,11 @@ class NightsTest {
             moved(b);
             lastNight(b);
             partsAndSettings(b);
+            assertEquals(
+                    true,
+                    b.page.evaluate(
+                            "async () => (await (await fetch('/api/logbook/integrity?anew=true')).json()).whole"),
+                    "the chain of ninety nights is whole");
             b.go("/logbook");
             assertThat(b.text(Pattern.compile("Rotary filler")).first()).isVisible();
             // Started again soon it goes on; the clock does not begin anew.

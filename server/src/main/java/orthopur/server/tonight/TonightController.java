@@ -59,8 +59,13 @@ class TonightController {
         this.addresses = addresses;
     }
 
-    /** Whoever is planned with. */
-    record NightPerson(String id, String name, boolean works, boolean releases) {}
+    /**
+     * Whoever is planned with.
+     *
+     * @param machines on which they were trained
+     */
+    record NightPerson(
+            String id, String name, boolean works, boolean releases, List<String> machines) {}
 
     /** A place or a single tool. */
     record NightPlace(String id, String name, int slots) {}
@@ -209,7 +214,16 @@ class TonightController {
                 nights.now().toEpochMilli(),
                 on.when().minutes(),
                 on.members().stream()
-                        .map(m -> new NightPerson(m.id(), m.name(), m.works(), m.releases()))
+                        .map(
+                                m ->
+                                        new NightPerson(
+                                                m.id(),
+                                                m.name(),
+                                                m.works(),
+                                                m.releases(),
+                                                m.machines() == null
+                                                        ? List.of()
+                                                        : m.machines().stream().sorted().toList()))
                         .toList(),
                 on.night().places().stream()
                         .map(x -> new NightPlace(x.id(), x.name(), x.slots()))
