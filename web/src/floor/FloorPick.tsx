@@ -61,7 +61,8 @@ export default function FloorPick() {
   const stands = new Map((board.data ?? []).map((m) => [m.code, m]));
   const standing = (machine: string) => STANDS[stands.get(machine)?.standing ?? "DIRTY"];
   const tasks = new Map((falls.data?.tasks ?? []).map((t) => [t.task, t]));
-  const due = (procedure: string) => FALLS[tasks.get(procedure)?.state ?? "DUE"];
+  // What falls due at no time of its own, only after an event, comes behind what does.
+  const due = (procedure: string) => FALLS[tasks.get(procedure)?.state ?? "BLOCKED"];
   const shown = (rows.data ?? [])
     .filter((r) => !code || r.machine === code)
     .sort(
