@@ -156,7 +156,6 @@ function ThisNight() {
         >
           {say("tonight.tonight.sheets", "Sheets to print")}
         </a>
-        <ForACalendar of="tonight" person={person} />
         <Link className="btn small no-print" to="/tonight?night=last">
           {say("tonight.tonight.last-night", "Last night")}
         </Link>
@@ -202,6 +201,11 @@ function ThisNight() {
             />
           )}
           {blocks.length > 0 && <Quality night={night} at={at} />}
+          {blocks.length > 0 && (
+            <div className="no-print">
+              <ForACalendar of="tonight" person={person} />
+            </div>
+          )}
         </section>
         <aside className="tonight-side">
           {held && (

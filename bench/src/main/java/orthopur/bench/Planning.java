@@ -29,6 +29,8 @@ public final class Planning {
     private Planning() {}
 
     public static void main(String[] args) {
+        due(60, 25_000);
+        due(800, 1_000_000);
         Planners.here().plan(Nights.of(1, 3, 2), 5);
         for (int size : List.of(4, 8, 15, 30)) {
             nights(size, Math.max(2, (size + 3) / 4), 5, 60);
@@ -36,8 +38,6 @@ public final class Planning {
         // What was asked: the night of a site in five seconds, four times as much in twenty.
         nights(15, 4, 5, 5);
         nights(60, 16, 2, 20);
-        due(60, 25_000);
-        due(800, 1_000_000);
     }
 
     private static void nights(int machines, int people, int seeds, double seconds) {

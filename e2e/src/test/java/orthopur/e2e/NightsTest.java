@@ -38,7 +38,7 @@ class NightsTest {
             assertThat(b.text(Pattern.compile("Rotary filler")).first()).isVisible();
             // Started again soon it goes on; the clock does not begin anew.
             server.killAndStartAgain();
-            b.go("/tonight");
+            b.as("Ilse Varga").go("/tonight");
             work.first().waitFor();
             assertThat(b.page.locator(".tonight-clock")).containsText("8 h");
             assertThat(b.page.locator(".said li")).hasCount(1);

@@ -51,7 +51,8 @@ class MovedNightsTest {
                 Person who = night.people().get(random.nextInt(night.people().size()));
                 int minute = random.nextInt(night.until());
                 Dragged d = Dragged.to(night, plan, task.id(), who.id(), minute);
-                String told = "seed " + seed + ", " + task.id() + " to " + who.id() + " at " + minute;
+                String told =
+                        "seed " + seed + ", " + task.id() + " to " + who.id() + " at " + minute;
                 if (!d.breaks().isEmpty()) {
                     broken++;
                     continue;
@@ -63,7 +64,9 @@ class MovedNightsTest {
                 assertTrue(now.from() >= minute, told);
                 assertTrue(!task.hands() || now.people().contains(who.id()), told);
                 assertEquals(
-                        Moves.between(plan, d.plan()), d.moves(), "each move is told, and no other");
+                        Moves.between(plan, d.plan()),
+                        d.moves(),
+                        "each move is told, and no other");
             }
         }
         assertTrue(kept > 100 && broken > 20, kept + " kept, " + broken + " broken");
@@ -171,17 +174,12 @@ class MovedNightsTest {
                             .filter(j -> j.hands() && j.people() == 1 && j.skill() == null)
                             .findFirst()
                             .orElseThrow();
-            Person who =
-                    night.people().stream().filter(p -> p.may(one)).findFirst().orElse(null);
+            Person who = night.people().stream().filter(p -> p.may(one)).findFirst().orElse(null);
             if (who == null) {
                 continue;
             }
             List<Job> jobs = new ArrayList<>();
-            night.tasks()
-                    .forEach(
-                            j ->
-                                    jobs.add(
-                                            j.equals(one) ? j.onlyBy(Set.of(who.id())) : j));
+            night.tasks().forEach(j -> jobs.add(j.equals(one) ? j.onlyBy(Set.of(who.id())) : j));
             Night put =
                     new Night(night.until(), night.people(), night.places(), night.heater(), jobs);
             Plan next = plan(put);

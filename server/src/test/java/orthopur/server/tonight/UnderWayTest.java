@@ -46,7 +46,9 @@ class UnderWayTest {
         List<JsonNode> all = new ArrayList<>();
         tasks.forEach(
                 t -> {
-                    if (t.get("id").asString().startsWith(procedure.isEmpty() ? "" : procedure + "/")) {
+                    if (t.get("id")
+                            .asString()
+                            .startsWith(procedure.isEmpty() ? "" : procedure + "/")) {
                         all.add(t);
                     }
                 });
@@ -156,7 +158,10 @@ class UnderWayTest {
                   {"name":"undone","text":"no"},{"name":"at","value":%d,"unit":"ms"}]}]}
                 """
                         .formatted(
-                                now.millis(), java.util.UUID.randomUUID(), now.millis(), now.millis());
+                                now.millis(),
+                                java.util.UUID.randomUUID(),
+                                now.millis(),
+                                now.millis());
         assertEquals(200, ilse.post_("/api/stream/queue", said).status());
         JsonNode night = tonight();
         assertFalse(of(night.get("plan").get("tasks"), "qk-fl1-daily").isEmpty());
