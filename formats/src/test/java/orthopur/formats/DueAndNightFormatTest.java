@@ -1,6 +1,7 @@
 package orthopur.formats;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -8,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import orthopur.night.Night;
 import orthopur.due.DueList;
 import orthopur.due.Known;
 import orthopur.machine.Problem;
@@ -135,5 +137,36 @@ class DueAndNightFormatTest {
         assertEquals(
                 List.of("/people/2/id"),
                 refused(() -> NightFormat.read(two.replace("\"id\":\"c\"", "\"id\":\"a\""))));
+    }
+
+    @Test
+    void whoAloneMayDoItIsSomebodyOfTheNight() {
+        String one = "\"minutes\":20";
+        Night by = NightFormat.read(NIGHT.replace(one, one + ",\"by\":[\"a\"]")).night();
+        assertEquals(java.util.Set.of("a"), by.tasks().getFirst().by());
+        assertTrue(by.people().getFirst().may(by.tasks().getFirst()));
+        assertNull(NightFormat.read(NIGHT).night().tasks().getFirst().by());
+        assertEquals(
+                List.of("/tasks/0/by"),
+                refused(() -> NightFormat.read(NIGHT.replace(one, one + ",\"by\":[\"b\"]"))));
+    }
+
+    /** What people go by is stored as it goes out, and read again. */
+    @Test
+    void aPlanIsReadAsItWasWritten() {
+        Night night = NightFormat.read(NIGHT).night();
+        Plan plan = new Greedy().plan(night, 1);
+        Plan again = NightFormat.PlanDocument.of(plan).plan();
+        assertEquals(plan.tasks(), again.tasks());
+        assertEquals(plan.breaks(), again.breaks());
+        assertEquals(plan.status(), again.status());
+        assertEquals(plan.levels(), again.levels());
+        assertEquals(plan.water(), again.water());
+        Night nobody =
+                new Night(night.until(), List.of(), night.places(), night.heater(), night.tasks());
+        Plan out = new Greedy().plan(nobody, 1);
+        Plan.Unplaced left = NightFormat.PlanDocument.of(out).plan().unplaced().getFirst();
+        assertEquals(out.unplaced().getFirst().id(), left.id());
+        assertEquals(out.unplaced().getFirst().reason().sentence(), left.reason().toString());
     }
 }

@@ -2,6 +2,7 @@ package orthopur.server.start;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.InetAddress;
@@ -105,6 +106,21 @@ class StartCheckTest {
                 ResultSet people = s.executeQuery("SELECT count(*) FROM account")) {
             assertTrue(people.getInt(1) > 0, "emptied, and the demo put in its place");
         }
+    }
+
+    /** Tests have no demo with its past; then the demo goes by the machine's clock. */
+    @Test
+    void theDemoWithoutItsPastGoesByTheMachine() throws Exception {
+        assertTrue(
+                refused("--data", dir.toString(), "--port", free(), "--empty")
+                        .contains("goes only with it"));
+        StartCheck.Settings empty =
+                StartCheck.check(
+                        new String[] {
+                            "--demo", "--empty", "--data", dir.toString(), "--port", free()
+                        });
+        assertFalse(empty.asProperties().containsKey("orthopur.clock-ahead"));
+        assertFalse(Files.exists(dir.resolve("demo-clock")));
     }
 
     /** Works in a folder until it is ended. */
