@@ -9,11 +9,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import orthopur.night.Night;
 import orthopur.due.DueList;
 import orthopur.due.Known;
 import orthopur.machine.Problem;
 import orthopur.night.Greedy;
+import orthopur.night.Night;
 import orthopur.night.Plan;
 import orthopur.night.PlanCheck;
 

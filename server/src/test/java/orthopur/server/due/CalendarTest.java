@@ -15,7 +15,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What a calendar outside reads: the same thing has the same key, and a name is never a property. */
+/**
+ * What a calendar outside reads: the same thing has the same key, and a name is never a property.
+ */
 class CalendarTest {
     private static final Instant MADE = Instant.parse("2026-11-30T20:35:00Z");
     private static final Instant FROM = Instant.parse("2026-11-30T21:15:00Z");
