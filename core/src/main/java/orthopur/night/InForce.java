@@ -9,7 +9,6 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Job;
-import orthopur.night.Night.Person;
 import orthopur.night.Plan.Aim;
 import orthopur.night.Plan.Placed;
 import orthopur.night.Plan.Rest;
@@ -87,16 +86,7 @@ public final class InForce {
         return new Night(
                 night.until(),
                 night.people().stream()
-                        .map(
-                                p ->
-                                        new Person(
-                                                p.id(),
-                                                p.name(),
-                                                p.here(),
-                                                by.getOrDefault(p.id(), List.of()),
-                                                p.machines(),
-                                                p.adult(),
-                                                p.skills()))
+                        .map(p -> p.at(p.here(), by.getOrDefault(p.id(), List.of())))
                         .toList(),
                 night.places(),
                 night.heater(),

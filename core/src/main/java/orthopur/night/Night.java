@@ -52,6 +52,11 @@ public record Night(
             skills = Set.copyOf(skills);
         }
 
+        /** The same, here and at rest at other times. */
+        Person at(List<Span> times, List<Break> rests) {
+            return new Person(id, name, times, rests, machines, adult, skills);
+        }
+
         /** Whether they may do it at all. */
         public boolean may(Job job) {
             return (adult || !job.adults())

@@ -138,26 +138,19 @@ final class Why {
                 night.people().stream()
                         .map(
                                 p ->
-                                        new Person(
-                                                p.id(),
-                                                p.name(),
+                                        p.at(
                                                 p.here().stream()
-                                                        .map(
-                                                                s ->
-                                                                        s.to() >= night.until()
-                                                                                ? new Span(
-                                                                                        s.from(),
-                                                                                        s.to()
-                                                                                                + more)
-                                                                                : s)
+                                                        .map(h -> longer(h, night, more))
                                                         .toList(),
-                                                p.breaks(),
-                                                p.machines(),
-                                                p.adult(),
-                                                p.skills()))
+                                                p.breaks()))
                         .toList(),
                 night.places(),
                 night.heater(),
                 night.tasks());
+    }
+
+    /** Whoever is here to the end of the night stays for what is added. */
+    private static Span longer(Span here, Night night, int more) {
+        return here.to() >= night.until() ? new Span(here.from(), here.to() + more) : here;
     }
 }
