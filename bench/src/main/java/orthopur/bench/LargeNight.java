@@ -56,6 +56,7 @@ public final class LargeNight {
                             null,
                             List.of(),
                             false,
+                            null,
                             null);
             parts.add(
                     new Part(

@@ -49,19 +49,29 @@ final class CleanChain {
     }
 
     void wash() {
+        List<Part> passing = work.passing();
+        for (Part p : passing) {
+            turn(p);
+            script.moving(
+                    p,
+                    new Action.DryClean(work.items(on(List.of(p)))),
+                    "Brush off what is loose on this length: " + SheetIndex.spoken(p.name()));
+            script.loop(p.id() + "-brushed", 2);
+        }
+        List<Surface> standing = without(passing);
         script.add(
-                new Action.DryClean(work.items(work.treated)),
+                new Action.DryClean(work.items(standing)),
                 "Brush and scrape off all that is loose, from the top down: "
-                        + Words.surfaces(work.treated),
+                        + Words.surfaces(standing),
                 "What is left now turns to paste in the water.",
                 null,
-                work.treated.size());
+                standing.size());
         boolean sets =
                 work.sheet.soils().stream()
                         .anyMatch(s -> SETS.contains(s.toLowerCase(Locale.ROOT)));
         if (sets) {
             rinse(
-                    work.treated,
+                    standing,
                     work.passages(),
                     "Rinse with lukewarm water first",
                     Action.EndPoint.CLEAR);
@@ -69,7 +79,10 @@ final class CleanChain {
         Map<Soaking, List<Part>> soaks = soaks();
         soaks.forEach(this::soak);
         List<Part> soaking = soaks.values().stream().flatMap(List::stream).toList();
-        downwards(without(soaking)).forEach(this::washGroup);
+        List<Part> apart = new ArrayList<>(soaking);
+        apart.addAll(passing);
+        downwards(without(apart)).forEach(this::washGroup);
+        passing.forEach(this::washLengths);
         if (!soaking.isEmpty()) {
             script.add(
                     new Action.Collect(Work.partIds(soaking)),
@@ -79,7 +92,7 @@ final class CleanChain {
         }
         // Parts of a passage may have soaked.
         work.passages().forEach(this::flush);
-        rinse(work.treated, work.passages(), "Rinse", Action.EndPoint.NO_SUDS);
+        rinse(standing, work.passages(), "Rinse", Action.EndPoint.NO_SUDS);
         List<Passage> closed = work.passages(work.enclosed);
         if (!closed.isEmpty()) {
             script.things.add("pH strips");
@@ -312,7 +325,35 @@ final class CleanChain {
                 3);
     }
 
+    /** By hand, under lock, until the next length lies in front. */
+    private void turn(Part p) {
+        script.moving(
+                p,
+                new Action.Index(List.of(p.id()), null, false),
+                "Turn on by hand, under lock, by one length: " + SheetIndex.spoken(p.name()));
+    }
+
+    /** Washed, rinsed and looked at, length by length. */
+    private void washLengths(Part p) {
+        List<Surface> own = on(List.of(p));
+        List<String> items = work.items(own);
+        turn(p);
+        downwards(own).forEach(this::washGroup);
+        int steps = 3 + downwards(own).size();
+        rinse(own, List.of(), "Rinse this length", Action.EndPoint.NO_SUDS);
+        script.add(
+                new Action.Inspect(items),
+                "Look at this length, with flashlight: no soil, no bristle left behind",
+                null);
+        script.loop(p.id() + "-washed", steps);
+    }
+
     private void rinse(List<Surface> some, List<Passage> lines, String verb, Action.EndPoint end) {
+        if (!some.isEmpty() && !lines.isEmpty()) {
+            rinse(List.of(), lines, verb, end);
+            rinse(some, List.of(), verb, end);
+            return;
+        }
         double most = LUKEWARM.celsius();
         for (Surface s : some) {
             most = s.highest() == null ? most : Math.min(most, s.highest().celsius());
@@ -347,7 +388,7 @@ final class CleanChain {
     }
 
     void inspect() {
-        List<String> items = new ArrayList<>(work.items(work.treated));
+        List<String> items = new ArrayList<>(work.items(without(work.passing())));
         work.apart.inOrder().stream()
                 .filter(p -> p.fitting().wearCheck() != null)
                 .map(Part::id)
@@ -394,7 +435,8 @@ final class CleanChain {
     void sanitize() {
         Set<String> filled = new HashSet<>();
         work.filled().forEach(p -> filled.addAll(p.surfaces()));
-        List<Surface> some = work.treated.stream().filter(Work::sanitized).toList();
+        List<Surface> some =
+                without(work.passing()).stream().filter(Work::sanitized).toList();
         List<Surface> open = some.stream().filter(s -> !filled.contains(s.id())).toList();
         if (!open.isEmpty()) {
             handsBeforeSanitizer();
@@ -408,9 +450,32 @@ final class CleanChain {
                                         Action.Method.SPRAY,
                                         "Spray: " + Words.surfaces(group) + ". ",
                                         work.means.made()));
+        for (Part p : work.passing()) {
+            sanitizeLengths(p);
+        }
         if (!open.isEmpty() && work.request.schools().rinseAfterSanitizer()) {
             rinse(open, List.of(), "Rinse the sanitizer off", Action.EndPoint.CLEAR);
         }
+    }
+
+    private void sanitizeLengths(Part p) {
+        List<Surface> own = on(List.of(p)).stream().filter(Work::sanitized).toList();
+        if (own.isEmpty()) {
+            return;
+        }
+        handsBeforeSanitizer();
+        turn(p);
+        Map<Means.Use, List<Surface>> alike =
+                Means.grouped(own, s -> Objects.requireNonNull(work.means.sanitizer(s)));
+        alike.forEach(
+                (use, group) ->
+                        bring(
+                                use,
+                                work.items(group),
+                                Action.Method.SPRAY,
+                                "Spray this length: " + Words.surfaces(group) + ". ",
+                                work.means.made()));
+        script.loop(p.id() + "-sanitized", 1 + alike.size());
     }
 
     /** Once before the first sanitizer; later steps put on fresh gloves by themselves. */

@@ -10,6 +10,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Assembly;
+import orthopur.machine.Check;
 import orthopur.machine.Fitting;
 import orthopur.machine.Handling;
 import orthopur.machine.Hazard;
@@ -51,6 +52,9 @@ final class Dismantling {
             if (!joins) {
                 takeOff(together);
             }
+            List<Fitting> first =
+                    carrying(p).stream().filter(f -> !swapped(f)).toList();
+            fittings("Put on, it slides on them: ", first, Action.Fit::new, null);
             if (!TakeApart.comesOff(p)) {
                 script.moving(p, new Action.Shift(List.of(p.id())), "Move aside: " + Words.part(p));
             } else if (TakeApart.minded(p)) {
@@ -60,6 +64,11 @@ final class Dismantling {
             }
         }
         takeOff(together);
+    }
+
+    /** Whether it went on already, in the place of a part that came off. */
+    private boolean swapped(Fitting f) {
+        return work.apart.inOrder().stream().anyMatch(p -> p.id().equals(f.replaces()));
     }
 
     private static boolean fits(Part a, Part b) {
@@ -94,6 +103,12 @@ final class Dismantling {
                         + how(some));
         if (turned) {
             script.loop(first.id() + "-off", 2);
+        }
+        List<Fitting> instead =
+                work.sheet.fittings().stream().filter(f -> first.id().equals(f.replaces())).toList();
+        if (!instead.isEmpty()) {
+            fittings("Put on in its place: ", instead, Action.Fit::new, null);
+            script.loop(first.id() + "-swapped", 2);
         }
         if (some instanceof ArrayList<Part> list) {
             list.clear();
@@ -133,7 +148,7 @@ final class Dismantling {
     /** What is on only for cleaning: rails, hoses, caps. */
     void fit() {
         work.sheet.fittings().forEach(f -> script.things.add(f.name()));
-        fittings("Put on for the clean: ", Action.Fit::new, null);
+        fittings("Put on for the clean: ", loose(), Action.Fit::new, null);
     }
 
     /**
@@ -142,13 +157,32 @@ final class Dismantling {
     void unfit() {
         fittings(
                 "Take off what was put on for the clean, and count: ",
+                loose(),
                 Action.Unfit::new,
                 "What stays on is thrown off, jams, or lets product run where it should not.");
     }
 
+    /** Those that carry nothing; what a part slides on goes on and off with that part. */
+    private List<Fitting> loose() {
+        return work.sheet.fittings().stream()
+                .filter(
+                        f ->
+                                work.sheet.parts().stream()
+                                        .noneMatch(p -> p.moving().fittings().contains(f.id())))
+                .toList();
+    }
+
+    private List<Fitting> carrying(Part p) {
+        return work.sheet.fittings().stream()
+                .filter(f -> p.moving().fittings().contains(f.id()))
+                .toList();
+    }
+
     private void fittings(
-            String words, Function<List<String>, Action> action, @Nullable String because) {
-        List<Fitting> all = work.sheet.fittings();
+            String words,
+            List<Fitting> all,
+            Function<List<String>, Action> action,
+            @Nullable String because) {
         if (!all.isEmpty()) {
             script.add(
                     action.apply(all.stream().map(Fitting::id).toList()),
@@ -173,6 +207,10 @@ final class Dismantling {
                                                     SheetIndex.spoken(p.name()))));
                 }
                 script.product(c);
+                boolean passes = work.passing().contains(p);
+                if (passes) {
+                    turn(p);
+                }
                 script.add(
                         new Action.Lubricate(
                                 List.of(p.id()), c.id(), point.drops(), point.workIn() != null),
@@ -186,6 +224,9 @@ final class Dismantling {
                                 + (point.workIn() == null ? "" : "; " + point.workIn()),
                         null,
                         p.when());
+                if (passes) {
+                    script.loop(p.id() + "-oiled", 2);
+                }
             }
         }
     }
@@ -259,33 +300,17 @@ final class Dismantling {
                         next,
                         new Action.Return(List.of(next.id())),
                         "Bring back: " + Words.part(next));
+                fittings(
+                        "Take off again, and count: ", carrying(next), Action.Unfit::new, null);
             }
         }
         putBack(together);
-        List<String> checks =
-                work.sheet.checks().stream()
-                        .filter(c -> work.parts.stream().anyMatch(p -> p.id().equals(c.part())))
-                        .map(c -> c.id())
-                        .toList();
+        List<Check> checks = work.checks(false);
         if (!checks.isEmpty()) {
-            List<String> words =
-                    work.sheet.checks().stream()
-                            .filter(c -> checks.contains(c.id()))
-                            .map(
-                                    c ->
-                                            c.name()
-                                                    + (c.least() == null || c.most() == null
-                                                            ? ""
-                                                            : ": "
-                                                                    + orthopur.quantity.Show.number(
-                                                                            c.least())
-                                                                    + " to "
-                                                                    + orthopur.quantity.Show.number(
-                                                                            c.most())
-                                                                    + " "
-                                                                    + c.unit()))
-                            .toList();
-            script.add(new Action.Measure(checks), "Measure: " + String.join("; ", words), null);
+            script.add(
+                    new Action.Measure(checks.stream().map(Check::id).toList()),
+                    "Measure: " + Words.checks(checks),
+                    null);
         }
     }
 }

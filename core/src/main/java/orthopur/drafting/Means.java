@@ -9,6 +9,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
+import orthopur.chemical.Label;
 import orthopur.machine.SiteFit;
 import orthopur.machine.Surface;
 import orthopur.mixing.SanitizerLimit;
@@ -128,6 +129,9 @@ final class Means {
     }
 
     private @Nullable Use sanitizing(Surface s, Chemical c) {
+        if (s.use() != null) {
+            return besideFood(c, c.label().other(s.use()));
+        }
         SanitizerLimit limit = new SanitizerLimit(context.book());
         Ph ph = new Ph(c.kind() == ChemicalKind.IODINE ? 4.5 : 7.5);
         for (double warm : WARMTH) {
@@ -155,6 +159,21 @@ final class Means {
             }
         }
         return null;
+    }
+
+    /** As the label directs for what touches no food, in the middle of what it allows. */
+    private static @Nullable Use besideFood(Chemical c, Label.@Nullable OtherUse on) {
+        if (on == null) {
+            return null;
+        }
+        Dosage dose =
+                on.least() instanceof Strength low && on.most() instanceof Strength high
+                        ? new Strength((low.mgPerL() + high.mgPerL()) / 2)
+                        : on.least();
+        return new Use(
+                c,
+                new Solution(c.id(), dose, new Temperature(25), null, BUCKET),
+                on.contact() == null ? Duration.ofSeconds(60) : on.contact());
     }
 
     /** From the middle of what the label allows outwards: there a reading may err both ways. */

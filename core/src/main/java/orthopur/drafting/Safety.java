@@ -2,6 +2,7 @@ package orthopur.drafting;
 
 import java.time.Duration;
 import java.util.List;
+import orthopur.machine.Check;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
@@ -188,9 +189,11 @@ final class Safety {
                     new Action.Restore(ids(live)),
                     "Switch on again: " + Words.energies(live),
                     null);
+            List<Check> checks = work.checks(true);
             script.add(
-                    new Action.FunctionTest(),
-                    "Run it empty and watch and listen for a minute",
+                    new Action.FunctionTest(checks.stream().map(Check::id).toList()),
+                    "Run it empty and watch and listen for a minute"
+                            + (checks.isEmpty() ? "" : ". Check: " + Words.checks(checks)),
                     null);
         }
         for (Passage p : work.filled()) {

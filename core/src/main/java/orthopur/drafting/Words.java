@@ -2,6 +2,7 @@ package orthopur.drafting;
 
 import java.util.List;
 import java.util.Locale;
+import orthopur.machine.Check;
 import orthopur.machine.Energy;
 import orthopur.machine.Fitting;
 import orthopur.machine.MachineSheet;
@@ -10,6 +11,7 @@ import orthopur.machine.Passage;
 import orthopur.machine.Surface;
 import orthopur.machine.WarmUp;
 import orthopur.procedure.Solution;
+import orthopur.quantity.Show;
 import orthopur.runthrough.SheetIndex;
 
 /**
@@ -75,6 +77,25 @@ final class Words {
         return (HOLLOW.stream().anyMatch(p::contains) ? "in " : "on ")
                 + (numbered ? "" : "the ")
                 + SheetIndex.spoken(place);
+    }
+
+    /** What is checked, with its range. */
+    static String checks(List<Check> checks) {
+        return String.join(
+                "; ",
+                checks.stream()
+                        .map(
+                                c ->
+                                        c.name()
+                                                + (c.least() == null || c.most() == null
+                                                        ? ""
+                                                        : ": "
+                                                                + Show.number(c.least())
+                                                                + " to "
+                                                                + Show.number(c.most())
+                                                                + " "
+                                                                + c.unit()))
+                        .toList());
     }
 
     static String surfaces(List<Surface> surfaces) {

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import orthopur.machine.Check;
+import orthopur.machine.Handling;
 import orthopur.machine.EndState;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyStage;
@@ -112,6 +114,26 @@ final class Work {
         some.forEach(s -> due.add(s.id()));
         return sheet.passages().stream()
                 .filter(p -> p.surfaces().stream().anyMatch(due::contains))
+                .toList();
+    }
+
+    /** Parts that stay on and pass by hand, a length or a place at a time. */
+    List<Part> passing() {
+        return parts.stream()
+                .filter(
+                        p ->
+                                !p.removable()
+                                        && p.count() > 1
+                                        && p.moving().index() == Handling.Index.BY_HAND
+                                        && p.surfaces().stream().anyMatch(treated::contains))
+                .toList();
+    }
+
+    /** Checks of what is there, made with power on or without. */
+    List<Check> checks(boolean powered) {
+        return sheet.checks().stream()
+                .filter(c -> parts.stream().anyMatch(p -> p.id().equals(c.part())))
+                .filter(c -> c.state().contains(Check.State.POWER) == powered)
                 .toList();
     }
 

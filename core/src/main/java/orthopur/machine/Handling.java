@@ -12,6 +12,7 @@ import orthopur.quantity.Mass;
  * @param tools what must be at hand: wrench, lifting lever, step ladder
  * @param index the machine must be brought to a position before one of the part comes off
  * @param oneAtATime name of a group of which never all may be off at once
+ * @param fittings ids of cleaning fittings that carry it, so that they are on before it is moved
  * @param small goes down a drain, so it goes into a bath, tray or bag
  */
 public record Handling(
@@ -20,6 +21,7 @@ public record Handling(
         List<String> tools,
         @Nullable Index index,
         @Nullable String oneAtATime,
+        List<String> fittings,
         boolean small) {
 
     /** How the machine is brought from one position to the next. */
@@ -30,7 +32,19 @@ public record Handling(
 
     public static final Handling NONE = new Handling(null, null, List.of(), null, null, false);
 
+    /** One that no fitting carries. */
+    public Handling(
+            @Nullable Mass mass,
+            @Nullable Integer people,
+            List<String> tools,
+            @Nullable Index index,
+            @Nullable String oneAtATime,
+            boolean small) {
+        this(mass, people, tools, index, oneAtATime, List.of(), small);
+    }
+
     public Handling {
         tools = Lists.orNone(tools);
+        fittings = Lists.orNone(fittings);
     }
 }

@@ -68,7 +68,7 @@ public record MachineSheet(
         // In the order of the file: a plain immutable set has another order in every run.
         soils = Collections.unmodifiableSet(new LinkedHashSet<>(soils));
         parts = List.copyOf(parts);
-        energies = List.copyOf(energies);
+        energies = Lists.orNone(energies);
         checks = Lists.orNone(checks);
         optionGroups = Lists.orNone(optionGroups);
         passages = Lists.orNone(passages);

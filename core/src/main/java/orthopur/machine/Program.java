@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param cleans surfaces that its own jets reach; strainers and arms do not clean themselves
  * @param needs parts that have to be in place for it
  * @param energies that are live while it runs
+ * @param off energies that have to be stopped while it runs: a humidifier during a dry-out
+ * @param aside parts that have to be moved aside while it runs: a door that stands ajar
  */
 public record Program(
         String id,
@@ -23,12 +25,32 @@ public record Program(
         Duration earliestEnd,
         List<String> cleans,
         List<String> needs,
-        List<String> energies) {
+        List<String> energies,
+        List<String> off,
+        List<String> aside) {
+    /** One that runs closed, whatever else is on. */
+    public Program(
+            String id,
+            String name,
+            Purpose purpose,
+            @Nullable String startSign,
+            List<String> prompts,
+            Duration earliestEnd,
+            List<String> cleans,
+            List<String> needs,
+            List<String> energies) {
+        this(
+                id, name, purpose, startSign, prompts, earliestEnd, cleans, needs, energies,
+                List.of(), List.of());
+    }
+
     public Program {
         prompts = Lists.orNone(prompts);
         cleans = Lists.orNone(cleans);
         needs = Lists.orNone(needs);
         energies = Lists.orNone(energies);
+        off = Lists.orNone(off);
+        aside = Lists.orNone(aside);
     }
 
     /** What a program is for. */
@@ -36,6 +58,8 @@ public record Program(
         WASH,
         DESCALE,
         DRAIN,
-        PURGE
+        PURGE,
+        /** Heat and moving air until what it reaches is dry. */
+        DRY_OUT
     }
 }

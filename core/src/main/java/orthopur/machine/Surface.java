@@ -19,6 +19,8 @@ import orthopur.quantity.Temperature;
  * @param wipe the only direction in which it is wiped, for instance "centre outward"
  * @param banned ids of chemicals it must not meet
  * @param harborage where soil hides and pests or germs live: looked at first, every time
+ * @param use what a label calls its use where it touches no food ("foot baths"), so that the
+ *     label's figures for that use hold; null where it is a surface like any other
  * @param dryClean the dry clean that was validated against allergens, in words; null where only a
  *     wet one will do
  */
@@ -38,7 +40,8 @@ public record Surface(
         @Nullable String wipe,
         List<String> banned,
         boolean harborage,
-        @Nullable String dryClean)
+        @Nullable String dryClean,
+        @Nullable String use)
         implements SurfaceBuilder.With {
 
     public Surface {

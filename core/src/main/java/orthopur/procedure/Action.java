@@ -127,6 +127,23 @@ public sealed interface Action {
         return how == Method.PRESSURE || how == Method.HOSE;
     }
 
+    /**
+     * How long everything waits once its work is done; null where nothing does. A soak and a drying
+     * run on beside other work, so they are waited for where they end.
+     */
+    default @Nullable Duration waits() {
+        return switch (this) {
+            case Wash a -> a.dwell();
+            case Rinse a -> a.time();
+            case Sanitize a -> a.contact();
+            case Circulate a -> a.dwell();
+            case CoolDown a -> a.standing();
+            case Restore a -> a.waited();
+            case RunProgram a -> a.lasting();
+            default -> null;
+        };
+    }
+
     /** The liquid that the step uses, if it uses one. */
     default @Nullable Solution solution() {
         return null;

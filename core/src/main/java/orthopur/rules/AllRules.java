@@ -13,6 +13,7 @@ import orthopur.rules.chemistry.InstrumentsDecide;
 import orthopur.rules.chemistry.MaterialBears;
 import orthopur.rules.chemistry.NeverTogether;
 import orthopur.rules.chemistry.OrganicList;
+import orthopur.rules.chemistry.OtherUseByLabel;
 import orthopur.rules.chemistry.PlannedReadings;
 import orthopur.rules.chemistry.Preparation;
 import orthopur.rules.chemistry.QuatOnDetergent;
@@ -85,6 +86,7 @@ import orthopur.rules.record.RecordedReadings;
 import orthopur.rules.record.ReleasedBy;
 import orthopur.rules.record.WrittenAgainst;
 import orthopur.rules.teardown.AllPartsBack;
+import orthopur.rules.teardown.CarriedOnFittings;
 import orthopur.rules.teardown.Destination;
 import orthopur.rules.teardown.FasteningPattern;
 import orthopur.rules.teardown.Fetched;
@@ -151,6 +153,7 @@ public final class AllRules {
                             new MovedBack(),
                             new FittingsOff(),
                             new OneAtATime(),
+                            new CarriedOnFittings(),
                             new Fetched(Fetched.Kind.SPARE),
                             new NeverTogether(),
                             new QuatOnDetergent(),
@@ -172,6 +175,7 @@ public final class AllRules {
                             new OrganicList(),
                             new Preparation(),
                             new CleanerByLabel(),
+                            new OtherUseByLabel(),
                             new DetergentFilm(),
                             new SanitizedDirty(),
                             new CleanVessel(),

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.instrument.Instrument;
+import orthopur.machine.Cart;
 import orthopur.machine.Configuration;
 import orthopur.machine.Vessel;
 import orthopur.procedure.Action;
@@ -31,6 +32,7 @@ import orthopur.rulebook.RuleBook;
  * @param tap what comes from the tap; null where it was never measured
  * @param held what vessels hold when the round begins, by name
  * @param instruments what the site measures with; null where nobody has said
+ * @param carts on which parts go to be washed
  */
 @RecordBuilder
 public record Context(
@@ -43,7 +45,8 @@ public record Context(
         Map<String, Action.Flow> lastFlows,
         @Nullable Tap tap,
         Map<String, Night.Vessel> held,
-        @Nullable List<Instrument> instruments)
+        @Nullable List<Instrument> instruments,
+        List<Cart> carts)
         implements ContextBuilder.With {
 
     public Context {
@@ -52,6 +55,7 @@ public record Context(
         lastFlows = Map.copyOf(lastFlows);
         held = Map.copyOf(held);
         instruments = instruments == null ? null : List.copyOf(instruments);
+        carts = List.copyOf(carts);
     }
 
     /**
@@ -71,7 +75,8 @@ public record Context(
                 Map.of(),
                 null,
                 Map.of(),
-                null);
+                null,
+                List.of());
     }
 
     /** The same for another way in which the machine is fitted. */
@@ -82,6 +87,11 @@ public record Context(
     /** The vessel that a procedure means by a name, or null where the site does not list it. */
     public @Nullable Vessel vessel(@Nullable String name) {
         return vessels.stream().filter(v -> v.name().equals(name)).findFirst().orElse(null);
+    }
+
+    /** The cart that a procedure means by a name, or null where the site does not list it. */
+    public @Nullable Cart cart(String name) {
+        return carts.stream().filter(c -> c.name().equalsIgnoreCase(name)).findFirst().orElse(null);
     }
 
     /**

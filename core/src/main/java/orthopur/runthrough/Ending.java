@@ -105,8 +105,19 @@ public final class Ending {
         // Sanitizer circulated in place cannot get under a ring: there counts what was done before.
         return procedure.schools().assembledFirst()
                 && night.coverOf(surface) >= 0
+                && !wetted(surface)
                 && f.clean()
                 && f.inspected() != Facts.NEVER;
+    }
+
+    /** Whether what runs through a passage gets there, so that the sanitizer in it has to. */
+    private boolean wetted(int surface) {
+        for (int p = 0; p < sheet.passageCount(); p++) {
+            if (sheet.wettedIn(p).contains(surface)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The id of the first step from a place on that fits, or null for the end of the procedure. */

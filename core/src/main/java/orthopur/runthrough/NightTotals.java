@@ -67,6 +67,9 @@ final class NightTotals {
         clock = Math.max(clock, ready) + s.minutes();
         hands += s.minutes() * s.people();
         people = Math.max(people, s.people());
+        double stands = minutes(a.waits());
+        waited += stands;
+        clock += stands;
         if (a instanceof Action.Soak soak) {
             soakReady = Math.max(soakReady, clock + minutes(soak.dwell()));
         }

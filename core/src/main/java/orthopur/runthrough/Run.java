@@ -48,7 +48,7 @@ public record Run(
     /**
      * @param elapsedMinutes from the first step to the last, waiting included
      * @param handsOnMinutes planned work, counted once per person
-     * @param waitingMinutes how long the crew stands and waits for a soak or for drying
+     * @param waitingMinutes how long the crew waits: for a soak, for drying, a dwell, heat to go
      * @param people most at one step
      * @param waterLitres where a step states it; null when none does
      * @param warmLitres of these, what is stated warmer than the tap and so has to be heated

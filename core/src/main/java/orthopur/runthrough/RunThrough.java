@@ -495,19 +495,12 @@ public final class RunThrough {
                 night.dryFrom = ready > night.dryReady ? m.place() : night.dryFrom;
                 night.dryReady = ready;
             }
-            case Action.Wash a -> wait(a.dwell());
-            case Action.Rinse a -> wait(a.time());
-            case Action.Sanitize a -> wait(a.contact());
-            case Action.Circulate a -> wait(a.dwell());
-            case Action.CoolDown a -> wait(a.standing());
-            case Action.Restore a -> wait(a.waited());
-            case Action.RunProgram a -> wait(a.lasting());
             case Action.Coat a -> {
                 if (a.touchDry() != null) {
                     m.named().forEach(s -> night.filmDry[s] = later(0, a.touchDry()));
                 }
             }
-            default -> {}
+            default -> wait(m.action().waits());
         }
     }
 
@@ -559,6 +552,19 @@ public final class RunThrough {
         m.energies().forEach(e -> run(e, at));
         Program program = m.program();
         if (program != null && program.purpose() != Program.Purpose.WASH) {
+            List<Integer> reached =
+                    m.exposed().stream().filter(s -> !findings.denied(s)).toList();
+            Set<Residue> left = left(context.chemical(a.chemical()), Residue.DETERGENT);
+            switch (program.purpose()) {
+                case DRY_OUT -> change(reached, f -> f.driedAt(at));
+                case PURGE -> change(reached, f -> f.rinsedAt(at, false));
+                // Its acid stays where its jets reach until it is flushed out.
+                case DESCALE ->
+                        change(
+                                m.exposed(),
+                                f -> f.soaked(at, left, false, false).soakingSince(Facts.NEVER));
+                case DRAIN, WASH -> {}
+            }
             return;
         }
         for (int s : m.exposed()) {

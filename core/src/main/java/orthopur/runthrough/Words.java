@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Words that mean the same, as data: what people write, matched whole and without case. */
@@ -79,35 +80,50 @@ public final class Words {
 
     /** Words of which one denies the other. */
     private static final Map<String, String> OPPOSITES =
-            Map.ofEntries(
-                    Map.entry("up", "down"),
-                    Map.entry("down", "up"),
-                    Map.entry("left", "right"),
-                    Map.entry("right", "left"),
-                    Map.entry("in", "out"),
-                    Map.entry("out", "in"),
-                    Map.entry("forward", "backward"),
-                    Map.entry("backward", "forward"),
-                    Map.entry("front", "back"),
-                    Map.entry("back", "front"),
-                    Map.entry("clockwise", "counterclockwise"),
-                    Map.entry("counterclockwise", "clockwise"),
-                    Map.entry("open", "shut"),
-                    Map.entry("shut", "open"),
-                    Map.entry("loose", "tight"),
-                    Map.entry("tight", "loose"));
+            Stream.of(
+                            "up down",
+                            "left right",
+                            "in out",
+                            "forward backward",
+                            "front back",
+                            "clockwise counterclockwise",
+                            "open shut",
+                            "loose tight",
+                            "bright dull",
+                            "inside outside",
+                            "long short",
+                            "top bottom",
+                            "upper lower",
+                            "leading trailing",
+                            "wet dry",
+                            "smooth rough",
+                            "wide narrow",
+                            "thick thin",
+                            "flat curved",
+                            "first last")
+                    .map(pair -> pair.split(" "))
+                    .flatMap(p -> Stream.of(Map.entry(p[0], p[1]), Map.entry(p[1], p[0])))
+                    .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+
+    private static final Set<String> DENIALS = Set.of("not", "never", "without");
 
     /**
      * Whether a text says what another asks for, shorter or longer: some of its words, and none
-     * that denies one of them.
+     * that denies one of them. A text that speaks of several things does so by semicolons, and one
+     * of its clauses has to say it.
      */
     public static boolean saysOf(String text, String asked) {
+        return Arrays.stream(text.split(";")).anyMatch(clause -> clauseSays(clause, asked));
+    }
+
+    private static boolean clauseSays(String text, String asked) {
         Set<String> said = plain(text);
         Set<String> wanted = plain(asked);
         boolean denied =
                 wanted.stream()
-                        .map(w -> OPPOSITES.getOrDefault(w, ""))
-                        .anyMatch(o -> said.contains(o) && !wanted.contains(o));
+                                .map(w -> OPPOSITES.getOrDefault(w, ""))
+                                .anyMatch(o -> said.contains(o) && !wanted.contains(o))
+                        || DENIALS.stream().anyMatch(d -> said.contains(d) && !wanted.contains(d));
         return !denied && wanted.stream().anyMatch(said::contains);
     }
 
@@ -126,8 +142,8 @@ public final class Words {
 
     /** What may stand in a list for a thing that is worn, itself first. */
     public static List<String> wornFor(String thing) {
-        return java.util.stream.Stream.concat(
-                        java.util.stream.Stream.of(thing),
+        return Stream.concat(
+                        Stream.of(thing),
                         WORN.getOrDefault(thing, List.of()).stream())
                 .toList();
     }

@@ -275,6 +275,7 @@ final class GeneratedSheet {
                 chance(8) ? "centre outward" : null,
                 List.of(),
                 false,
+                null,
                 null);
     }
 

@@ -513,6 +513,7 @@ public final class Bench {
                             null,
                             List.of(),
                             false,
+                            null,
                             null));
             return this;
         }

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.due.SiteDays;
 import orthopur.instrument.Instrument;
+import orthopur.machine.Cart;
 import orthopur.machine.Frequency;
 import orthopur.machine.Problem;
 import orthopur.machine.Regime;
@@ -31,7 +32,8 @@ public record Site(
         List<Instrument> instruments,
         @Nullable List<Vessel> vessels,
         @Nullable Ways ways,
-        @Nullable Hours hours) {
+        @Nullable Hours hours,
+        @Nullable List<Cart> carts) {
 
     public Site {
         // A site on its first day owns none.
@@ -130,7 +132,8 @@ public record Site(
                                 mains.temperature(),
                                 !Boolean.FALSE.equals(mains.drinkable()),
                                 mains.tested()))
-                .withInstruments(instruments);
+                .withInstruments(instruments)
+                .withCarts(carts == null ? List.of() : carts);
     }
 
     /**
@@ -160,6 +163,17 @@ public record Site(
                         new Problem(
                                 "/vessels/" + i + "/name",
                                 "Another vessel is called \"" + all.get(i).name() + "\" already."));
+            }
+        }
+        List<Cart> carts = site.carts() == null ? List.of() : site.carts();
+        for (int i = 0; i < carts.size(); i++) {
+            if (!names.add(carts.get(i).name().strip().toLowerCase(Locale.ROOT))) {
+                problems.add(
+                        new Problem(
+                                "/carts/" + i + "/name",
+                                "Another vessel or cart is called \""
+                                        + carts.get(i).name()
+                                        + "\" already."));
             }
         }
         if (!java.time.ZoneId.getAvailableZoneIds().contains(site.zone())) {

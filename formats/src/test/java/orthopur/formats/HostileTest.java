@@ -201,32 +201,11 @@ class HostileTest {
         return DemoSite.APPROVED;
     }
 
-    /** What nobody would write on purpose is judged all the same, and never passes. */
+    /** Names in capitals mean the same; a number without its unit means nothing. */
     @ParameterizedTest
     @MethodSource("approved")
-    void twistedProceduresAreJudged(String name) {
+    void shoutedIsReadAndUnitsAreAskedFor(String name) {
         Procedure good = DemoSite.procedure(name);
-        List<Step> steps = good.steps();
-        assertTrue(DemoSite.verify(good.withSteps(List.of())).stops() >= 0, "no step at all");
-        for (Step s : steps) {
-            Procedure alone = good.withSteps(List.of(s));
-            assertEquals(1, DemoSite.verify(alone).ribbon().steps().size());
-        }
-        assertTrue(stops(good, steps.reversed()) > 0, "backwards");
-        List<Step> twice = new ArrayList<>();
-        for (Step s : steps) {
-            twice.add(s);
-            twice.add(again(s, "b"));
-        }
-        assertTrue(stops(good, twice) >= 0, "every step twice");
-        List<Step> pasted = new ArrayList<>(steps);
-        steps.forEach(s -> pasted.add(again(s, "b")));
-        assertTrue(stops(good, pasted) >= 0, "pasted twice");
-        List<Step> hundred = new ArrayList<>();
-        for (int i = 0; i < 100; i++) {
-            hundred.add(again(steps.get(steps.size() / 2), "x" + i));
-        }
-        assertTrue(stops(good, hundred) > 0, "a hundred times the same");
         String text = notation(good).write(ProcedureFormat.document(good));
         Notation.Read capitals = notation(good).read(shouted(text));
         assertEquals(List.of(), capitals.slips(), "names in capitals");
@@ -266,20 +245,4 @@ class HostileTest {
         return plain ? line.substring(0, end).toUpperCase(Locale.ROOT) + line.substring(end) : line;
     }
 
-    private static Step again(Step s, String id) {
-        String fresh = (s.id() + "-" + id);
-        return new Step(
-                fresh.substring(0, Math.min(40, fresh.length())),
-                s.action(),
-                s.words(),
-                s.because(),
-                s.caution(),
-                s.minutes(),
-                s.people(),
-                s.when());
-    }
-
-    private static int stops(Procedure p, List<Step> steps) {
-        return DemoSite.verify(p.withSteps(steps)).stops();
-    }
 }

@@ -141,7 +141,8 @@ class LinesTest {
         Procedure late =
                 GOOD.apply(
                         List.of(new Edit.Move("bridge-off", "taste"), new Edit.Delete("violet")));
-        assertTrue(roots(late).contains("T14@pump-on"), roots(late).toString());
+        assertTrue(
+                roots(late).stream().anyMatch(r -> r.startsWith("T14@")), roots(late).toString());
         Procedure afterProduct = GOOD.apply(List.of(new Edit.Move("bridge-off", "ginger")));
         assertTrue(
                 roots(afterProduct).stream().anyMatch(r -> r.startsWith("T14@")),

@@ -19,9 +19,21 @@ record SanitizerUse(
         SanitizerLimit.Use use,
         SanitizerLimit.Answer answer) {
 
-    /** Null where the step does not sanitize with a chemical sanitizer of this site. */
+    /**
+     * Whether a step sanitizes only what touches no food: floors, drains, foot baths have figures
+     * of their own on the label, and no food-contact limit.
+     */
+    static boolean beside(Moment m) {
+        return !m.named().isEmpty()
+                && m.named().stream().allMatch(s -> m.sheet().surface(s).zone() >= 3);
+    }
+
+    /**
+     * Null where the step does not sanitize food-contact surfaces or what is next to them with a
+     * chemical sanitizer of this site.
+     */
     static @Nullable SanitizerUse of(Moment m) {
-        if (!(m.action() instanceof Action.Sanitize step) || m.named().isEmpty()) {
+        if (!(m.action() instanceof Action.Sanitize step) || m.named().isEmpty() || beside(m)) {
             return null;
         }
         Chemical c = m.context().chemical(step.solution().chemical());

@@ -1,6 +1,9 @@
 package orthopur.rules.chemistry;
 
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
@@ -20,11 +23,18 @@ public final class WithinLimits extends BookRule {
         super(RuleId.S6, Severity.STOP, "Nothing that the sheet forbids", "machine manual");
     }
 
+    private static final Set<Limit> CHEMICAL = EnumSet.of(Limit.NO_CAUSTIC, Limit.NO_CHLORINE);
+
     @Override
     public void look(Moment m, Findings out) {
         Chemical c = m.context().chemical(m.action().chemical());
+        Set<Integer> told = new HashSet<>(banned(m, c, out));
         for (Limit limit : Limit.values()) {
             List<Integer> hit = broken(limit, m.action(), c) ? limited(m, limit) : List.of();
+            if (CHEMICAL.contains(limit)) {
+                // One product on one surface is one finding, however often the sheet forbids it.
+                hit = hit.stream().filter(told::add).toList();
+            }
             if (!hit.isEmpty()) {
                 List<String> ids = m.surfaceIds(hit);
                 out.report(info)
@@ -42,11 +52,16 @@ public final class WithinLimits extends BookRule {
             }
         }
         notStated(m, out);
-        banned(m, c, out);
     }
 
+    /** What the sheet forbids; a passage is filled on purpose, so pouring into it is no hosing. */
     private static List<Integer> limited(Moment m, Limit limit) {
+        Set<Integer> inside = new HashSet<>();
+        if (limit == Limit.NO_HOSE) {
+            m.passages().forEach(p -> inside.addAll(m.sheet().wettedIn(p)));
+        }
         return m.exposed().stream()
+                .filter(s -> !inside.contains(s))
                 .filter(s -> m.sheet().surface(s).limits().contains(limit))
                 .toList();
     }
@@ -92,7 +107,10 @@ public final class WithinLimits extends BookRule {
                 };
         return switch (limit) {
             case NO_IMMERSION -> action instanceof Action.Soak || method == Action.Method.IMMERSE;
-            case NO_HOSE -> method == Action.Method.HOSE || method == Action.Method.PRESSURE;
+            case NO_HOSE ->
+                    method == Action.Method.HOSE
+                            || method == Action.Method.PRESSURE
+                            || method == Action.Method.FLOOD;
             case NO_PRESSURE -> method == Action.Method.PRESSURE;
             case NO_MACHINE_WASH ->
                     method == Action.Method.WASHER
@@ -111,9 +129,9 @@ public final class WithinLimits extends BookRule {
         };
     }
 
-    private void banned(Moment m, @Nullable Chemical c, Findings out) {
+    private List<Integer> banned(Moment m, @Nullable Chemical c, Findings out) {
         if (c == null) {
-            return;
+            return List.of();
         }
         List<Integer> hit =
                 m.exposed().stream().filter(s -> bans(m.sheet().surface(s), c)).toList();
@@ -132,6 +150,7 @@ public final class WithinLimits extends BookRule {
                                     "within-limits.the-manufacturer-knows-what-it",
                                     "The manufacturer knows what it does there."));
         }
+        return hit;
     }
 
     private static boolean bans(Surface s, Chemical c) {

@@ -1,6 +1,9 @@
 package orthopur.rules.cleanchain;
 
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import orthopur.machine.EnergyStage;
 import orthopur.machine.Program;
 import orthopur.procedure.Action;
 import orthopur.quantity.Show;
@@ -23,6 +26,8 @@ public final class ProgramRun extends BookRule {
         if (!(m.action() instanceof Action.RunProgram a) || program == null) {
             return;
         }
+        state(m, program, out);
+        flushed(m, program, out);
         Duration least = program.earliestEnd();
         if (a.lasting() != null && a.lasting().compareTo(least) >= 0) {
             return;
@@ -52,5 +57,73 @@ public final class ProgramRun extends BookRule {
                                 "Let it run for {0}",
                                 Show.duration(least)),
                         change(m, m.step().with(a.withLasting(least))));
+    }
+
+    /** Started in a state in which it cannot do its work: humidity on, door shut. */
+    private void state(Moment m, Program program, Findings out) {
+        List<Object> wrong = new ArrayList<>();
+        for (String id : program.off()) {
+            int e = m.sheet().energyNamed(id);
+            if (e >= 0 && m.night().stage(e) == EnergyStage.LIVE) {
+                wrong.add(Text.of("program-run.is-on", "{0} is on", m.sheet().energy(e).name()));
+            }
+        }
+        for (String id : program.aside()) {
+            int p = m.sheet().partNamed(id);
+            if (p >= 0 && m.night().off(p) == 0 && !m.night().aside(p)) {
+                wrong.add(
+                        Text.of(
+                                "program-run.is-shut",
+                                "{0} is not moved aside",
+                                m.sheet().names(List.of(id))));
+            }
+        }
+        if (!wrong.isEmpty()) {
+            out.report(info)
+                    .items(m.surfaceIds(m.named()))
+                    .says(
+                            Text.of(
+                                    "program-run.starts-while",
+                                    "Step {0} starts {1} while {2}.",
+                                    m.number(),
+                                    program.name(),
+                                    wrong),
+                            Text.of(
+                                    "program-run.in-that-state-it-does",
+                                    "In that state it does not do its work, however long it runs."))
+                    .deny(m.named());
+        }
+    }
+
+    /** The acid of a descale program is flushed out before anything is washed for food. */
+    private void flushed(Moment m, Program program, Findings out) {
+        if (program.purpose() != Program.Purpose.DESCALE) {
+            return;
+        }
+        List<String> flushing =
+                m.sheet().sheet().programs().stream()
+                        .filter(p -> p.purpose() == Program.Purpose.PURGE)
+                        .map(Program::id)
+                        .toList();
+        boolean later =
+                m.later(
+                        x ->
+                                x instanceof Action.RunProgram r
+                                                && flushing.contains(r.program())
+                                        || x instanceof Action.Rinse rinse
+                                                && rinse.endPoint() == Action.EndPoint.TAP_PH);
+        if (!later) {
+            out.report(info)
+                    .items(m.surfaceIds(m.named()))
+                    .says(
+                            Text.of(
+                                    "program-run.no-later-step-flushes",
+                                    "Step {0} runs {1} with an acid and no later step flushes it out.",
+                                    m.number(),
+                                    program.name()),
+                            Text.of(
+                                    "program-run.acid-that-stays",
+                                    "Acid that stays in the machine goes onto the ware, or meets chlorine and gives off gas."));
+        }
     }
 }

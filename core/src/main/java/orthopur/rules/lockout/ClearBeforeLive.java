@@ -3,6 +3,7 @@ package orthopur.rules.lockout;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.quantity.Show;
@@ -39,8 +40,10 @@ public final class ClearBeforeLive extends BookRule {
         List<Object> reasons = new ArrayList<>();
         List<Edit> edits = new ArrayList<>();
         List<Integer> off = new ArrayList<>();
+        List<String> without = runsWithout(m);
         for (int p = 0; p < m.sheet().partCount(); p++) {
-            if (night.off(p) > 0 && !m.sheet().part(p).guard()) {
+            Part part = m.sheet().part(p);
+            if (night.off(p) > 0 && !part.guard() && !without.contains(part.id())) {
                 off.add(p);
             }
         }
@@ -109,6 +112,18 @@ public final class ClearBeforeLive extends BookRule {
                                         m.number()),
                                 edits);
         m.action().energies().forEach(r::energy);
+    }
+
+    /** Parts without which the program runs that comes next, before any hand goes in again. */
+    private static List<String> runsWithout(Moment m) {
+        int next = m.firstLater(a -> a.runs() || a.handsIn());
+        Action action = next < 0 ? null : m.procedure().steps().get(next).action();
+        return action instanceof Action.RunProgram run
+                ? m.sheet().sheet().programs().stream()
+                        .filter(p -> p.id().equals(run.program()))
+                        .flatMap(p -> p.aside().stream())
+                        .toList()
+                : List.of();
     }
 
     /** Gas that hangs in the chamber has to leave before anything is lit. */

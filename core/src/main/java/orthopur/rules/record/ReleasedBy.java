@@ -1,14 +1,21 @@
 package orthopur.rules.record;
 
+import java.util.List;
 import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
+import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
 
-/** R2: whoever answers a hold is named, and is somebody else than the one who cleaned. */
+/**
+ * R2: whoever answers a hold is named, is somebody else than the one who cleaned, and answers when
+ * the work is done.
+ */
 public final class ReleasedBy extends BookRule {
     private static final java.util.Set<String> OWN_WORK =
             java.util.Set.of("cleaner", "the cleaner", "crew", "yourself", "myself", "me");
@@ -19,6 +26,51 @@ public final class ReleasedBy extends BookRule {
                 Severity.FIX,
                 "Who may answer a hold is named",
                 "21 CFR 117.165; good practice");
+    }
+
+    /** What is released is done: no hand works on it and nothing of it is tried afterwards. */
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        int released = -1;
+        int worked = -1;
+        List<Step> steps = end.procedure().steps();
+        for (int i = 0; i < steps.size(); i++) {
+            Action a = steps.get(i).action();
+            if (end.context().configuration().holds(steps.get(i).when())) {
+                released = a instanceof Action.HoldPoint ? i : released;
+                boolean works =
+                        a.handsIn()
+                                || a instanceof Action.RunProgram
+                                || a instanceof Action.Circulate
+                                || a instanceof Action.FunctionTest;
+                worked = works ? i : worked;
+            }
+        }
+        if (released >= 0 && worked > released) {
+            out.report(info)
+                    .severity(Severity.STOP)
+                    .at(released, steps.get(released).id())
+                    .says(
+                            Text.of(
+                                    "released-by.is-the-last-release-and",
+                                    "Step {0} is the last release, and step {1} still works on the machine.",
+                                    released + 1,
+                                    worked + 1),
+                            Text.of(
+                                    "released-by.what-is-done-after",
+                                    "What is done after the release nobody has looked at."))
+                    .propose(
+                            Text.of(
+                                    "released-by.release-after-step",
+                                    "Release after step {0}",
+                                    worked + 1),
+                            List.of(
+                                    new Edit.Move(
+                                            steps.get(released).id(),
+                                            worked + 1 < steps.size()
+                                                    ? steps.get(worked + 1).id()
+                                                    : null)));
+        }
     }
 
     @Override

@@ -1,8 +1,15 @@
 package orthopur.rules.teardown;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import orthopur.machine.Cart;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
+import orthopur.procedure.Step;
+import orthopur.quantity.Mass;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -22,6 +29,7 @@ public final class Destination extends BookRule {
         if (!(m.action() instanceof Action.Remove a)) {
             return;
         }
+        overloaded(m, out);
         for (int p : m.parts()) {
             Part part = m.sheet().part(p);
             String place = a.destination() == null ? part.destination() : a.destination();
@@ -77,6 +85,83 @@ public final class Destination extends BookRule {
                 }
             }
         }
+    }
+
+    /** More on a cart than it bears, or than it has places for. */
+    private void overloaded(Moment m, Findings out) {
+        Map<String, List<Integer>> loads = new LinkedHashMap<>();
+        for (int i = 0; i <= m.place(); i++) {
+            Step s = m.procedure().steps().get(i);
+            if (s.action() instanceof Action.Remove a
+                    && m.context().configuration().holds(s.when())) {
+                for (String id : a.items()) {
+                    int p = m.sheet().partNamed(id);
+                    if (p >= 0 && (i == m.place() || m.night().off(p) > 0)) {
+                        Cart c = cart(m, a, m.sheet().part(p));
+                        if (c != null) {
+                            loads.computeIfAbsent(c.name(), k -> new ArrayList<>()).add(p);
+                        }
+                    }
+                }
+            }
+        }
+        loads.forEach(
+                (name, parts) -> {
+                    Cart c = m.context().cart(name);
+                    boolean here = parts.stream().anyMatch(p -> m.parts().contains(p));
+                    if (c != null && here) {
+                        load(m, c, parts, out);
+                    }
+                });
+    }
+
+    private void load(Moment m, Cart c, List<Integer> parts, Findings out) {
+        double mass = 0;
+        int pieces = 0;
+        for (int p : parts) {
+            Part part = m.sheet().part(p);
+            pieces += part.count();
+            Mass each = part.moving().mass();
+            mass += each == null ? 0 : each.kilograms() * part.count();
+        }
+        Integer places = c.places();
+        if (mass > c.carries().kilograms() || places != null && pieces > places) {
+            boolean heavy = mass > c.carries().kilograms();
+            out.report(info)
+                    .cause(c.name())
+                    .items(m.partIds(parts))
+                    .number("load", heavy ? mass : pieces, heavy ? "kg" : "pieces")
+                    .says(
+                            heavy
+                                    ? Text.of(
+                                            "destination.overloads",
+                                            "Step {0} brings the {1} to {2} kg; it bears {3} kg.",
+                                            m.number(),
+                                            c.name(),
+                                            mass,
+                                            c.carries().kilograms())
+                                    : Text.of(
+                                            "destination.crowds",
+                                            "Step {0} puts {2} pieces on the {1}; it has {3} places.",
+                                            m.number(),
+                                            c.name(),
+                                            pieces,
+                                            places),
+                            Text.of(
+                                    "destination.an-overfull-cart",
+                                    "What lies on an overfull cart falls off, or lies on what is dirty."));
+        }
+    }
+
+    /** The cart on which a part goes: where the step says one place for all, that; else its own. */
+    private static @Nullable Cart cart(Moment m, Action.Remove a, Part part) {
+        Cart all = a.destination() == null ? null : m.context().cart(a.destination());
+        boolean several = a.destination() != null && a.destination().contains(";");
+        return all != null
+                ? all
+                : part.destination() == null || !(several || a.destination() == null)
+                        ? null
+                        : m.context().cart(part.destination());
     }
 
     private static boolean keeps(String place) {

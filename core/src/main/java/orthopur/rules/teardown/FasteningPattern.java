@@ -24,6 +24,9 @@ public final class FasteningPattern extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Replace) {
+            seated(m, out);
+        }
         if (!(m.action() instanceof Action.Install a)) {
             return;
         }
@@ -70,6 +73,36 @@ public final class FasteningPattern extends BookRule {
                                             .with(
                                                     new Action.Install(
                                                             a.items(), a.count(), pattern))));
+        }
+    }
+
+    /** A new filter or seal in place of the old one: how it is seated is said where it goes on. */
+    private void seated(Moment m, Findings out) {
+        List<String> ids =
+                m.parts().stream()
+                        .filter(p -> m.night().off(p) == 0)
+                        .map(m.sheet()::part)
+                        .filter(p -> p.removable() && p.fitting().pattern() != null)
+                        .filter(
+                                p ->
+                                        !m.later(
+                                                x ->
+                                                        x instanceof Action.Install i
+                                                                && i.items().contains(p.id())))
+                        .map(Part::id)
+                        .toList();
+        if (!ids.isEmpty()) {
+            out.report(info)
+                    .items(ids)
+                    .says(
+                            Text.of(
+                                    "fastening-pattern.replaces-and-does-not",
+                                    "Step {0} replaces {1} and no step says how the new one is seated.",
+                                    m.number(),
+                                    m.sheet().names(ids)),
+                            Text.of(
+                                    "fastening-pattern.a-filter-that-is-not",
+                                    "A filter that is not seated lets everything past it."));
         }
     }
 

@@ -9,6 +9,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
 /**
@@ -64,10 +65,23 @@ public final class FittingsOff extends BookRule {
         }
     }
 
-    /** A partial run with what was fitted for it: something is circulated, then it comes off. */
+    /** A partial run with what was fitted for it: liquid is sent through, then it comes off. */
     private static boolean forCleaning(Moment m, Fitting f) {
-        int pumps = m.firstLater(a -> a instanceof Action.Circulate);
+        int pumps = m.firstLater(a -> sendsThrough(a, m.sheet()));
         int off = m.firstLater(a -> a instanceof Action.Unfit u && u.fittings().contains(f.id()));
         return pumps >= 0 && pumps < off;
+    }
+
+    private static boolean sendsThrough(Action action, SheetIndex sheet) {
+        Action.Method how =
+                switch (action) {
+                    case Action.Wash a -> a.method();
+                    case Action.Rinse a -> a.method();
+                    case Action.Sanitize a -> a.method();
+                    default -> null;
+                };
+        return action instanceof Action.Circulate
+                || how == Action.Method.FLOOD
+                        && action.items().stream().anyMatch(i -> sheet.passageNamed(i) >= 0);
     }
 }

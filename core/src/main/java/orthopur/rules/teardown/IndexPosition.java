@@ -26,6 +26,7 @@ public final class IndexPosition extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        positions(m, out);
         Integer stated;
         boolean takes = m.action() instanceof Action.Remove;
         switch (m.action()) {
@@ -96,6 +97,50 @@ public final class IndexPosition extends BookRule {
                                 wanted),
                         edits);
             }
+        }
+    }
+
+    /** What stays on and passes by hand, a length or a place at a time: a chain, a roller. */
+    private void positions(Moment m, Findings out) {
+        boolean treats =
+                switch (m.action()) {
+                    case Action.DryClean _,
+                            Action.Wash _,
+                            Action.Rinse _,
+                            Action.Inspect _,
+                            Action.Sanitize _,
+                            Action.Coat _,
+                            Action.Lubricate _ ->
+                            true;
+                    default -> false;
+                };
+        for (int p : treats ? m.parts() : List.<Integer>of()) {
+            Part part = m.sheet().part(p);
+            boolean passes =
+                    !part.removable() && part.moving().index() != null && part.count() > 1;
+            if (!passes
+                    || m.procedure()
+                            .loops(
+                                    m.place(),
+                                    x ->
+                                            x instanceof Action.Index i
+                                                    && i.items().contains(part.id()))) {
+                continue;
+            }
+            out.report(info)
+                    .items(List.of(part.id()))
+                    .number("positions", part.count(), "positions")
+                    .says(
+                            Text.of(
+                                    "index-position.does-one-of",
+                                    "Step {0} reaches one length of {1}; the machine is not brought on for the other {2}.",
+                                    m.number(),
+                                    m.sheet().names(List.of(part.id())),
+                                    part.count() - 1),
+                            Text.of(
+                                    "index-position.only-what-lies-in-front",
+                                    "Only what lies in front of the hands is reached; the rest goes round dirty."))
+                    .deny(m.sheet().surfacesOf(p));
         }
     }
 }

@@ -2,6 +2,7 @@ package orthopur.rules.teardown;
 
 import java.util.ArrayList;
 import java.util.List;
+import orthopur.machine.Fitting;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
@@ -49,6 +50,7 @@ public final class OneAtATime extends BookRule {
                                                                             m.sheet()
                                                                                     .part(p)
                                                                                     .id()));
+            left |= standsIn(m, p);
             if (!left) {
                 out.report(info)
                         .cause(group)
@@ -64,5 +66,23 @@ public final class OneAtATime extends BookRule {
                                         "One of them carries it while the other is off; without both it drops."));
             }
         }
+    }
+
+    /** Something fitted in its place before the loop goes on to the next. */
+    private static boolean standsIn(Moment m, int part) {
+        String id = m.sheet().part(part).id();
+        List<String> fittings =
+                m.sheet().sheet().fittings().stream()
+                        .filter(f -> id.equals(f.replaces()))
+                        .map(Fitting::id)
+                        .toList();
+        return !fittings.isEmpty()
+                && m.procedure()
+                        .loops(
+                                m.place(),
+                                x ->
+                                        x instanceof Action.Fit fit
+                                                && fit.fittings().stream()
+                                                        .anyMatch(fittings::contains));
     }
 }

@@ -29,7 +29,8 @@ public final class RemovalOrder extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Remove)) {
+        boolean aside = m.action() instanceof Action.Shift;
+        if (!aside && !(m.action() instanceof Action.Remove)) {
             return;
         }
         for (int p : m.parts()) {
@@ -51,12 +52,19 @@ public final class RemovalOrder extends BookRule {
                             .items(List.of(part.id()))
                             .items(m.partIds(inFront))
                             .says(
-                                    Text.of(
-                                            "removal-order.takes-off-while-is-still",
-                                            "Step {0} takes off {1} while {2} is still in front of it.",
-                                            m.number(),
-                                            SheetIndex.spoken(part.name()),
-                                            m.sheet().names(m.partIds(inFront))),
+                                    aside
+                                            ? Text.of(
+                                                    "removal-order.moves-aside-with",
+                                                    "Step {0} moves {1} aside with {2} still in front of it.",
+                                                    m.number(),
+                                                    SheetIndex.spoken(part.name()),
+                                                    m.sheet().names(m.partIds(inFront)))
+                                            : Text.of(
+                                                    "removal-order.takes-off-while-is-still",
+                                                    "Step {0} takes off {1} while {2} is still in front of it.",
+                                                    m.number(),
+                                                    SheetIndex.spoken(part.name()),
+                                                    m.sheet().names(m.partIds(inFront))),
                                     Text.of(
                                             "removal-order.it-cannot-come-off-this",
                                             "It cannot come off this way; someone will force it and hurt the part or a hand."));
