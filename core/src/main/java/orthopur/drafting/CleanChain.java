@@ -435,8 +435,7 @@ final class CleanChain {
     void sanitize() {
         Set<String> filled = new HashSet<>();
         work.filled().forEach(p -> filled.addAll(p.surfaces()));
-        List<Surface> some =
-                without(work.passing()).stream().filter(Work::sanitized).toList();
+        List<Surface> some = without(work.passing()).stream().filter(Work::sanitized).toList();
         List<Surface> open = some.stream().filter(s -> !filled.contains(s.id())).toList();
         if (!open.isEmpty()) {
             handsBeforeSanitizer();

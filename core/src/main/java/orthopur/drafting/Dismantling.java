@@ -52,8 +52,7 @@ final class Dismantling {
             if (!joins) {
                 takeOff(together);
             }
-            List<Fitting> first =
-                    carrying(p).stream().filter(f -> !swapped(f)).toList();
+            List<Fitting> first = carrying(p).stream().filter(f -> !swapped(f)).toList();
             fittings("Put on, it slides on them: ", first, Action.Fit::new, null);
             if (!TakeApart.comesOff(p)) {
                 script.moving(p, new Action.Shift(List.of(p.id())), "Move aside: " + Words.part(p));
@@ -105,7 +104,9 @@ final class Dismantling {
             script.loop(first.id() + "-off", 2);
         }
         List<Fitting> instead =
-                work.sheet.fittings().stream().filter(f -> first.id().equals(f.replaces())).toList();
+                work.sheet.fittings().stream()
+                        .filter(f -> first.id().equals(f.replaces()))
+                        .toList();
         if (!instead.isEmpty()) {
             fittings("Put on in its place: ", instead, Action.Fit::new, null);
             script.loop(first.id() + "-swapped", 2);
@@ -300,8 +301,7 @@ final class Dismantling {
                         next,
                         new Action.Return(List.of(next.id())),
                         "Bring back: " + Words.part(next));
-                fittings(
-                        "Take off again, and count: ", carrying(next), Action.Unfit::new, null);
+                fittings("Take off again, and count: ", carrying(next), Action.Unfit::new, null);
             }
         }
         putBack(together);

@@ -40,8 +40,17 @@ public record Program(
             List<String> needs,
             List<String> energies) {
         this(
-                id, name, purpose, startSign, prompts, earliestEnd, cleans, needs, energies,
-                List.of(), List.of());
+                id,
+                name,
+                purpose,
+                startSign,
+                prompts,
+                earliestEnd,
+                cleans,
+                needs,
+                energies,
+                List.of(),
+                List.of());
     }
 
     public Program {

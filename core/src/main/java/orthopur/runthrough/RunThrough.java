@@ -552,8 +552,7 @@ public final class RunThrough {
         m.energies().forEach(e -> run(e, at));
         Program program = m.program();
         if (program != null && program.purpose() != Program.Purpose.WASH) {
-            List<Integer> reached =
-                    m.exposed().stream().filter(s -> !findings.denied(s)).toList();
+            List<Integer> reached = m.exposed().stream().filter(s -> !findings.denied(s)).toList();
             Set<Residue> left = left(context.chemical(a.chemical()), Residue.DETERGENT);
             switch (program.purpose()) {
                 case DRY_OUT -> change(reached, f -> f.driedAt(at));

@@ -142,9 +142,7 @@ public final class Words {
 
     /** What may stand in a list for a thing that is worn, itself first. */
     public static List<String> wornFor(String thing) {
-        return Stream.concat(
-                        Stream.of(thing),
-                        WORN.getOrDefault(thing, List.of()).stream())
+        return Stream.concat(Stream.of(thing), WORN.getOrDefault(thing, List.of()).stream())
                 .toList();
     }
 }

@@ -53,6 +53,23 @@ class TotalsTest {
         assertEquals(10, t.handsOnMinutes(), "two people for four minutes are eight");
     }
 
+    /** A dwell, a contact, heat and a program are waited for as much as a soak is. */
+    @Test
+    void whatStandsIsWaitedFor() {
+        Action cool = new Action.CoolDown(List.of("heat"), null, Duration.ofMinutes(65));
+        Action wash =
+                new Action.Wash(
+                        List.of("drum"), Bench.soap(), null, null, null, Duration.ofMinutes(15));
+        Run.Totals t =
+                totals(
+                        step("c", cool, 2, 1),
+                        step("w", wash, 8, 1),
+                        step("z", Bench.sanitize(100, 18, 7, Duration.ofSeconds(60)), 1, 1));
+        assertEquals(81, t.waitingMinutes());
+        assertEquals(92, t.elapsedMinutes());
+        assertEquals(11, t.handsOnMinutes());
+    }
+
     @Test
     void waterIsSummedOnlyWhereItIsStated() {
         assertNull(

@@ -19,7 +19,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 import orthopur.chemical.Chemical;
 import orthopur.machine.MachineSheet;
 import orthopur.procedure.Procedure;
-import orthopur.procedure.Step;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Severity;
 import orthopur.verdict.Verdict;
@@ -244,5 +243,4 @@ class HostileTest {
                         && (tick < 0 || tick > end);
         return plain ? line.substring(0, end).toUpperCase(Locale.ROOT) + line.substring(end) : line;
     }
-
 }

@@ -31,12 +31,12 @@ class StrangeProceduresTest {
         for (int i = 0; i < steps.size(); i++) {
             numbered.add(steps.get(i).withId("s" + i));
         }
-        return DemoSite.verify(p.withSteps(numbered));
+        return DemoSite.judged(p.withSteps(numbered));
     }
 
     /** Whether it cleans a machine that was in use; what follows an event owes nothing else. */
     private static boolean cleans(Procedure p) {
-        return p.kind() != Frequency.EVENT && DemoSite.verify(p).coverage().due() > 0;
+        return p.kind() != Frequency.EVENT && DemoSite.judged(p).coverage().due() > 0;
     }
 
     /** Where no food touches the machine, what is missing is to be fixed and stops nothing. */
@@ -84,7 +84,7 @@ class StrangeProceduresTest {
         Procedure p = DemoSite.procedure(name);
         List<Step> twice = new ArrayList<>();
         p.steps().forEach(s -> twice.addAll(List.of(s, s)));
-        assertEquals(DemoSite.verify(p).coverage().due(), verdict(p, twice).coverage().due(), name);
+        assertEquals(DemoSite.judged(p).coverage().due(), verdict(p, twice).coverage().due(), name);
         for (Step s : p.steps()) {
             Verdict v = verdict(p, Collections.nCopies(100, s));
             assertTrue(!cleans(p) || caught(p, v), s.id());
@@ -129,7 +129,7 @@ class StrangeProceduresTest {
         }
         Notation.Read read = notation.read(String.join("\n", loud));
         if (read.slips().isEmpty()) {
-            Verdict v = DemoSite.verify(ProcedureFormat.read(read.document(), sheet, IDS));
+            Verdict v = DemoSite.judged(ProcedureFormat.read(read.document(), sheet, IDS));
             assertEquals(0, v.stops(), name + " " + v.findings());
         }
     }
@@ -146,7 +146,7 @@ class StrangeProceduresTest {
         boolean figures = !bare.equals(notation.write(d));
         assertTrue(figures, name);
         if (read.slips().isEmpty()) {
-            Verdict v = DemoSite.verify(ProcedureFormat.read(read.document(), sheet, IDS));
+            Verdict v = DemoSite.judged(ProcedureFormat.read(read.document(), sheet, IDS));
             assertFalse(v.stops() + v.fixes() == 0, name);
         }
     }

@@ -46,35 +46,65 @@ public final class OtherUseByLabel extends BookRule {
                 wants(a, c.label().other(use), wants);
             }
             if (!wants.isEmpty()) {
-                out.report(info)
-                        .cause(use == null ? "floor" : use)
-                        .items(m.surfaceIds(List.of(s)))
-                        .source(c == null ? "label" : "label of " + c.name())
-                        .says(
-                                Text.of(
-                                        "other-use.is-to-sanitize",
-                                        "Step {0} is to sanitize {1}{2}; it takes {3}.",
-                                        m.number(),
-                                        m.sheet().names(m.surfaceIds(List.of(s))),
-                                        a.solution().strength() == null
-                                                ? ""
-                                                : Text.of(
-                                                        "other-use.at",
-                                                        " at {0}",
-                                                        a.solution().strength().shown()),
-                                        wants),
-                                Text.of(
-                                        "other-use.a-weak-foot-bath",
-                                        "A weak foot bath carries germs from room to room on every sole."))
-                        .deny(List.of(s));
+                Findings.Report r =
+                        out.report(info)
+                                .cause(use == null ? "floor" : use)
+                                .items(m.surfaceIds(List.of(s)))
+                                .source(c == null ? "label" : "label of " + c.name())
+                                .says(
+                                        Text.of(
+                                                "other-use.is-to-sanitize",
+                                                "Step {0} is to sanitize {1}{2}; it takes {3}.",
+                                                m.number(),
+                                                m.sheet().names(m.surfaceIds(List.of(s))),
+                                                a.solution().strength() == null
+                                                        ? ""
+                                                        : Text.of(
+                                                                "other-use.at",
+                                                                " at {0}",
+                                                                a.solution().strength().shown()),
+                                                wants),
+                                        Text.of(
+                                                "other-use.a-weak-foot-bath",
+                                                "A weak foot bath carries germs from room to room on every sole."))
+                                .deny(List.of(s));
+                Label.OtherUse on = c == null ? null : c.label().other(use);
+                if (on != null) {
+                    r.propose(
+                            Text.of("other-use.as-the-label-says", "As its label says"),
+                            change(m, m.step().with(asTheLabelSays(a, on))));
+                }
             }
         }
+    }
+
+    private static Action.Sanitize asTheLabelSays(Action.Sanitize a, Label.OtherUse on) {
+        Dosage is = a.solution().strength();
+        boolean right =
+                is != null
+                        && atLeast(is, on.least())
+                        && (on.most() == null || atLeast(on.most(), is));
+        Dosage middle =
+                on.least() instanceof Strength low && on.most() instanceof Strength high
+                        ? new Strength((low.mgPerL() + high.mgPerL()) / 2)
+                        : on.least();
+        Duration wet = on.contact();
+        return new Action.Sanitize(
+                a.items(),
+                right ? a.solution() : a.solution().withStrength(middle),
+                a.method(),
+                wet == null || a.contact() != null && a.contact().compareTo(wet) >= 0
+                        ? a.contact()
+                        : wet,
+                a.readings());
     }
 
     private static void wants(Action.Sanitize a, Label.@Nullable OtherUse on, List<Object> wants) {
         if (on == null) {
             wants.add(
-                    Text.of("other-use.a-product", "a product whose label gives a strength for it"));
+                    Text.of(
+                            "other-use.a-product",
+                            "a product whose label gives a strength for it"));
             return;
         }
         Dosage is = a.solution().strength();

@@ -34,7 +34,7 @@ public final class SanitizerStrength extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Sanitize step) 
+        if (!(m.action() instanceof Action.Sanitize step)
                 || m.named().isEmpty()
                 || SanitizerUse.beside(m)) {
             return;

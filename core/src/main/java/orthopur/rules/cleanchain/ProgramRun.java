@@ -108,8 +108,7 @@ public final class ProgramRun extends BookRule {
         boolean later =
                 m.later(
                         x ->
-                                x instanceof Action.RunProgram r
-                                                && flushing.contains(r.program())
+                                x instanceof Action.RunProgram r && flushing.contains(r.program())
                                         || x instanceof Action.Rinse rinse
                                                 && rinse.endPoint() == Action.EndPoint.TAP_PH);
         if (!later) {

@@ -26,7 +26,8 @@ public final class CarriedOnFittings extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         switch (m.action()) {
-            case Action.Remove _, Action.Shift _, Action.Install _, Action.Return _ -> moved(m, out);
+            case Action.Remove _, Action.Shift _, Action.Install _, Action.Return _ ->
+                    moved(m, out);
             case Action.Unfit a -> takenOff(m, a, out);
             default -> {}
         }
@@ -89,6 +90,7 @@ public final class CarriedOnFittings extends BookRule {
 
     private static Text drops() {
         return Text.of(
-                "carried-on-fittings.it-drops", "Nothing else holds it: it drops on hands and feet.");
+                "carried-on-fittings.it-drops",
+                "Nothing else holds it: it drops on hands and feet.");
     }
 }

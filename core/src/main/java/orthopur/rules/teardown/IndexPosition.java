@@ -116,8 +116,7 @@ public final class IndexPosition extends BookRule {
                 };
         for (int p : treats ? m.parts() : List.<Integer>of()) {
             Part part = m.sheet().part(p);
-            boolean passes =
-                    !part.removable() && part.moving().index() != null && part.count() > 1;
+            boolean passes = !part.removable() && part.moving().index() != null && part.count() > 1;
             if (!passes
                     || m.procedure()
                             .loops(
