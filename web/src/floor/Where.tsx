@@ -1,4 +1,5 @@
 import type { Schemas } from "../api/client";
+import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
 
@@ -17,19 +18,11 @@ export function Where({ sheet, lit }: Props) {
       : names.join(", ");
   return (
     <figure className="where">
-      <svg
-        viewBox={`-8 -8 ${outline.width + 16} ${outline.height - 30}`}
-        role="img"
-        aria-label={say(
-          "floor.where.where",
-          "Where: {0}",
-          shown || say("floor.where.the-machine", "the machine"),
-        )}
-      >
-        {outline.shapes.map((s) => (
-          <path key={s.part} d={s.path} className={lit.includes(s.part) ? "where-lit" : "where-part"} />
-        ))}
-      </svg>
+      <OutlineDrawing
+        outline={outline}
+        lit={lit}
+        label={say("floor.where.where", "Where: {0}", shown || say("floor.where.the-machine", "the machine"))}
+      />
       <figcaption>{shown}</figcaption>
     </figure>
   );

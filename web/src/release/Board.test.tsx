@@ -8,6 +8,7 @@ const NOW = Date.parse("2027-02-01T23:00:00Z");
 const machine = (code: string, standing: string, more = {}) => ({
   code,
   name: `Machine ${code}`,
+  room: "Prep room",
   standing,
   over: false,
   waits: "",
@@ -77,9 +78,23 @@ describe("the board", () => {
     expect(a.getByText("tray soaking: 5 min left")).toBeTruthy();
     expect(a.getByText("rod soaking: time is up")).toBeTruthy();
     expect(a.getByText("Step 20: 62 mg/L at 18 °C is not in.")).toBeTruthy();
-    expect(a.getByText("1 thing went wrong")).toBeTruthy();
-    expect(a.getByText("2 entries do not fit")).toBeTruthy();
+    expect(a.getByText("Read 1 deviation before you release it")).toHaveProperty("pathname", "/release/r1");
+    expect(a.getByText("Look at 2 entries that do not fit the round")).toHaveProperty(
+      "pathname",
+      "/logbook/r1",
+    );
     expect(a.getByRole("link", { name: "To the round" })).toHaveProperty("pathname", "/floor/r1");
+  });
+
+  it("stands by room, and says what is out of use rather than how it stood", async () => {
+    page([
+      machine("A1", "RELEASED", { since: NOW, out: { since: NOW, why: "burner", who: "Ilse" } }),
+      machine("B1", "DIRTY", { room: "Bakery" }),
+    ]);
+    const prep = within(await screen.findByRole("list", { name: "Prep room" }));
+    expect(prep.getByText("out of use")).toBeTruthy();
+    expect(prep.getByText("burner")).toBeTruthy();
+    expect(prep.queryByText("B1")).toBeNull();
   });
 
   it("names who is locked on where", async () => {

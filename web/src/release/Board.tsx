@@ -30,6 +30,7 @@ export default function Board({ wall = false }: { wall?: boolean }) {
     queryFn: () => unwrap(api.GET("/api/procedures/lapsed")),
   });
   const now = useNow();
+  const clock = useClock();
   const lost = connection === "lost" || board.isError;
 
   const body = (
@@ -45,6 +46,7 @@ export default function Board({ wall = false }: { wall?: boolean }) {
             )}
           </output>
         )}
+        {wall && <span className="wall-clock">{clock.time(now)}</span>}
         {!wall && (
           <a className="btn" href="/wall">
             {say("release.board.for-the-wall", "For the wall")}
@@ -74,15 +76,31 @@ export default function Board({ wall = false }: { wall?: boolean }) {
       {board.data?.length === 0 && (
         <p>{say("release.board.no-machine-has-a-sheet-yet", "No machine has a sheet yet.")}</p>
       )}
-      <ul className="board" aria-label={say("release.board.machines", "Machines")}>
-        {board.data?.map((m) => (
-          <Row key={m.code} m={m} now={now} wall={wall} />
+      <div className="board">
+        {roomsOf(board.data ?? []).map(([room, machines]) => (
+          <section key={room} className="board-room">
+            <h2>{told(room)}</h2>
+            <ul aria-label={told(room)}>
+              {machines.map((m) => (
+                <Row key={m.code} m={m} now={now} wall={wall} />
+              ))}
+            </ul>
+          </section>
         ))}
-      </ul>
+      </div>
       {board.data && <LocksOn machines={board.data} />}
     </>
   );
   return <main className={wall ? "wall" : "page"}>{body}</main>;
+}
+
+/** By room, as somebody walks through them: the largest first. */
+function roomsOf(machines: Machine[]): [string, Machine[]][] {
+  const rooms = new Map<string, Machine[]>();
+  for (const m of machines) {
+    rooms.set(m.room, [...(rooms.get(m.room) ?? []), m]);
+  }
+  return [...rooms].sort(([a, p], [b, q]) => q.length - p.length || a.localeCompare(b));
 }
 
 function useNow(): number {
@@ -105,14 +123,16 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
   const clock = useClock();
   return (
     <li className={m.over ? "over" : ""}>
-      <Shape standing={m.standing} />
+      <Shape standing={m.standing} out={m.out != null} />
       <div>
         <strong>{m.code}</strong> {told(m.name)}
         <p className="board-standing">
-          {STANDING[m.standing]}
-          {m.since &&
+          {m.out ? say("release.board.out-of-use", "out of use") : STANDING[m.standing]}
+          {!m.out &&
+            m.since &&
             say("release.board.since", ", since {0} ({1})", clock.time(m.since), lasts(now - m.since))}
-          {m.until &&
+          {!m.out &&
+            m.until &&
             (m.over
               ? say("release.board.over-its-time-since", ", over its time since {0}", clock.time(m.until))
               : say(
@@ -122,61 +142,74 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
                   lasts(m.until - now),
                 ))}
         </p>
-        {m.waits && <p className="quiet">{upper(told(m.waits))}.</p>}
+        {m.out && <p className="quiet">{m.out.why}</p>}
+        {!m.out && m.waits && <p className="quiet">{upper(told(m.waits))}.</p>}
+        <RoundOf m={m} now={now} wall={wall} />
+        {!wall && <Actions m={m} />}
       </div>
-      <div className="board-round">
-        {m.standing === "CLEANING" && (
-          <>
-            <p>
-              {told(m.title ?? "")}, {m.who}
-            </p>
-            <p className="quiet">
-              {say(
-                "release.board.of-steps",
-                "{0}{1} of {2} steps",
-                m.phase ? `${told(m.phase)}, ` : "",
-                m.done,
-                m.steps,
-              )}
-            </p>
-            <Progress done={m.done} steps={m.steps} />
-            {m.timers.map((t) => (
-              <p key={t.name} className={t.ends <= now ? "board-up" : "quiet"}>
-                {t.name}:{" "}
-                {t.ends <= now
-                  ? say("release.board.time-is-up", "time is up")
-                  : say("release.board.left", "{0} left", lasts(t.ends - now))}
-              </p>
-            ))}
-          </>
-        )}
-        {m.alarms.map((a) => (
-          <p key={a} className="board-up">
-            {a}
-          </p>
-        ))}
-        {m.troubles > 0 && (
-          <p className="board-up">
-            {say(
-              "release.board.things-went-wrong",
-              "{0, plural, one {# thing went} other {# things went}} wrong",
-              m.troubles,
-            )}
-          </p>
-        )}
-        {m.differences > 0 && (
-          <p className="board-up">
-            {say(
-              "release.board.entries-do-not-fit",
-              "{0, plural, one {# entry does} other {# entries do}} not fit",
-              m.differences,
-            )}
-          </p>
-        )}
-      </div>
-      {!wall && <Actions m={m} />}
     </li>
   );
+}
+
+/** How far its round is, and what somebody has to read in it. */
+function RoundOf({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
+  return (
+    <>
+      {m.standing === "CLEANING" && (
+        <>
+          <p>
+            {told(m.title ?? "")}, {m.who}
+          </p>
+          <p className="quiet">
+            {say(
+              "release.board.of-steps",
+              "{0}{1} of {2} steps",
+              m.phase ? `${told(m.phase)}, ` : "",
+              m.done,
+              m.steps,
+            )}
+          </p>
+          <Progress done={m.done} steps={m.steps} />
+          {m.timers.map((t) => (
+            <p key={t.name} className={t.ends <= now ? "board-up" : "quiet"}>
+              {t.name}:{" "}
+              {t.ends <= now
+                ? say("release.board.time-is-up", "time is up")
+                : say("release.board.left", "{0} left", lasts(t.ends - now))}
+            </p>
+          ))}
+        </>
+      )}
+      {m.alarms.map((a) => (
+        <p key={a} className="board-up">
+          {a}
+        </p>
+      ))}
+      {m.troubles > 0 && (
+        <ToRead to={`/release/${m.round}`} wall={wall}>
+          {say(
+            "release.board.deviations-to-read",
+            "Read {0, plural, one {# deviation} other {# deviations}} before you release it",
+            m.troubles,
+          )}
+        </ToRead>
+      )}
+      {m.differences > 0 && (
+        <ToRead to={`/logbook/${m.round}`} wall={wall}>
+          {say(
+            "release.board.entries-to-look-at",
+            "Look at {0, plural, one {# entry that does} other {# entries that do}} not fit the round",
+            m.differences,
+          )}
+        </ToRead>
+      )}
+    </>
+  );
+}
+
+/** What is to be done about it, and the way there; on the wall nobody presses. */
+function ToRead({ to, wall, children }: { to: string; wall: boolean; children: string }) {
+  return <p className="board-up">{wall ? children : <Link to={to}>{children}</Link>}</p>;
 }
 
 function Progress({ done, steps }: { done: number; steps: number }) {

@@ -13,7 +13,14 @@ export const STANDING: Record<Standing, string> = {
 };
 
 /** Where a machine stands, as a shape: the same hand as the ribbon's, so that nobody needs the colour. */
-export function Shape({ standing }: { standing: Standing }) {
+export function Shape({ standing, out = false }: { standing: Standing; out?: boolean }) {
+  if (out) {
+    return (
+      <svg className="standing out" viewBox="0 0 44 30" role="presentation">
+        <path d="M4 22H40M4 22V8M40 22V8M12 22V12M20 22V12M28 22V12" />
+      </svg>
+    );
+  }
   return (
     <svg className={`standing ${standing.toLowerCase()}`} viewBox="0 0 44 30" role="presentation">
       {standing === "DIRTY" && <path d="M4 26L14 4M13 26L23 4M22 26L32 4M31 26L41 4" />}

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { say } from "../shared/say";
 import { told, toldTask } from "../shared/texts";
-import { type Block, type Held, type Lane, laneOfWait, lanesOf, type Night } from "./night";
+import { type Block, type Held, type Lane, lanesOf, type Night, waitsOf } from "./night";
 
 type Props = {
   night: Night;
@@ -45,6 +45,7 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
     return () => watch.disconnect();
   }, []);
   const lanes = lanesOf(night, all);
+  const waits = waitsOf(all);
   const lane = new Map<string, Place>();
   const shares = lanes.reduce((sum, l) => sum + share(l, all), 0);
   let right = AXIS;
@@ -153,7 +154,7 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
         {blocks
           .filter((b) => !b.hands)
           .map((b) => (
-            <Wait key={b.id} block={b} place={at0(laneOfWait(b))} y={y} from={giver(b, all, lane)} />
+            <Wait key={b.id} block={b} place={at0(waits.get(b.id) ?? "")} y={y} from={giver(b, all, lane)} />
           ))}
         {blocks
           .filter((b) => b.hands)
@@ -195,10 +196,10 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
 
 type Place = { x: number; wide: number };
 
-/** Who only releases needs less room than who cleans; a place needs least. */
+/** Who only releases needs less room than who cleans; what runs by itself needs least. */
 function share(l: Lane, all: Block[]): number {
   const works = all.some((b) => b.people.includes(l.id) && !b.id.endsWith("/release"));
-  return l.kind === "person" ? (works ? 11 : 5) : l.kind === "place" ? 4 : 3;
+  return l.kind === "person" ? (works ? 11 : 5) : 4;
 }
 
 /** A code without the letters that all machines of the site share. */
@@ -224,20 +225,25 @@ type HeadProps = { lane: Lane; place: Place; bottom: number; first: boolean };
 
 function LaneHead({ lane, place, bottom, first }: HeadProps) {
   const person = lane.kind === "person";
-  const head = person
-    ? first
-      ? lane.name.split(" ")[0]
-      : lane.name
-    : lane.kind === "machine"
-      ? short(lane.name)
-      : told(lane.name);
+  const head = person ? (first ? lane.name.split(" ")[0] : lane.name) : told(lane.name);
+  const narrow = head.length * LETTER > place.wide - 4;
   return (
     <g className={`night-lane ${lane.kind}`}>
       <title>{lane.name}</title>
       <path d={`M${place.x} ${TOP - 6}V${bottom}`} />
-      <text x={place.x + (person ? 6 : place.wide / 2)} y={20} textAnchor={person ? "start" : "middle"}>
-        {/* What hangs in a machine has its name beside it; a head that does not fit says nothing. */}
-        {lane.kind === "machine" && head.length * LETTER > place.wide ? "" : cut(head, place.wide - 4)}
+      <text
+        x={place.x + (person ? 6 : place.wide / 2)}
+        y={lane.kind === "place" && narrow ? 10 : 20}
+        textAnchor={person ? "start" : "middle"}
+      >
+        {/* What hangs in a machine has its name beside it. A place of two words stands in two lines. */}
+        {lane.kind === "place" && narrow && head.includes(" ")
+          ? head.split(" ").map((word, n) => (
+              <tspan key={word} x={place.x + place.wide / 2} dy={n === 0 ? 0 : 14}>
+                {cut(word, place.wide)}
+              </tspan>
+            ))
+          : lane.kind !== "machine" && cut(head, place.wide - 4)}
       </text>
     </g>
   );

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { blocksOf, laneOfWait, lanesOf, type Night, readyOf } from "./night";
+import { blocksOf, lanesOf, type Night, readyOf, waitsOf } from "./night";
 
 const task = (id: string, people: string[], place: string | null, from: number, to: number) => ({
   id,
@@ -61,7 +61,20 @@ describe("the night as it is drawn", () => {
       "place sink",
       "machine QK-OV1",
     ]);
-    expect(laneOfWait(blocks[1])).toBe("sink");
+    expect(waitsOf(blocks).get(blocks[1].id)).toBe("sink");
+  });
+
+  it("hangs what stands in its own machine below one another, apart enough to read both names", () => {
+    const wait = (machine: string, from: number, to: number) => ({
+      ...blocks[2],
+      id: `${machine}/${from}`,
+      machine,
+      from,
+      to,
+    });
+    const lanes = waitsOf([wait("QK-A1", 0, 60), wait("QK-B1", 60, 90), wait("QK-C1", 74, 80)]);
+    expect(lanes.get("QK-C1/74")).toBe(lanes.get("QK-A1/0"));
+    expect(lanes.get("QK-B1/60")).not.toBe(lanes.get("QK-A1/0"));
   });
 
   it("says what is ready when, what is not planned first", () => {

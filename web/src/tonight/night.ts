@@ -64,7 +64,9 @@ export function movesOf(night: Night, moves: Move[]): { person: string; name: st
 /** Who has something to do, then the places in which something lies by itself. */
 export function lanesOf(night: Night, blocks: Block[]): Lane[] {
   const busy = new Set(blocks.flatMap((b) => b.people));
-  const held = new Set(blocks.filter((b) => !b.hands).map((b) => laneOfWait(b)));
+  const lane = waitsOf(blocks);
+  const held = new Set(lane.values());
+  const inside = [...held].filter((h) => h.startsWith(AT)).sort();
   return [
     ...night.people
       .filter((p) => busy.has(p.id))
@@ -72,17 +74,38 @@ export function lanesOf(night: Night, blocks: Block[]): Lane[] {
     ...night.places
       .filter((p) => held.has(p.id))
       .map((p) => ({ id: p.id, name: p.name, kind: "place" as const })),
-    ...[...held]
-      .filter((h) => h.startsWith(AT))
-      .sort()
-      .map((h) => ({ id: h, name: h.slice(AT.length), kind: "machine" as const })),
+    ...inside.map((h) => ({
+      id: h,
+      name: [...new Set(blocks.filter((b) => lane.get(b.id) === h).map((b) => b.machine))].join(", "),
+      kind: "machine" as const,
+    })),
   ];
 }
 
 const AT = "at ";
 
-/** What runs by itself lies in a place, or in the machine. */
-export const laneOfWait = (b: Block) => b.place ?? `${AT}${b.machine}`;
+/** Minutes between two that hang one below the other, so that their names stay apart. */
+const APART = 14;
+
+/**
+ * In which lane each thing hangs that runs by itself: in the place where it lies; what stands in its own machine
+ * shares lanes with others of that kind, one below the other, since each has its machine beside it.
+ */
+export function waitsOf(blocks: Block[]): Map<string, string> {
+  const lane = new Map<string, string>();
+  const ends: number[] = [];
+  for (const b of [...blocks].filter((x) => !x.hands).sort((p, q) => p.from - q.from)) {
+    if (b.place) {
+      lane.set(b.id, b.place);
+      continue;
+    }
+    const free = ends.findIndex((end) => end + APART <= b.from);
+    const at = free < 0 ? ends.length : free;
+    ends[at] = b.to;
+    lane.set(b.id, `${AT}${String(at).padStart(2, "0")}`);
+  }
+  return lane;
+}
 
 /** When each machine is ready, the latest first. */
 export function readyOf(night: Night, blocks: Block[]) {

@@ -11,7 +11,6 @@ import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -220,8 +219,10 @@ class DemoNights {
 
     // --- the rounds of a night ------------------------------------------------------------------
 
-    private static Map<String, List<String>> work(int days) {
-        Map<String, List<String>> all = new LinkedHashMap<>();
+    /** What somebody does one after the other; who waits for a machine to dry begins another. */
+    private record Turn(String name, List<String> procedures) {}
+
+    private static List<Turn> work(int days) {
         List<String> maren = new ArrayList<>();
         List<String> tobiah = new ArrayList<>();
         List<String> pell = new ArrayList<>();
@@ -249,27 +250,38 @@ class DemoNights {
         if (days % 30 == 12) {
             maren.add("qk-sl1-oiling");
         }
-        all.put("Maren Oyelaran", maren);
-        all.put("Tobiah Renn", tobiah);
-        all.put("Pell Okonjo", pell);
+        List<Turn> all = new ArrayList<>();
+        all.add(new Turn("Maren Oyelaran", maren));
+        all.add(new Turn("Tobiah Renn", tobiah));
+        all.add(new Turn("Pell Okonjo", pell));
+        if (full) {
+            maren.addAll(List.of("qk-gr1-daily", "qk-ww2-daily"));
+            tobiah.addAll(List.of("qk-cv1-daily", "qk-sh1-daily"));
+            all.add(
+                    new Turn(
+                            "Dagny Sollis",
+                            List.of("qk-to1-daily", "qk-ov2-daily", "qk-ar1-daily")));
+            all.add(
+                    new Turn(
+                            "Pell Okonjo",
+                            List.of("qk-ds2-daily", "qk-ww1-daily", "qk-rt1-daily")));
+        }
         return all;
     }
 
     private void night(int days) {
         List<Played> open = new ArrayList<>();
         long begin = at(days, BEGIN).toEpochMilli();
-        work(days)
-                .forEach(
-                        (name, ids) -> {
-                            if (!ids.isEmpty()) {
-                                open.add(
-                                        new Played(
-                                                person(name),
-                                                new ArrayDeque<>(ids),
-                                                begin + random.nextInt(12) * MINUTE,
-                                                days));
-                            }
-                        });
+        for (Turn turn : work(days)) {
+            if (!turn.procedures().isEmpty()) {
+                open.add(
+                        new Played(
+                                person(turn.name()),
+                                new ArrayDeque<>(turn.procedures()),
+                                begin + random.nextInt(12) * MINUTE,
+                                days));
+            }
+        }
         while (!open.isEmpty()) {
             Played next =
                     open.stream().min(Comparator.comparingLong((Played p) -> p.at)).orElseThrow();

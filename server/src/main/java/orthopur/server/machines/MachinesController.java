@@ -31,7 +31,8 @@ class MachinesController {
         this.premises = premises;
     }
 
-    record MachineRow(String code, String name, String room, int version) {}
+    record MachineRow(
+            String code, String name, String room, int version, @Nullable Outline outline) {}
 
     /** What the screens need of a sheet; the whole of it is in its file format. */
     record SheetView(
@@ -78,7 +79,10 @@ class MachinesController {
     @GetMapping("/machines")
     List<MachineRow> machines() {
         return sheets.all().stream()
-                .map(s -> new MachineRow(s.code(), s.name(), s.room(), s.version()))
+                .map(
+                        s ->
+                                new MachineRow(
+                                        s.code(), s.name(), s.room(), s.version(), s.outline()))
                 .toList();
     }
 

@@ -78,6 +78,7 @@ public class Board {
     record Machine(
             String code,
             String name,
+            String room,
             Standing.Where standing,
             @Nullable Long since,
             @Nullable Long until,
@@ -192,6 +193,7 @@ public class Board {
         return new Machine(
                 sheet.code(),
                 sheet.name(),
+                sheet.room(),
                 stands.where(),
                 stands.since(),
                 stands.until(),

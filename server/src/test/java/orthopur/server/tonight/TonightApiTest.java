@@ -12,17 +12,20 @@ import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
+import orthopur.server.TestClock;
 import tools.jackson.databind.JsonNode;
 
 /** The night of the demo site: planned from what is due, and again from what is tried. */
 @ServerTest(clock = true)
 class TonightApiTest {
     @Autowired MockMvc mvc;
+    @Autowired TestClock now;
     private Client ilse;
 
     @BeforeEach
     void signIn() {
         ilse = Client.ilse(mvc);
+        SmallSite.only(ilse, now.millis());
     }
 
     @Test

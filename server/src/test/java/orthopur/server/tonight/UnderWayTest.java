@@ -36,6 +36,7 @@ class UnderWayTest {
         now.set(EVENING);
         ilse = Client.ilse(mvc);
         maren = Client.maren(mvc);
+        SmallSite.only(ilse, EVENING);
     }
 
     private JsonNode tonight() {
