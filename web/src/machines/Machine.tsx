@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
@@ -140,6 +141,11 @@ export default function Machine() {
               "Power and stored energy, and where to lock it out",
             )}
           </h2>
+          {map.data.energies.length === 0 && (
+            <p className="quiet">
+              {say("machines.machine.no-energy", "Nothing drives it and nothing is stored in it.")}
+            </p>
+          )}
           <ul className="machine-energies">
             {map.data.energies.map((e) => (
               <li key={e.id}>
@@ -161,6 +167,14 @@ export default function Machine() {
           </ul>
         </section>
         <aside className="machine-part" aria-live="polite" aria-label={say("machines.machine.part", "Part")}>
+          {s.outline && (
+            <OutlineDrawing
+              outline={s.outline}
+              lit={part ? [part.id] : (energy?.parts ?? [])}
+              label={say("machines.machine.drawing", "Drawing; what is picked is lit")}
+              onPick={pick}
+            />
+          )}
           {part ? (
             <Detail title={part.name} sentences={part.sentences} more={part.surfaces} />
           ) : energy ? (

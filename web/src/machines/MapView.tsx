@@ -1,5 +1,5 @@
 import ELK from "elkjs/lib/elk.bundled.js";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "../api/client";
 import { say } from "../shared/say";
 import { asked, type Drawn, drawn } from "./layout";
@@ -14,9 +14,22 @@ type Props = {
 
 const elk = new ELK();
 
+/** Names of parts are read at this share of their size. */
+const SMALLEST = 0.75;
+
 /** The parts in columns by the turn in which they come off, with a line from each to what it frees. */
 export function MapView({ map, picked, lit, onPick }: Props) {
   const [d, setDrawn] = useState<Drawn | null>(null);
+  const frame = useRef<HTMLElement>(null);
+  const [room, setRoom] = useState(0);
+  const there = d !== null;
+  useEffect(() => {
+    const watch = new ResizeObserver(([e]) => setRoom(e.contentRect.width));
+    if (there && frame.current) {
+      watch.observe(frame.current);
+    }
+    return () => watch.disconnect();
+  }, [there]);
   useEffect(() => {
     let current = true;
     elk.layout(asked(map)).then((answer) => {
@@ -31,11 +44,12 @@ export function MapView({ map, picked, lit, onPick }: Props) {
   if (!d) {
     return <p className="page-state">{say("machines.map-view.laying-it-out", "Laying it out…")}</p>;
   }
+  // A wide map is drawn smaller, down to what can still be read; only a wider one is scrolled.
+  const zoom = room === 0 ? 1 : Math.min(1, Math.max(SMALLEST, room / d.width));
   return (
-    // Wider maps are scrolled, with the keyboard as well.
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolled region has to take the keyboard
-    <section className="map" aria-label={say("machines.map-view.parts", "Parts")} tabIndex={0}>
-      <div className="map-sheet" style={{ width: d.width, height: d.height }}>
+    <section className="map" ref={frame} aria-label={say("machines.map-view.parts", "Parts")} tabIndex={0}>
+      <div className="map-sheet" style={{ width: d.width, height: d.height, zoom }}>
         <svg width={d.width} height={d.height} role="presentation">
           {d.paths.map((p) => (
             <path

@@ -1,5 +1,6 @@
 import type { Schemas } from "../api/client";
 import { say } from "./say";
+import "./standing.css";
 
 export type Standing = Schemas["Machine"]["standing"];
 

@@ -79,10 +79,7 @@ class MachinesController {
     @GetMapping("/machines")
     List<MachineRow> machines() {
         return sheets.all().stream()
-                .map(
-                        s ->
-                                new MachineRow(
-                                        s.code(), s.name(), s.room(), s.version(), s.outline()))
+                .map(s -> new MachineRow(s.code(), s.name(), s.room(), s.version(), s.outline()))
                 .toList();
     }
 
