@@ -108,7 +108,8 @@ final class PartFaults {
                         n + " of " + part.count() + " " + part.name() + " put back",
                         recount(part, n),
                         part.guard() ? Set.of("T11", "T2") : Set.of("T2"),
-                        Set.of(s.id()));
+                        // A guard is missed where the machine is made live.
+                        part.guard() ? Set.of() : Set.of(s.id()));
             }
             if (part.count() < 1000) {
                 out.changed(

@@ -43,6 +43,7 @@ final class SolutionFaults {
             Chemical c =
                     r.chemicals().get(s.action().chemical() == null ? "" : s.action().chemical());
             switch (s.action()) {
+                case Action.Sanitize a when c != null && besideFood(a) -> beside(s, a, c);
                 case Action.Sanitize a when c != null -> sanitized(i, s, a, c);
                 case Action.Wash a when c != null -> washed(s, a, c);
                 case Action.Soak a when c != null -> soaked(i, s, a, c);
@@ -59,6 +60,47 @@ final class SolutionFaults {
 
     private Action.Sanitize with(Action.Sanitize a, Solution solution) {
         return new Action.Sanitize(a.items(), solution, a.method(), a.contact(), a.readings());
+    }
+
+    /** Whether a step sanitizes only what touches no food: gullies, foot baths. */
+    private boolean besideFood(Action.Sanitize a) {
+        return !a.items().isEmpty()
+                && a.items().stream()
+                        .flatMap(x -> r.surfaces(x).stream())
+                        .allMatch(f -> f.zone() >= 3);
+    }
+
+    /** There the label's figure for that use holds; no food-contact limit does. */
+    private void beside(Step s, Action.Sanitize a, Chemical c) {
+        Solution x = a.solution();
+        a.items().stream()
+                .flatMap(i -> r.surfaces(i).stream())
+                .map(f -> c.label().other(f.use()))
+                .filter(o -> o != null && o.least() instanceof Strength)
+                .distinct()
+                .forEach(
+                        o -> {
+                            for (double f : SHARES) {
+                                double mg = Math.floor(((Strength) o.least()).mgPerL() * f);
+                                out.changed(
+                                        "weaken",
+                                        mg + " mg/L",
+                                        s,
+                                        with(a, x.withStrength(new Strength(mg))),
+                                        "S15");
+                            }
+                            if (o.most() instanceof Strength most) {
+                                out.changed(
+                                        "strengthen",
+                                        "twice the label",
+                                        s,
+                                        with(
+                                                a,
+                                                x.withStrength(new Strength(most.mgPerL() * 2))),
+                                        "S15");
+                            }
+                        });
+        out.changed("not-stated", "strength", s, with(a, x.withStrength(null)), "S15");
     }
 
     private void sanitized(int place, Step s, Action.Sanitize a, Chemical c) {

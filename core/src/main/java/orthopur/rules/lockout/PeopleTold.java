@@ -70,8 +70,23 @@ public final class PeopleTold extends BookRule {
     }
 
     private static boolean last(Moment m) {
-        return !m.later(x -> x instanceof Action.Unlock)
-                && !m.earlier(x -> x instanceof Action.Unlock u && u.told());
+        return !m.later(x -> x instanceof Action.Unlock) && !toldSinceItWasLocked(m);
+    }
+
+    /** Who was told before it was locked once more knows nothing of this start. */
+    private static boolean toldSinceItWasLocked(Moment m) {
+        for (int i = m.place() - 1; i >= 0; i--) {
+            Step s = m.procedure().steps().get(i);
+            if (m.context().configuration().holds(s.when())) {
+                if (s.action() instanceof Action.Lock) {
+                    return false;
+                }
+                if (s.action() instanceof Action.Unlock u && u.told()) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private static boolean locked(Moment m) {

@@ -8,6 +8,7 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -118,6 +119,7 @@ public final class IndexPosition extends BookRule {
             Part part = m.sheet().part(p);
             boolean passes = !part.removable() && part.moving().index() != null && part.count() > 1;
             if (!passes
+                    || m.action() instanceof Action.Inspect && seen(m, p)
                     || m.procedure()
                             .loops(
                                     m.place(),
@@ -141,5 +143,11 @@ public final class IndexPosition extends BookRule {
                                     "Only what lies in front of the hands is reached; the rest goes round dirty."))
                     .deny(m.sheet().surfacesOf(p));
         }
+    }
+
+    /** Looked at once more is no harm: each length has been seen since it was last rinsed. */
+    private static boolean seen(Moment m, int part) {
+        return m.sheet().surfacesOf(part).stream()
+                .allMatch(s -> m.night().facts(s).inspected() != Facts.NEVER);
     }
 }

@@ -29,6 +29,9 @@ public final class RemovalOrder extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Install) {
+            behindShut(m, out);
+        }
         boolean aside = m.action() instanceof Action.Shift;
         if (!aside && !(m.action() instanceof Action.Remove)) {
             return;
@@ -70,6 +73,33 @@ public final class RemovalOrder extends BookRule {
                                             "It cannot come off this way; someone will force it and hurt the part or a hand."));
             for (int f : inFront) {
                 propose(m, p, m.sheet().part(f), r);
+            }
+        }
+    }
+
+    /** Nobody puts a part on through a door that is shut. */
+    private void behindShut(Moment m, Findings out) {
+        for (int p : m.parts()) {
+            List<Integer> shut =
+                    m.sheet().part(p).behind().stream()
+                            .map(m.sheet()::partNamed)
+                            .filter(f -> f >= 0 && !m.sheet().part(f).removable())
+                            .filter(f -> m.night().inTheWay(f) && m.night().off(p) > 0)
+                            .toList();
+            if (!shut.isEmpty() && out.onItem(m.sheet().part(p).id(), RuleId.T1) == null) {
+                out.report(info)
+                        .items(m.partIds(List.of(p)))
+                        .items(m.partIds(shut))
+                        .says(
+                                Text.of(
+                                        "removal-order.puts-on-behind",
+                                        "Step {0} puts {1} on with {2} still shut in front of it.",
+                                        m.number(),
+                                        m.sheet().names(m.partIds(List.of(p))),
+                                        m.sheet().names(m.partIds(shut))),
+                                Text.of(
+                                        "removal-order.nobody-reaches-through",
+                                        "Nobody reaches through what is shut; it is opened in a hurry and stays open."));
             }
         }
     }
