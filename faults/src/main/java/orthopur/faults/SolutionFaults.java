@@ -94,9 +94,7 @@ final class SolutionFaults {
                                         "strengthen",
                                         "twice the label",
                                         s,
-                                        with(
-                                                a,
-                                                x.withStrength(new Strength(most.mgPerL() * 2))),
+                                        with(a, x.withStrength(new Strength(most.mgPerL() * 2))),
                                         "S15");
                             }
                         });
