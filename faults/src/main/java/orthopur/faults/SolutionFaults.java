@@ -98,7 +98,9 @@ final class SolutionFaults {
                                         "S15");
                             }
                         });
-        out.changed("not-stated", "strength", s, with(a, x.withStrength(null)), "S15");
+        Solution unsaid =
+                new Solution(x.chemical(), null, x.temperature(), x.ph(), x.volume(), x.vessel());
+        out.changed("not-stated", "strength", s, with(a, unsaid), "S15");
     }
 
     private void sanitized(int place, Step s, Action.Sanitize a, Chemical c) {
