@@ -225,7 +225,6 @@ function ThisNight() {
             </p>
           )}
           <Waits />
-          <Ready night={night} blocks={blocks} at={at} />
           <Changes
             night={night}
             at={at}
@@ -241,6 +240,8 @@ function ThisNight() {
               <Moved night={night} moves={night.moves} at={at} />
             </section>
           )}
+          {/* As long as the site has machines, so it stands below what is pressed. */}
+          <Ready night={night} blocks={blocks} at={at} />
         </aside>
       </div>
     </main>
