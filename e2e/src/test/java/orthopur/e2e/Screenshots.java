@@ -50,9 +50,9 @@ public final class Screenshots {
             b.go("/due");
             b.page.locator(".due-row").first().waitFor();
             take(b, "due");
-            b.go("/procedures?new=draft");
-            b.page.getByLabel("Frequency").waitFor();
-            take(b, "draft");
+            b.go("/machines");
+            b.page.locator(".shelf-machine svg").first().waitFor();
+            take(b, "machines");
             b.go("/machines/QK-SL1?at=carriage");
             b.page.locator(".map-part").first().waitFor();
             take(b, "machine");

@@ -101,7 +101,8 @@ class SiteChangesTest {
             assertThat(b.text(Pattern.compile("makes 40 L in sink 1, which holds 20 L")).first())
                     .isVisible();
             assertEquals(List.of(), b.axe());
-            b.page.getByLabel("Name of vessel 1").fill("sink 2");
+            b.page.getByLabel("Name of vessel 1", new Page.GetByLabelOptions().setExact(true))
+                    .fill("sink 2");
             assertThat(b.text(Pattern.compile("Another vessel is called")).first()).isVisible();
             b.button("Cancel").click();
             assertThat(b.page.locator(".vessels")).containsText("60 L");
