@@ -440,15 +440,7 @@ final class CleanChain {
         if (!open.isEmpty()) {
             handsBeforeSanitizer();
         }
-        Means.grouped(open, s -> Objects.requireNonNull(work.means.sanitizer(s)))
-                .forEach(
-                        (use, group) ->
-                                bring(
-                                        use,
-                                        work.items(group),
-                                        Action.Method.SPRAY,
-                                        "Spray: " + Words.surfaces(group) + ". ",
-                                        work.means.made()));
+        sprayed(open, "Spray: ");
         for (Part p : work.passing()) {
             sanitizeLengths(p);
         }
@@ -464,17 +456,22 @@ final class CleanChain {
         }
         handsBeforeSanitizer();
         turn(p);
+        script.loop(p.id() + "-sanitized", 1 + sprayed(own, "Spray this length: "));
+    }
+
+    /** What gets the same sanitizer in one step; says in how many. */
+    private int sprayed(List<Surface> some, String verb) {
         Map<Means.Use, List<Surface>> alike =
-                Means.grouped(own, s -> Objects.requireNonNull(work.means.sanitizer(s)));
+                Means.grouped(some, s -> Objects.requireNonNull(work.means.sanitizer(s)));
         alike.forEach(
                 (use, group) ->
                         bring(
                                 use,
                                 work.items(group),
                                 Action.Method.SPRAY,
-                                "Spray this length: " + Words.surfaces(group) + ". ",
+                                verb + Words.surfaces(group) + ". ",
                                 work.means.made()));
-        script.loop(p.id() + "-sanitized", 1 + alike.size());
+        return alike.size();
     }
 
     /** Once before the first sanitizer; later steps put on fresh gloves by themselves. */

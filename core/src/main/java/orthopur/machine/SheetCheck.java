@@ -37,6 +37,7 @@ public final class SheetCheck {
         c.options();
         c.passages();
         c.programs();
+        c.fittings();
         c.upkeep();
         return List.copyOf(c.problems);
     }
@@ -422,6 +423,38 @@ public final class SheetCheck {
                             "There is no energy \""
                                     + program.energies().get(i)
                                     + "\" on this sheet.");
+                }
+            }
+            for (int i = 0; i < program.off().size(); i++) {
+                if (!energies.contains(program.off().get(i))) {
+                    say(
+                            at + "/off/" + i,
+                            "There is no energy \"" + program.off().get(i) + "\" on this sheet.");
+                }
+            }
+            for (int i = 0; i < program.aside().size(); i++) {
+                known(program.aside().get(i), at + "/aside/" + i);
+            }
+        }
+    }
+
+    /** A name that nothing has would let its rule sleep. */
+    private void fittings() {
+        Set<String> fitted = new HashSet<>();
+        for (int f = 0; f < sheet.fittings().size(); f++) {
+            fitted.add(sheet.fittings().get(f).id());
+            String replaces = sheet.fittings().get(f).replaces();
+            if (replaces != null) {
+                known(replaces, "/fittings/" + f + "/replaces");
+            }
+        }
+        for (int p = 0; p < sheet.parts().size(); p++) {
+            List<String> on = sheet.parts().get(p).moving().fittings();
+            for (int i = 0; i < on.size(); i++) {
+                if (!fitted.contains(on.get(i))) {
+                    say(
+                            "/parts/" + p + "/handling/fittings/" + i,
+                            "There is no fitting \"" + on.get(i) + "\" on this sheet.");
                 }
             }
         }

@@ -98,4 +98,33 @@ class SheetErrorsTest {
         }
         assertThrows(IllegalArgumentException.class, () -> Schemas.text("moon"));
     }
+
+    /** A typing slip in what slides, stands in or has to be off would let its rule sleep. */
+    @Test
+    void whatCarriesStandsInOrIsOffIsOnTheSheet() {
+        String unit =
+                DemoSite.text("machines/QK-CV1.json")
+                        .replace("\"replaces\" : \"unit-cap\"", "\"replaces\" : \"cap\"")
+                        .replaceFirst("(\"fittings\" : \\[\\s*)\"unit-rail\"", "$1\"rail\"");
+        assertEquals(
+                List.of(
+                        "There is no part \"cap\" on this sheet.",
+                        "There is no fitting \"rail\" on this sheet."),
+                told(unit));
+        String oven =
+                DemoSite.text("machines/QK-OV2.json")
+                        .replaceFirst("(\"off\" : \\[\\s*)\"humidifier\"", "$1\"steam\"")
+                        .replaceFirst("(\"aside\" : \\[\\s*)\"proofer-door\"", "$1\"hatch\"");
+        assertEquals(
+                List.of(
+                        "There is no energy \"steam\" on this sheet.",
+                        "There is no part \"hatch\" on this sheet."),
+                told(oven));
+    }
+
+    private static List<String> told(String sheet) {
+        return assertThrows(FormatError.class, () -> SheetFormat.read(sheet)).problems().stream()
+                .map(Problem::message)
+                .toList();
+    }
 }
