@@ -1,11 +1,8 @@
-// @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { beep } from "../shared/beep";
 import { NO_SIGNAL, show } from "../testing/page";
 import { Alarms } from "./Alarms";
-
-vi.mock("../shared/beep", () => ({ beep: vi.fn() }));
 
 const machine = (code: string, alarms: string[]) => ({ code, alarms, round: `r-${code}` });
 

@@ -1,10 +1,7 @@
-// @vitest-environment jsdom
 import { fireEvent, screen, within } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { ILSE, MAREN, Problem, show } from "../testing/page";
 import Due from "./Due";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const HOUR = 3_600_000;
 const NOW = Date.parse("2026-03-06T12:00:00Z");

@@ -1,11 +1,8 @@
-// @vitest-environment jsdom
 import "fake-indexeddb/auto";
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { ILSE, Problem, show, WAITS } from "../testing/page";
 import { Parts } from "./Parts";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const ANSELM = { name: "Anselm Crake", role: "AUDITOR", person: "8" };
 const said = (english: string) => ({ id: "x", english, args: [] });

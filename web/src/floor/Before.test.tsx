@@ -1,10 +1,7 @@
-// @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { MAREN, NO_SIGNAL, Problem, show, WAITS } from "../testing/page";
 import Before from "./Before";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const VIEW = {
   procedure: "saw",

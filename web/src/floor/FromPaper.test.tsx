@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
 import { asSent } from "../round/outbox";

@@ -1,10 +1,7 @@
-// @vitest-environment jsdom
 import { screen, waitFor, within } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { NO_SIGNAL, Problem, show } from "../testing/page";
 import { NextForMe } from "./NextForMe";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const FROM = Date.parse("2026-11-30T21:00:00Z");
 const NIGHT = {

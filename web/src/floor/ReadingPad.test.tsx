@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";

@@ -1,24 +1,26 @@
-// @vitest-environment jsdom
-import { cleanup, render, screen } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { render, screen } from "@testing-library/react";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Running } from "../round/core";
 import { set } from "../shared/settings";
 import { Timers } from "./Timers";
 
-vi.mock("../shared/session", () => ({ useSite: () => ({ data: undefined }) }));
-
 const SOAK = { step: "soak", name: "tray soaking, sink 1", ends: 1_600_000 };
 const contact = (ends: number) => ({ step: "sanitize", name: "contact", ends });
 const vibrate = vi.fn();
+const noSite = new QueryClient({ defaultOptions: { queries: { enabled: false } } });
 
-const shown = (at: number, ...running: Running[]) => <Timers running={running} at={at} />;
+const shown = (at: number, ...running: Running[]) => (
+  <QueryClientProvider client={noSite}>
+    <Timers running={running} at={at} />
+  </QueryClientProvider>
+);
 
 beforeEach(() => {
   Object.defineProperty(navigator, "vibrate", { value: vibrate, configurable: true });
   vibrate.mockReset();
   set({ sound: false, vibrate: true });
 });
-afterEach(cleanup);
 
 describe("what runs on over the steps", () => {
   it("counts down to the second", () => {

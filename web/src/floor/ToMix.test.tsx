@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { fireEvent, screen } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { PACK } from "../testing/mixing";

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { renderHook, waitFor } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
 import { keepForGood, useStayAwake } from "./stayAwake";

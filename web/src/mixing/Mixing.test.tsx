@@ -1,12 +1,9 @@
-// @vitest-environment jsdom
 import { fireEvent, screen } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import * as enter from "../round/entries";
 import { PACK } from "../testing/mixing";
 import { MAREN, show } from "../testing/page";
 import Mixing from "./Mixing";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 function bench(at = "/mixing", answers = {}) {
   return show(

@@ -1,12 +1,9 @@
-// @vitest-environment jsdom
 import { screen, within } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import * as enter from "../round/entries";
 import { PACK } from "../testing/mixing";
 import { MAREN, show } from "../testing/page";
 import Mixing from "./Mixing";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const DAY = 86_400_000;
 const known = (entry: unknown, at: number) => ({ entry, who: "Ilse Varga", person: "1", at });

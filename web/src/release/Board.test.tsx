@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { ILSE, NO_SIGNAL, Problem, show } from "../testing/page";

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";

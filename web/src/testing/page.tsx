@@ -1,20 +1,15 @@
 import { MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, configure, render } from "@testing-library/react";
+import { render } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
-import "fake-indexeddb/auto";
 import type { ReactNode } from "react";
 import { createMemoryRouter, RouterProvider } from "react-router";
-import { afterEach, vi } from "vitest";
-import { db } from "../shared/kept";
+import { vi } from "vitest";
 
 /* A screen by itself: what the server would answer is written down, what is sent is kept. */
 
 type Answer = unknown | ((body: unknown) => Answer) | Problem;
 type Sent = { method: string; path: string; body: unknown };
-
-// Time out late: a machine that builds beside it is slow, not wrong.
-configure({ asyncUtilTimeout: 5000 });
 
 /** What the server refuses with. */
 export class Problem {
@@ -52,31 +47,6 @@ export const ILSE = { name: "Ilse Varga", role: "SUPERVISOR", person: "1" };
 
 /** The site with other ways. */
 export const siteWith = (ways: object) => ({ ...SITE, ways: { ...SITE.ways, ...ways } });
-
-globalThis.ResizeObserver ??= class {
-  observe() {}
-  unobserve() {}
-  disconnect() {}
-} as unknown as typeof ResizeObserver;
-window.matchMedia ??= ((query: string) => ({
-  matches: false,
-  media: query,
-  addEventListener() {},
-  removeEventListener() {},
-  addListener() {},
-  removeListener() {},
-})) as unknown as typeof window.matchMedia;
-// Leaving a pressed key or pointer is of no concern here, and the page has no layout to scroll.
-Element.prototype.scrollIntoView ??= () => undefined;
-
-afterEach(async () => {
-  cleanup();
-  vi.unstubAllGlobals();
-  localStorage.clear();
-  for (const store of ["entries", "photos", "heard"] as const) {
-    await (await db()).clear(store);
-  }
-});
 
 /** Shows something at an address; answers are by "GET /api/…", the site and a session are there unless said otherwise. */
 export function show(what: ReactNode, answers: Record<string, Answer> = {}, address = "/", route = "/*") {

@@ -1,11 +1,8 @@
-// @vitest-environment jsdom
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { ILSE, Problem, show } from "../testing/page";
 import "fake-indexeddb/auto";
 import Tonight from "./Tonight";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const FROM = Date.parse("2026-11-29T21:00:00Z");
 const text = (english: string) => ({ id: "x", english, args: [] });

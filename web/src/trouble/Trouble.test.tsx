@@ -1,10 +1,7 @@
-// @vitest-environment jsdom
 import { screen, within } from "@testing-library/react";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { MAREN, Problem, show } from "../testing/page";
 import Trouble from "./Trouble";
-
-vi.mock("../shared/live", () => ({ useLive: () => "live" }));
 
 const step = (over: object) => ({
   because: "SHEET",
