@@ -22,6 +22,7 @@ import orthopur.round.Role;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.custody.Custody;
 import orthopur.server.platform.Said;
+import orthopur.server.platform.Memo;
 import orthopur.server.platform.StoredJson;
 import orthopur.text.Text;
 import tools.jackson.core.type.TypeReference;
@@ -35,6 +36,7 @@ public class RoundLog {
     private final DSLContext db;
     private final StoredJson json;
     private final Custody custody;
+    private final Memo<String, RoundPack> packs = new Memo<>(64);
 
     RoundLog(DSLContext db, StoredJson json, Custody custody) {
         this.custody = custody;
@@ -94,7 +96,7 @@ public class RoundLog {
                         .from(PACK)
                         .where(PACK.HASH.eq(hash))
                         .fetchSingle(PACK.DOCUMENT);
-        return json.read(document, RoundPack.class);
+        return packs.of(document, d -> json.read(d, RoundPack.class));
     }
 
     /** The entries of a round, or of the site, in the order in which they were taken in. */

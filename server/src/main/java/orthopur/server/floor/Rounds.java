@@ -23,6 +23,7 @@ import orthopur.round.Entry;
 import orthopur.round.Progress;
 import orthopur.round.Refused;
 import orthopur.round.Written;
+import orthopur.procedure.Action;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.rules.lockout.OldEnough;
@@ -38,6 +39,7 @@ import orthopur.server.people.Person;
 import orthopur.server.people.Renamed;
 import orthopur.server.people.Training;
 import orthopur.server.platform.Bell;
+import orthopur.server.platform.Memo;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Lapsed;
 import orthopur.server.procedures.Procedures;
@@ -68,6 +70,8 @@ public class Rounds {
     private final Intake intake;
     private final Custody custody;
     private final Lapsed lapsed;
+
+    private final Memo<Planned, RoundPack> packs = new Memo<>(64);
 
     /** Rounds as they were folded last; one that goes is folded anew when it is asked for. */
     private final Map<String, Replay> live =
@@ -177,13 +181,25 @@ public class Rounds {
 
     /** The round as it would be carried out if it started now. */
     RoundPack compile(Procedures.Approved approved) {
-        Premises.Now s = premises.now();
+        return packs.of(
+                new Planned(
+                        approved,
+                        premises.now(),
+                        lastServices.flows(approved.sheet().code())),
+                Rounds::compile);
+    }
+
+    /** All that a pack is compiled from. */
+    private record Planned(
+            Procedures.Approved approved, Premises.Now site, Map<String, Action.Flow> flows) {}
+
+    private static RoundPack compile(Planned p) {
         return PackCompiler.compile(
-                approved.procedure(),
-                approved.version(),
-                approved.sheet(),
-                s.context().withLastFlows(lastServices.flows(approved.sheet().code())),
-                s.site().instruments());
+                p.approved().procedure(),
+                p.approved().version(),
+                p.approved().sheet(),
+                p.site().context().withLastFlows(p.flows()),
+                p.site().site().instruments());
     }
 
     /**

@@ -25,6 +25,7 @@ import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
 import orthopur.server.people.Signature;
+import orthopur.server.platform.Memo;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
 
@@ -36,6 +37,7 @@ public class Premises {
     private final Clock clock;
     private final LastServices lastServices;
     private volatile @Nullable Now kept;
+    private final Memo<Documents, Now> made = new Memo<>(4);
 
     Premises(DSLContext db, SiteBook siteBook, Clock clock, LastServices lastServices) {
         this.db = db;
@@ -133,14 +135,25 @@ public class Premises {
     public Now now() {
         Now s = mayNotHold() ? null : kept;
         if (s == null) {
-            Site site = Site.read(get("site"));
-            List<Chemical> chemicals = ChemicalsFormat.read(get("chemicals"));
-            s = new Now(site, chemicals, site.context(siteBook.book(), chemicals));
+            s =
+                    made.of(
+                            new Documents(get("site"), get("chemicals"), siteBook.changes()),
+                            this::read);
             if (!mayNotHold()) {
                 kept = s;
             }
         }
         return s;
+    }
+
+    /** All that a {@link Now} is made from. */
+    private record Documents(String site, String chemicals, List<SiteBook.Change> figures) {}
+
+    private Now read(Documents from) {
+        Site site = Site.read(from.site());
+        List<Chemical> chemicals = ChemicalsFormat.read(from.chemicals());
+        return new Now(
+                site, chemicals, site.context(SiteBook.book(from.figures()), chemicals));
     }
 
     private String get(String kind) {

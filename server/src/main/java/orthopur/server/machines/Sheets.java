@@ -20,6 +20,7 @@ import orthopur.machine.Problem;
 import orthopur.machine.SheetCheck;
 import orthopur.machine.SiteFit;
 import orthopur.server.people.Signature;
+import orthopur.server.platform.Memo;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.text.Text;
@@ -32,6 +33,7 @@ public class Sheets {
     private final Clock clock;
     private final SiteLog log;
     private final ConcurrentMap<String, MachineSheet> cache = new ConcurrentHashMap<>();
+    private final Memo<String, MachineSheet> read = new Memo<>(64);
 
     Sheets(DSLContext db, Premises premises, Clock clock, SiteLog log) {
         this.db = db;
@@ -100,7 +102,7 @@ public class Sheets {
                             version,
                             code));
         }
-        MachineSheet sheet = SheetFormat.read(document);
+        MachineSheet sheet = read.of(document, SheetFormat::read);
         if (!Premises.mayNotHold()) {
             cache.put(name, sheet);
         }

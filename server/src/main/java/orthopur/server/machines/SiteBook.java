@@ -49,7 +49,11 @@ public class SiteBook {
     }
 
     public RuleBook book() {
-        List<Change> changes = changes();
+        return book(changes());
+    }
+
+    /** The public codes with those changes of this site, oldest first. */
+    static RuleBook book(List<Change> changes) {
         Map<String, Figure> set = new HashMap<>();
         for (Change c : changes) {
             if (c.value() == null) {

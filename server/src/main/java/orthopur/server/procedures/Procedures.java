@@ -3,6 +3,7 @@ package orthopur.server.procedures;
 import static orthopur.db.Tables.PROCEDURE_VERSION;
 
 import java.util.List;
+import java.util.Set;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Service;
 import orthopur.db.tables.records.ProcedureVersionRecord;
@@ -14,6 +15,7 @@ import orthopur.procedure.Procedure;
 import orthopur.server.custody.Custody;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
+import orthopur.server.platform.Memo;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
 
@@ -24,6 +26,12 @@ public class Procedures {
     private final Sheets sheets;
     private final Premises premises;
     private final Custody custody;
+    private final Memo<String, ProcedureDocument> documents = new Memo<>(128);
+    private final Memo<Written, Procedure> read = new Memo<>(128);
+
+    /** All that a procedure is read from. */
+    private record Written(
+            ProcedureDocument document, MachineSheet sheet, Set<String> chemicals) {}
 
     Procedures(DSLContext db, Sheets sheets, Premises premises, Custody custody) {
         this.db = db;
@@ -89,13 +97,15 @@ public class Procedures {
                             id));
         }
         custody.vouchFor(Sealed.PROCEDURE_VERSION, id + "@" + r.getVersion());
-        ProcedureDocument d = ProcedureFormat.document(r.getDocument());
+        ProcedureDocument d = documents.of(r.getDocument(), ProcedureFormat::document);
         custody.vouchFor(Sealed.SHEET, d.sheet() + "@" + d.sheetVersion());
         // The sheet it was approved against; a newer one has not been judged for it.
         MachineSheet sheet = sheets.version(d.sheet(), d.sheetVersion());
         return new Approved(
                 r.getVersion(),
-                ProcedureFormat.read(d, sheet, premises.now().chemicalIds()),
+                read.of(
+                        new Written(d, sheet, premises.now().chemicalIds()),
+                        w -> ProcedureFormat.read(w.document(), w.sheet(), w.chemicals())),
                 sheet);
     }
 }
