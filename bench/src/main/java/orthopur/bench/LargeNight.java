@@ -57,6 +57,7 @@ public final class LargeNight {
                             List.of(),
                             false,
                             null,
+                            null,
                             null);
             parts.add(
                     new Part(

@@ -21,6 +21,8 @@ import orthopur.quantity.Temperature;
  * @param harborage where soil hides and pests or germs live: looked at first, every time
  * @param use what a label calls its use where it touches no food ("foot baths"), so that the
  *     label's figures for that use hold; null where it is a surface like any other
+ * @param lime whether it stands for the lime scale on a part: only an acid takes that off, however
+ *     long it is washed otherwise; null for no
  * @param dryClean the dry clean that was validated against allergens, in words; null where only a
  *     wet one will do
  */
@@ -41,7 +43,8 @@ public record Surface(
         List<String> banned,
         boolean harborage,
         @Nullable String dryClean,
-        @Nullable String use)
+        @Nullable String use,
+        @Nullable Boolean lime)
         implements SurfaceBuilder.With {
 
     public Surface {
@@ -49,5 +52,10 @@ public record Surface(
         banned = Lists.orNone(banned);
         // In the order of the file: a plain immutable set has another order in every run.
         limits = Collections.unmodifiableSet(new LinkedHashSet<>(limits));
+    }
+
+    /** Whether only an acid cleans it. */
+    public boolean limed() {
+        return lime != null && lime;
     }
 }

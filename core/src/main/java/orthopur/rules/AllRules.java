@@ -102,6 +102,7 @@ import orthopur.rules.teardown.OneAtATime;
 import orthopur.rules.teardown.PositionMarks;
 import orthopur.rules.teardown.RemovalOrder;
 import orthopur.rules.teardown.SafePosition;
+import orthopur.rules.teardown.TestedLive;
 import orthopur.rules.teardown.WearChecked;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleId;
@@ -147,6 +148,7 @@ public final class AllRules {
                             new Lubricants(),
                             new FilmDry(),
                             new MeasuredChecks(),
+                            new TestedLive(),
                             new FasteningPattern(),
                             new IndexPosition(),
                             new SafePosition(),

@@ -60,8 +60,9 @@ public final class Ending {
     }
 
     /**
-     * Whether a surface is due in this kind of clean. After an event nothing is due but what the
-     * procedure itself has washed or ground: that must not be left half-done.
+     * Whether a surface is due in this kind of clean, or was begun in it: what the procedure itself
+     * has washed or ground must not be left half-done. After an event nothing else is due; in a
+     * wipe between two deeper cleans that holds for what touches food.
      */
     public boolean due(int surface) {
         if (sheet.surface(surface).frequency().dueIn(procedure.kind())) {
@@ -78,7 +79,7 @@ public final class Ending {
             return true;
         }
         if (procedure.kind() != Frequency.EVENT) {
-            return false;
+            return f.washed() != Facts.NEVER && sheet.surface(surface).zone() == 1;
         }
         for (int i = 0; i < traces.size(); i++) {
             Action a = procedure.steps().get(i).action();

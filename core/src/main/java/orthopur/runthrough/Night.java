@@ -319,6 +319,11 @@ public final class Night {
         return restedFrom != Facts.NEVER && seenAt[energy] < restedFrom;
     }
 
+    /** Whether nothing can come from it now: it is further than stopped. */
+    public boolean cutOff(int energy) {
+        return stage(energy).compareTo(EnergyStage.STOPPED) > 0;
+    }
+
     /** Whether someone's lock is on it. */
     public boolean locked(int energy) {
         return locked[energy];

@@ -227,10 +227,10 @@ public final class RunThrough {
             }
             List<Integer> under = sheet.part(p).covers().stream().map(sheet::surfaceNamed).toList();
             List<Integer> own = sheet.surfacesOf(p);
-            if (own.stream().anyMatch(s -> night.facts[s].soil())) {
+            if (own.stream().anyMatch(this::soils)) {
                 change(under, Facts::touched);
             }
-            if (under.stream().anyMatch(s -> s >= 0 && night.facts[s].soil())) {
+            if (under.stream().anyMatch(s -> s >= 0 && soils(s))) {
                 change(own, Facts::touched);
             }
         }
@@ -352,7 +352,11 @@ public final class RunThrough {
                                                         !m.passages().isEmpty()
                                                                 || night.loose(sheet.ownerOf(x)))
                                         .toList();
-                change(wet, f -> f.soaked(at, left, detergent, cleans));
+                for (int s : wet) {
+                    // Of an acid the soak is the treatment itself; what is loosened rinses off.
+                    boolean takes = sheet.surface(s).limed() ? acid(c) : cleans;
+                    change(s, f -> f.soaked(at, left, detergent, takes));
+                }
             }
             case Action.Collect a -> change(m.named(), f -> f.soakingSince(Facts.NEVER));
             case Action.Rinse a -> {
@@ -542,8 +546,19 @@ public final class RunThrough {
         int at = m.place();
         boolean cleans = detergent(solution);
         Set<Residue> left = left(context.chemical(solution.chemical()), Residue.DETERGENT);
-        change(m.exposed(), f -> f.washedAt(at, cleans, left));
+        for (int s : m.exposed()) {
+            boolean takes =
+                    cleans
+                            && (!sheet.surface(s).limed()
+                                    || acid(context.chemical(solution.chemical())));
+            change(s, f -> f.washedAt(at, takes, left));
+        }
         refuse(m.exposed(), !cleans);
+    }
+
+    /** Only an acid takes lime off. */
+    private static boolean acid(@Nullable Chemical c) {
+        return c != null && c.kind() == ChemicalKind.ACID;
     }
 
     /** The machine, or a washer, washes and rinses by itself; its last rinse may sanitize. */
@@ -558,10 +573,13 @@ public final class RunThrough {
                 case DRY_OUT -> change(reached, f -> f.driedAt(at));
                 case PURGE -> change(reached, f -> f.rinsedAt(at, false));
                 // Its acid stays where its jets reach until it is flushed out.
-                case DESCALE ->
-                        change(
-                                m.exposed(),
-                                f -> f.soaked(at, left, false, false).soakingSince(Facts.NEVER));
+                case DESCALE -> {
+                    boolean acid = acid(context.chemical(a.chemical()));
+                    for (int s : m.exposed()) {
+                        boolean takes = acid && sheet.surface(s).limed() && reached.contains(s);
+                        change(s, f -> f.soaked(at, left, takes, takes).soakingSince(Facts.NEVER));
+                    }
+                }
                 case DRAIN, WASH -> {}
             }
             return;
@@ -645,7 +663,7 @@ public final class RunThrough {
                 before != null
                         && before.full()
                         && java.util.Objects.equals(before.chemical(), solution.chemical());
-        boolean soils = m.named().stream().anyMatch(s -> night.facts[s].soil());
+        boolean soils = m.named().stream().anyMatch(this::soils);
         night.hold(
                 solution.vessel(),
                 new Night.Vessel(
@@ -715,10 +733,15 @@ public final class RunThrough {
                 }
             }
         }
-        boolean soil = m.exposed().stream().anyMatch(s -> night.facts[s].soil());
+        boolean soil = m.exposed().stream().anyMatch(this::soils);
         if (soil && !night.glovesSoiled()) {
             night.glovesSoiledAt = m.place();
         }
+    }
+
+    /** Whether what touches it is dirty after; lime is hard and stays where it is. */
+    private boolean soils(int surface) {
+        return night.facts[surface].soil() && !sheet.surface(surface).limed();
     }
 
     /** Whether hands or a cloth in a hand touch what the step names; a spray does not. */

@@ -276,6 +276,7 @@ final class GeneratedSheet {
                 List.of(),
                 false,
                 null,
+                null,
                 null);
     }
 

@@ -514,6 +514,7 @@ public final class Bench {
                             List.of(),
                             false,
                             null,
+                            null,
                             null));
             return this;
         }

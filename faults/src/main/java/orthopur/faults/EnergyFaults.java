@@ -99,8 +99,10 @@ final class EnergyFaults {
                                         && path.indexOf(stage(a, e)) > k);
         Step hands = r.handsIn(place + 1, e);
         boolean again = stagesBefore(place, e) > k;
-        if (stage == EnergyStage.PROVED && stagesBefore(place, e) == k && rested(place)) {
-            out.fault("forget-energy", what, edits, Set.of("L16"), Set.of());
+        if (stage == EnergyStage.PROVED && stagesBefore(place, e) == k) {
+            // Proved before, and locked since: nothing is new unless the work rested in between.
+            Set<String> rules = rested(place) ? Set.of("L16") : Set.of();
+            out.fault("forget-energy", what, edits, rules, Set.of());
             return;
         }
         if (next >= 0 && k < path.size() - 1 && nextIsBefore(next, hands)) {
@@ -278,6 +280,9 @@ final class EnergyFaults {
             }
             case Action.CoolDown c -> {
                 Step hands = r.handsIn(place + 1, energy(c.energies().getFirst()));
+                // Nobody reaches into the heat that this step waits for: whatever it is, it burns
+                // nobody.
+                Set<String> rules = hands == null ? Set.of() : Set.of("L8");
                 Set<String> where = hands == null ? Set.of() : Set.of(hands.id());
                 for (double t : new double[] {49.1, 52, 60, 80, 120}) {
                     out.changed(
@@ -285,7 +290,7 @@ final class EnergyFaults {
                             "cooled to " + t + " °C",
                             s,
                             new Action.CoolDown(c.energies(), new Temperature(t), c.standing()),
-                            Set.of("L8"),
+                            rules,
                             where);
                 }
                 out.changed(
@@ -293,7 +298,7 @@ final class EnergyFaults {
                         "a wish to cool",
                         s,
                         new Action.CoolDown(c.energies(), null, null),
-                        Set.of("L8"),
+                        rules,
                         where);
             }
             case Action.Operate o
@@ -304,7 +309,7 @@ final class EnergyFaults {
                         "drop",
                         "not set safe",
                         List.of(new Edit.Delete(s.id())),
-                        Set.of("T13"),
+                        cut < 0 ? Set.of() : Set.of("T13"),
                         cut < 0 ? Set.of() : Set.of(r.steps().get(cut).id()));
             }
             case Action.DryClean d -> running(place, s);

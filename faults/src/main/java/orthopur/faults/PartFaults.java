@@ -244,7 +244,7 @@ final class PartFaults {
                 continue;
             }
             Set<String> behind = new HashSet<>();
-            for (Step later : r.steps()) {
+            for (Step later : r.steps().subList(place, r.steps().size())) {
                 if (later.action() instanceof Action.Remove x
                         && x.items().stream()
                                 .map(r::part)

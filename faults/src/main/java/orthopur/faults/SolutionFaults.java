@@ -3,6 +3,7 @@ package orthopur.faults;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
@@ -194,7 +195,8 @@ final class SolutionFaults {
                                 x.ph(),
                                 null,
                                 x.vessel())),
-                "S12");
+                madeBefore(place, x) ? Set.of() : Set.of("S12"),
+                Set.of(s.id()));
         if (c.kind() == ChemicalKind.CHLORINE) {
             out.changed(
                     "not-stated",
@@ -317,6 +319,20 @@ final class SolutionFaults {
                                         a.readings()))));
         acid(place, s, a, c);
         clash(s, a, c);
+    }
+
+    /** Whether that vessel was filled with it by a step before, which says how much. */
+    private boolean madeBefore(int place, Solution x) {
+        return x.vessel() != null
+                && r.steps().subList(0, place).stream()
+                        .map(Step::action)
+                        .filter(Action.Sanitize.class::isInstance)
+                        .map(b -> ((Action.Sanitize) b).solution())
+                        .anyMatch(
+                                b ->
+                                        Objects.equals(b.vessel(), x.vessel())
+                                                && Objects.equals(b.chemical(), x.chemical())
+                                                && b.volume() != null);
     }
 
     /** Acid onto what chlorine has just wetted. */

@@ -53,7 +53,7 @@ public final class EndStateReached extends BookRule {
                 RuleId.C23);
     }
 
-    private record Group(boolean contact, String lack, Findings.@Nullable Report cause) {}
+    private record Group(boolean contact, Text lack, Findings.@Nullable Report cause) {}
 
     @Override
     public void atEnd(Ending end, Findings out) {
@@ -104,22 +104,35 @@ public final class EndStateReached extends BookRule {
     }
 
     /** What is missing, in words that stand after "ends the night". */
-    private static String lack(Ending end, int s) {
+    private static Text lack(Ending end, int s) {
         Facts f = end.night().facts(s);
         EndState wanted = end.sheet().surface(s).end();
         if (f.loose()) {
-            return "as soiled as it began: no step reaches it";
+            return Text.of(
+                    "end-state-reached.as-soiled-as-it-began",
+                    "as soiled as it began: no step reaches it");
+        }
+        if (f.soil() && end.sheet().surface(s).limed()) {
+            return Text.of(
+                    "end-state-reached.with-its-lime-scale",
+                    "with its lime scale: only an acid takes that off");
         }
         if (f.soil()) {
-            return "soiled: never washed with a detergent that is named";
+            return Text.of(
+                    "end-state-reached.soiled-never-washed",
+                    "soiled: never washed with a detergent that is named");
         }
         if (f.has(Residue.DETERGENT) && wanted != EndState.WIPED) {
-            return "washed but never rinsed after it";
+            return Text.of(
+                    "end-state-reached.washed-but-never-rinsed",
+                    "washed but never rinsed after it");
         }
         if (wanted == EndState.SANITIZED) {
-            return "washed and rinsed but not sanitized";
+            return Text.of(
+                    "end-state-reached.washed-and-rinsed-but-not",
+                    "washed and rinsed but not sanitized");
         }
-        return "short of \"" + wanted.shown() + "\"";
+        return Text.of("end-state-reached.short-of", "short of \"{0}\"", wanted.shown());
     }
 
     /** Adds the surfaces to the last steps of each kind that they lack. */

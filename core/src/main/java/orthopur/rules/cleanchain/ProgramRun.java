@@ -68,6 +68,12 @@ public final class ProgramRun extends BookRule {
                 wrong.add(Text.of("program-run.is-on", "{0} is on", m.sheet().energy(e).name()));
             }
         }
+        for (String id : program.energies()) {
+            int e = m.sheet().energyNamed(id);
+            if (e >= 0 && m.sheet().energy(e).kind().drives() && m.night().cutOff(e)) {
+                wrong.add(Text.of("program-run.is-off", "{0} is off", m.sheet().energy(e).name()));
+            }
+        }
         for (String id : program.aside()) {
             int p = m.sheet().partNamed(id);
             if (p >= 0 && m.night().off(p) == 0 && !m.night().aside(p)) {

@@ -26,6 +26,10 @@ public final class FittingsOff extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Unfit u) {
+            neverOn(m, u, out);
+            return;
+        }
         boolean product = m.action() instanceof Action.ChaseOut;
         if (!(m.action() instanceof Action.Restore || product)) {
             return;
@@ -61,6 +65,25 @@ public final class FittingsOff extends BookRule {
                                                 0,
                                                 new Action.Unfit(List.of(f.id())),
                                                 "Take off " + f.name() + ".")));
+            }
+        }
+    }
+
+    /** What was never put on cannot be taken off: the step that put it on is missing. */
+    private void neverOn(Moment m, Action.Unfit u, Findings out) {
+        for (Fitting f : m.sheet().sheet().fittings()) {
+            if (u.fittings().contains(f.id()) && m.night().fitted(f.id()) == 0) {
+                out.report(info)
+                        .cause(f.id())
+                        .says(
+                                Text.of(
+                                        "fittings-off.takes-off-what-was-never",
+                                        "Step {0} takes {1} off, but no step before has put it on.",
+                                        m.number(),
+                                        f.name()),
+                                Text.of(
+                                        "fittings-off.what-was-done-without-it",
+                                        "What needs it was done without it, or not at all."));
             }
         }
     }

@@ -29,6 +29,10 @@ public final class MovedBack extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Return) {
+            neverAside(m, out);
+            return;
+        }
         if (!(m.action() instanceof Action.Restore)) {
             return;
         }
@@ -37,6 +41,51 @@ public final class MovedBack extends BookRule {
                 report(out, m.procedure(), m.place(), m.sheet().part(p), m.number());
             }
         }
+    }
+
+    /** What was never moved aside cannot be moved back: the step that opened it is missing. */
+    private void neverAside(Moment m, Findings out) {
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            if (!part.shifts() || m.night().aside(p) || m.night().off(p) > 0) {
+                continue;
+            }
+            String name = SheetIndex.spoken(part.name());
+            out.report(info)
+                    .items(List.of(part.id()))
+                    .says(
+                            Text.of(
+                                    "moved-back.moves-back-what-was-never",
+                                    "Step {0} moves {1} back, but no step before has moved it aside.",
+                                    m.number(),
+                                    name),
+                            Text.of(
+                                    "moved-back.what-stayed-shut-was-worked",
+                                    "What stayed where it was has covered, held or drained otherwise than the steps in between take for granted."))
+                    .propose(
+                            Text.of(
+                                    "moved-back.move-aside-before-the-work",
+                                    "Move {0} aside before the work",
+                                    name),
+                            List.of(
+                                    new Edit.InsertBefore(
+                                            StepEdits.firstFrom(
+                                                    m.procedure(), 0, MovedBack::handsOn),
+                                            StepEdits.moving(
+                                                    m.procedure(),
+                                                    0,
+                                                    new Action.Shift(List.of(part.id())),
+                                                    "Move aside: ",
+                                                    part))));
+        }
+    }
+
+    private static boolean handsOn(Action a) {
+        return a instanceof Action.Remove
+                || a instanceof Action.DryClean
+                || a instanceof Action.Rinse
+                || a instanceof Action.Wash
+                || a instanceof Action.Return;
     }
 
     @Override

@@ -19,11 +19,11 @@ import orthopur.formats.EntryEnvelope;
 import orthopur.formats.Json;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
+import orthopur.procedure.Action;
 import orthopur.round.Entry;
 import orthopur.round.Progress;
 import orthopur.round.Refused;
 import orthopur.round.Written;
-import orthopur.procedure.Action;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.rules.lockout.OldEnough;
@@ -182,10 +182,7 @@ public class Rounds {
     /** The round as it would be carried out if it started now. */
     RoundPack compile(Procedures.Approved approved) {
         return packs.of(
-                new Planned(
-                        approved,
-                        premises.now(),
-                        lastServices.flows(approved.sheet().code())),
+                new Planned(approved, premises.now(), lastServices.flows(approved.sheet().code())),
                 Rounds::compile);
     }
 

@@ -152,8 +152,7 @@ public class Premises {
     private Now read(Documents from) {
         Site site = Site.read(from.site());
         List<Chemical> chemicals = ChemicalsFormat.read(from.chemicals());
-        return new Now(
-                site, chemicals, site.context(SiteBook.book(from.figures()), chemicals));
+        return new Now(site, chemicals, site.context(SiteBook.book(from.figures()), chemicals));
     }
 
     private String get(String kind) {

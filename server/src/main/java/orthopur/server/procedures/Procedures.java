@@ -30,8 +30,7 @@ public class Procedures {
     private final Memo<Written, Procedure> read = new Memo<>(128);
 
     /** All that a procedure is read from. */
-    private record Written(
-            ProcedureDocument document, MachineSheet sheet, Set<String> chemicals) {}
+    private record Written(ProcedureDocument document, MachineSheet sheet, Set<String> chemicals) {}
 
     Procedures(DSLContext db, Sheets sheets, Premises premises, Custody custody) {
         this.db = db;
