@@ -63,6 +63,10 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onHead, onA
             `${paper}/whole.pdf`,
           ],
           [
+            say("procedures.bench-head.word-document-to-edit", "Word document to edit"),
+            `${paper}/procedure.docx`,
+          ],
+          [
             say(
               "procedures.bench-head.blank-round-for-a-night-without",
               "Blank round, for a night without the server",

@@ -1,6 +1,6 @@
 import { NativeSelect, Textarea, TextInput } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
@@ -26,6 +26,21 @@ export default function OldText() {
   const read = useMutation({
     mutationFn: () => unwrap(api.POST("/api/old-texts", { body: { machine, text } })),
     onSuccess: (readings) => setRows(begin(readings)),
+  });
+  const input = useRef<HTMLInputElement>(null);
+  const file = useMutation({
+    mutationFn: (chosen: File) =>
+      unwrap(
+        api.POST("/api/old-texts/text", {
+          body: chosen as never,
+          bodySerializer: (b) => b as never,
+          headers: { "Content-Type": "application/octet-stream" },
+        }),
+      ),
+    onSuccess: (in_) => {
+      setText(in_.text);
+      setRows(null);
+    },
   });
   const lines = rows === null ? [] : typedLines(rows);
   const make = useMutation({
@@ -70,7 +85,7 @@ export default function OldText() {
       <p className="quiet">
         {say(
           "procedures.old-text.paste-what-stands-in-the-binder",
-          "Paste what stands in the binder. A clause becomes a step only where every word of it is understood; any other stays a note beside the step before it. Nothing is guessed: what the text does not say is missing, and the workbench will ask for it.",
+          "Paste what stands in the binder, or open its file: Word, OpenDocument, PDF with text, a spreadsheet. A clause becomes a step only where every word of it is understood; any other stays a note beside the step before it. Nothing is guessed: what the text does not say is missing, and the workbench will ask for it.",
         )}
       </p>
       <div className="old-paste">
@@ -91,19 +106,60 @@ export default function OldText() {
           value={text}
           onChange={(e) => setText(e.currentTarget.value)}
         />
-        <button
-          className={rows === null ? "btn main" : "btn"}
-          type="button"
-          disabled={text.trim() === "" || !machine || read.isPending}
-          onClick={() => read.mutate()}
-        >
-          {read.isPending
-            ? say("procedures.old-text.reading", "Reading…")
-            : rows === null
-              ? say("procedures.old-text.read-it", "Read it")
-              : say("procedures.old-text.read-again", "Read again")}
-        </button>
+        <div className="old-does">
+          <button
+            className="btn"
+            type="button"
+            disabled={file.isPending}
+            onClick={() => input.current?.click()}
+          >
+            {file.isPending
+              ? say("procedures.old-text.opening", "Opening…")
+              : say("procedures.old-text.from-a-file", "From a file…")}
+          </button>
+          <input
+            ref={input}
+            type="file"
+            accept=".docx,.odt,.ods,.pdf,.xlsx,.csv,.txt"
+            hidden
+            aria-label={say("procedures.old-text.old-procedure-as-a-file", "Old procedure as a file")}
+            onChange={(e) => {
+              const chosen = e.currentTarget.files?.[0];
+              if (chosen) {
+                file.mutate(chosen);
+              }
+              e.currentTarget.value = "";
+            }}
+          />
+          <button
+            className={rows === null ? "btn main" : "btn"}
+            type="button"
+            disabled={text.trim() === "" || !machine || read.isPending}
+            onClick={() => read.mutate()}
+          >
+            {read.isPending
+              ? say("procedures.old-text.reading", "Reading…")
+              : rows === null
+                ? say("procedures.old-text.read-it", "Read it")
+                : say("procedures.old-text.read-again", "Read again")}
+          </button>
+        </div>
       </div>
+      {file.isSuccess && rows === null && (
+        <p className="quiet" role="status">
+          {say(
+            "procedures.old-text.lines-of",
+            "{0}: {1, plural, one {# line} other {# lines}}. Look whether all of it is there, then read it.",
+            file.variables.name,
+            file.data.lines,
+          )}
+        </p>
+      )}
+      {file.isError && (
+        <p className="note stop" role="alert">
+          {file.variables.name}: {message(file.error)}
+        </p>
+      )}
       {read.isError && (
         <p className="note stop" role="alert">
           {message(read.error)}

@@ -10,6 +10,8 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -104,13 +106,24 @@ class WritingTest {
         }
     }
 
+    private static FilePayload file(String name, String content) {
+        return new FilePayload(
+                name, "application/octet-stream", content.getBytes(StandardCharsets.UTF_8));
+    }
+
     /** What the binder says becomes steps where it is understood; the rest stays beside them. */
     @Test
     void anOldTextBecomesADraftAndIsHeldAgainstWhatItWas() {
         try (Browser b = ilse()) {
             b.go("/procedures/old-text?machine=QK-SL1");
-            b.page.getByLabel("The old text")
-                    .fill("1. Unplug slicer\n2. Never use a hose\n3. Wash pusher with Sudmere N");
+            Locator file = b.page.locator("input[type=file]");
+            file.setInputFiles(file("binder.xlsx", "\0 broken"));
+            assertThat(b.text(Pattern.compile("^binder.xlsx: The file is none of"))).isVisible();
+            file.setInputFiles(
+                    file(
+                            "binder.csv",
+                            "1;Unplug slicer\n2;Never use a hose\n3;Wash pusher with Sudmere N"));
+            assertThat(b.text(Pattern.compile("^binder.csv: 3 lines"))).isVisible();
             b.button("Read it").click();
             assertThat(b.page.locator(".old-count")).containsText("2 steps, 1 note");
             assertThat(b.text(Pattern.compile("makes it a rule"))).isVisible();

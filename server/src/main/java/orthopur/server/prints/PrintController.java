@@ -222,6 +222,30 @@ class PrintController {
                 paper.print(what, Paper.Size.named(size), what.equals("cards"), on));
     }
 
+    /** The procedure as a Word document that can be edited; the one in the program is the valid one. */
+    @GetMapping("/procedures/{id}/{version}/procedure.docx")
+    ResponseEntity<byte[]> word(@PathVariable String id, @PathVariable int version) {
+        OnPaper.Printed printed = onPaper.printed(id, version);
+        String state =
+                printed.approvedAt() == null
+                        ? printed.state().toLowerCase(Locale.ROOT)
+                        : "approved by %s, %s"
+                                .formatted(printed.approvedBy(), at(printed.approvedAt()));
+        byte[] document =
+                new ProcedureInWord(
+                                premises.now().site().name(),
+                                printed.sheet(),
+                                printed.procedure(),
+                                "version %d, %s".formatted(version, state))
+                        .write(steps(printed.procedure(), printed.sheet(), printed, Map.of()));
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(ProcedureInWord.TYPE))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"" + id + "-" + version + ".docx\"")
+                .body(document);
+    }
+
     private static List<PrintedStep> steps(
             Procedure p, MachineSheet sheet, OnPaper.Printed printed, Map<String, String> texts) {
         SheetIndex index = new SheetIndex(sheet);

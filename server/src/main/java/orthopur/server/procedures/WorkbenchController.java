@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,6 +24,7 @@ import orthopur.formats.VerdictDocument;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Schools;
 import orthopur.round.Role;
+import orthopur.server.office.OfficeFile;
 import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
@@ -96,6 +98,23 @@ class WorkbenchController {
     @PostMapping("/old-texts")
     List<OldText.Reading> oldText(@RequestBody OldTextRequest in) {
         return drafts.read(in.machine(), in.text());
+    }
+
+    /**
+     * What an office file says.
+     *
+     * @param text line by line, as it would be pasted
+     */
+    record FileText(String text, int lines) {}
+
+    /** The text of a Word, OpenDocument, PDF, spreadsheet or text file; nothing is stored. */
+    @Heavy
+    @PostMapping(
+            value = "/old-texts/text",
+            consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    FileText fileText(@RequestBody byte[] file) {
+        String text = OfficeFile.text(file);
+        return new FileText(text, (int) text.lines().filter(l -> !l.isBlank()).count());
     }
 
     record TypedProcedure(String machine, String title, String kind, List<OldText.Typed> lines) {}

@@ -9,6 +9,7 @@ import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,11 +19,13 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.server.Client;
 import orthopur.server.ServerTest;
+import orthopur.server.office.OfficeFile;
 
 /** What stands on the paper, in which size and in which font. */
 @ServerTest
@@ -46,6 +49,21 @@ class PrintsTest {
             assertTrue(t.contains("Press run and jog: nothing turns."), t);
             assertTrue(t.contains("bleed knob under the table"), t);
             assertTrue(t.contains("manual of the machine stand above"), t);
+        }
+    }
+
+    @Test
+    void theWordDocumentHasARowForEachStepAndSaysThatItIsACopy() throws Exception {
+        byte[] file = Client.ilse(mvc).bytes(SLICER + "procedure.docx");
+        try (XWPFDocument d = new XWPFDocument(new ByteArrayInputStream(file))) {
+            String all = OfficeFile.text(file);
+            assertTrue(all.contains("the version in the program is the valid one"), all);
+            assertTrue(all.contains("Caution: "), all);
+            long steps =
+                    d.getTables().getFirst().getRows().stream()
+                            .filter(r -> r.getCell(0).getText().matches("\\d+"))
+                            .count();
+            assertEquals(38, steps);
         }
     }
 
