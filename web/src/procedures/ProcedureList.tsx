@@ -3,12 +3,14 @@ import { Link, useNavigate } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
+import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { told } from "../shared/texts";
 import { BringIn } from "./BringIn";
 import { Lapsed } from "./Lapsed";
 import { NewDraft } from "./NewDraft";
+import "./written.css";
 
 const STATE: Record<string, string> = {
   DRAFT: say("procedures.procedure-list.draft", "draft"),
@@ -20,12 +22,8 @@ const STATE: Record<string, string> = {
 function heldBack(row: Schemas["ProcedureRow"]): string {
   if (row.state === "APPROVED") {
     return row.approveReason
-      ? say(
-          "procedures.procedure-list.approved-all-the-same",
-          "approved all the same: {0}",
-          row.approveReason,
-        )
-      : say("procedures.procedure-list.nothing", "nothing");
+      ? say("procedures.procedure-list.all-the-same", "all the same: {0}", row.approveReason)
+      : "";
   }
   if (row.state === "RETIRED") {
     return say("procedures.procedure-list.replaced-by-a-newer-version", "replaced by a newer version");
@@ -46,7 +44,6 @@ export default function ProcedureList() {
   const rows = useQuery({ queryKey: keys.procedures(), queryFn: () => unwrap(api.GET("/api/procedures")) });
   const [filter, set] = useFilters();
   const session = useSession();
-  const clock = useClock();
   const navigate = useNavigate();
   const queries = useQueryClient();
   const writes = session.data?.role === "SUPERVISOR";
@@ -66,11 +63,14 @@ export default function ProcedureList() {
   });
 
   const bare = useQuery({ queryKey: keys.uncovered(), queryFn: () => unwrap(api.GET("/api/uncovered")) });
+  const find = filter("find").toLowerCase();
+  // What was replaced is looked for; until then it would only hide what is in force.
   const shown = (rows.data ?? []).filter(
     (r) =>
-      (filter("machine") === "" || r.machine === filter("machine")) &&
-      (filter("state") === "" || r.state === filter("state")),
+      `${r.machine} ${told(r.title)} ${r.kind.replaceAll("-", " ")}`.toLowerCase().includes(find) &&
+      (filter("state") === "" ? r.state !== "RETIRED" : r.state === filter("state")),
   );
+  const machines = [...new Set(shown.map((r) => r.machine))].sort();
 
   return (
     <main className="page">
@@ -123,20 +123,20 @@ export default function ProcedureList() {
       {rows.data && rows.data.length > 0 && (
         <div className="filters">
           <label>
-            {say("procedures.procedure-list.machine", "Machine")}
-            <select value={filter("machine")} onChange={(e) => set("machine", e.currentTarget.value)}>
-              <option value="">{say("procedures.procedure-list.all", "all")}</option>
-              {[...new Set(rows.data.map((r) => r.machine))].map((m) => (
-                <option key={m} value={m}>
-                  {m}
-                </option>
-              ))}
-            </select>
+            {say("procedures.procedure-list.find", "Find a machine or a procedure")}
+            <input
+              type="search"
+              value={filter("find")}
+              onChange={(e) => set("find", e.currentTarget.value)}
+              placeholder={say("procedures.procedure-list.weekly", "weekly")}
+            />
           </label>
           <label>
             {say("procedures.procedure-list.state", "State")}
             <select value={filter("state")} onChange={(e) => set("state", e.currentTarget.value)}>
-              <option value="">{say("procedures.procedure-list.all", "all")}</option>
+              <option value="">
+                {say("procedures.procedure-list.in-force-and-drafts", "in force and drafts")}
+              </option>
               {Object.entries(STATE).map(([id, word]) => (
                 <option key={id} value={id}>
                   {word}
@@ -147,92 +147,119 @@ export default function ProcedureList() {
         </div>
       )}
       <Lapsed />
-      {(bare.data ?? [])
-        .filter((m) => filter("machine") === "" || m.code === filter("machine"))
-        .map((m) => (
-          <details key={m.code} className="note fix">
+      {rows.data && rows.data.length > 0 && shown.length === 0 && (
+        <p className="page-state">
+          {say("procedures.procedure-list.nothing-written-matches", "Nothing written matches.")}
+        </p>
+      )}
+      <div className="written">
+        {machines.map((code) => (
+          <Machine
+            key={code}
+            code={code}
+            rows={shown.filter((r) => r.machine === code)}
+            bare={bare.data?.find((m) => m.code === code)?.items ?? []}
+            onDraft={writes ? draft.mutate : undefined}
+          />
+        ))}
+      </div>
+    </main>
+  );
+}
+
+type Row = Schemas["ProcedureRow"];
+
+/** What is written for one machine: what is in force, under each the draft that would replace it. */
+function Machine({
+  code,
+  rows,
+  bare,
+  onDraft,
+}: {
+  code: string;
+  rows: Row[];
+  bare: string[];
+  onDraft?: (row: Row) => void;
+}) {
+  const all = useQuery({ queryKey: keys.machines(), queryFn: () => unwrap(api.GET("/api/machines")) });
+  const machine = all.data?.find((m) => m.code === code);
+  const inForce = rows.filter((r) => r.state !== "DRAFT");
+  const replaces = (d: Row) =>
+    inForce.find((r) => r.id === d.id) ?? inForce.find((r) => r.kind === d.kind && r.state === "APPROVED");
+  const alone = rows.filter((r) => r.state === "DRAFT" && !replaces(r));
+  return (
+    <section aria-labelledby={`written-${code}`}>
+      <div className="written-machine">
+        {machine?.outline && <OutlineDrawing outline={machine.outline} />}
+        <h2 id={`written-${code}`}>
+          <Link to={`/machines/${code}`}>
+            <strong className="machine-code">{code}</strong> {told(machine?.name ?? "")}
+          </Link>
+        </h2>
+        {bare.length > 0 && (
+          <details>
             <summary>
               {say(
-                "procedures.procedure-list.asked-for-by-its-sheet",
-                "{0} {1}: {2, plural, one {# thing} other {# things}} that its sheet asks for and no approved procedure does (rule F2)",
-                m.code,
-                m.name,
-                m.items.length,
+                "procedures.procedure-list.asked-by-the-sheet-done-by-none",
+                "{0} asked by the sheet, done by none (F2)",
+                bare.length,
               )}
             </summary>
             <ul>
-              {m.items.map((i) => (
-                <li key={i}>{i}</li>
+              {bare.map((i) => (
+                <li key={i}>{told(i)}</li>
               ))}
             </ul>
           </details>
+        )}
+      </div>
+      <ul>
+        {[...inForce, ...alone].map((r) => (
+          <li key={`${r.id}@${r.version}`}>
+            <One row={r} onDraft={onDraft} />
+            {rows
+              .filter((d) => d.state === "DRAFT" && replaces(d) === r)
+              .map((d) => (
+                <One key={`${d.id}@${d.version}`} row={d} under />
+              ))}
+          </li>
         ))}
-      {rows.data && rows.data.length > 0 && shown.length === 0 && (
-        <p className="page-state">
-          {say(
-            "procedures.procedure-list.no-procedure-of-this-machine-is",
-            "No procedure of this machine is in this state.",
-          )}
-        </p>
+      </ul>
+    </section>
+  );
+}
+
+function One({ row, under, onDraft }: { row: Row; under?: boolean; onDraft?: (row: Row) => void }) {
+  const clock = useClock();
+  return (
+    <div className={`written-one ${row.state.toLowerCase()} ${under ? "under" : ""}`}>
+      <Link to={`/procedures/${row.id}/${row.version}`}>{told(row.title)}</Link>
+      <span>{told(row.kind.replaceAll("-", " "))}</span>
+      <span className={row.stops > 0 ? "written-stops" : ""}>
+        {STATE[row.state] ?? row.state}
+        {heldBack(row) && `: ${heldBack(row)}`}
+      </span>
+      <span className="written-who">
+        {say(
+          "procedures.procedure-list.version-by-at",
+          "version {0}, {1}, {2}",
+          row.version,
+          row.author,
+          clock.date(row.savedAt),
+        )}
+      </span>
+      {onDraft && row.state === "APPROVED" ? (
+        <button
+          className="btn small"
+          type="button"
+          onClick={() => onDraft(row)}
+          aria-label={say("procedures.procedure-list.new-draft-from", "New draft from {0}", row.title)}
+        >
+          {say("procedures.procedure-list.new-draft", "New draft")}
+        </button>
+      ) : (
+        <span />
       )}
-      {shown.length > 0 && (
-        <table className="table">
-          <thead>
-            <tr>
-              <th scope="col">{say("procedures.procedure-list.machine", "Machine")}</th>
-              <th scope="col">{say("procedures.procedure-list.procedure", "Procedure")}</th>
-              <th scope="col">{say("procedures.procedure-list.state", "State")}</th>
-              <th scope="col">{say("procedures.procedure-list.open-findings", "Open findings")}</th>
-              <th scope="col">{say("procedures.procedure-list.last-change", "Last change")}</th>
-              <th scope="col">
-                <span className="sr-only">{say("procedures.procedure-list.actions", "Actions")}</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map((r) => (
-              <tr key={`${r.id}@${r.version}`}>
-                <td>{r.machine}</td>
-                <td>
-                  <Link to={`/procedures/${r.id}/${r.version}`}>{told(r.title)}</Link>
-                  <div className="quiet">
-                    {say(
-                      "procedures.procedure-list.version",
-                      "version {0}, {1}",
-                      r.version,
-                      r.kind.replaceAll("-", " "),
-                    )}
-                  </div>
-                </td>
-                <td>{STATE[r.state] ?? r.state}</td>
-                <td>{heldBack(r)}</td>
-                <td>
-                  {r.author}
-                  <div className="quiet">
-                    {clock.day(r.savedAt)}, {clock.time(r.savedAt)}
-                  </div>
-                </td>
-                <td>
-                  {writes && r.state === "APPROVED" && (
-                    <button
-                      className="btn small"
-                      type="button"
-                      onClick={() => draft.mutate(r)}
-                      aria-label={say(
-                        "procedures.procedure-list.new-draft-from",
-                        "New draft from {0}",
-                        r.title,
-                      )}
-                    >
-                      {say("procedures.procedure-list.new-draft", "New draft")}
-                    </button>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-    </main>
+    </div>
   );
 }

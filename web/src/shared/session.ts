@@ -59,6 +59,13 @@ export function useClock() {
         minute: "2-digit",
         hourCycle: "h23",
       }).format(at),
+    date: (at: number) =>
+      new Intl.DateTimeFormat(spoken() === "en" ? "en-GB" : spoken(), {
+        timeZone: zone,
+        day: "numeric",
+        month: "short",
+        year: "numeric",
+      }).format(at),
     day: (at: number) =>
       new Intl.DateTimeFormat(spoken() === "en" ? "en-GB" : spoken(), {
         timeZone: zone,
