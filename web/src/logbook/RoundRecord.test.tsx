@@ -15,6 +15,7 @@ const entry = (seq: number, step: number, weight: string, text: string, kind = "
   said: { id: "", english: text, args: [] },
   who: "Maren Oyelaran",
   at: AT + seq * 60_000,
+  measured: [] as object[],
 });
 const RECORD = {
   row: { machine: "QK-SL1", title: "Disc slicer", version: 2, startedAt: AT, startedBy: "Maren Oyelaran" },
@@ -26,7 +27,20 @@ const RECORD = {
     entry(1, 1, "plain", "done"),
     entry(2, 2, "plain", "Tray is off", "piece-off"),
     entry(3, 2, "deviation", "Sink needed"),
-    entry(4, 3, "reading-out", "62 mg/L at 18 °C", "reading"),
+    {
+      ...entry(4, 3, "reading-out", "62 mg/L at 18 °C", "reading"),
+      measured: [
+        {
+          name: { id: "", english: "strength", args: [] },
+          value: 62,
+          least: 100,
+          most: 200,
+          unit: "mg/L",
+          in: false,
+        },
+        { name: { id: "", english: "temperature", args: [] }, value: 18, least: 13, unit: "°C", in: true },
+      ],
+    },
   ],
 };
 
@@ -48,6 +62,14 @@ describe("the record of a round", () => {
     expect(await fact("Entries")).toBe("4, unchanged since");
     expect(await fact("Closed and signed")).toBe("still open");
     expect(await fact("Procedure")).toBe("version 2, sheet 3, rules public-1");
+  });
+
+  it("holds each reading against its limits, and says how it ended", async () => {
+    page();
+    const strength = await screen.findByRole("row", { name: /strength/ });
+    expect(strength.textContent).toContain("62 mg/L of 100 to 200 mg/L out of range");
+    expect(screen.getByRole("row", { name: /temperature/ }).textContent).toContain("18 °C of at least 13 °C");
+    expect(screen.getByText("Still open")).toBeTruthy();
   });
 
   it("shouts when it was changed from outside", async () => {

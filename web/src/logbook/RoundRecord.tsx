@@ -1,15 +1,17 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Link, useParams } from "react-router";
-import { api, message, type Schemas, unwrap } from "../api/client";
-import { say } from "../shared/say";
+import { api, type CoreText, message, type Schemas, unwrap } from "../api/client";
+import { inUnits, say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
+import { piece } from "../shared/texts";
 import { Correct } from "./Correct";
 import { said, stepOf } from "./said";
 import "./logbook.css";
 import { keys } from "../shared/keys";
 
 type LogEntry = Schemas["LogEntry"];
+type Measured = Schemas["ReadValue"];
 
 const WEIGHT: Record<string, string> = {
   "reading-in": say("logbook.round-record.reading-in-range", "reading in range"),
@@ -33,20 +35,6 @@ function Line({ label, text }: { label: string; text: string }) {
       {begins ? text.slice(label.length) : `: ${text}`}
     </>
   );
-}
-
-/** Entries of one step together; taps that went well are one line. */
-function byStep(entries: LogEntry[]): { step: number; title: string; entries: LogEntry[] }[] {
-  const groups: { step: number; title: string; entries: LogEntry[] }[] = [];
-  for (const e of entries) {
-    const last = groups.at(-1);
-    if (last && last.step === e.step) {
-      last.entries.push(e);
-    } else {
-      groups.push({ step: e.step, title: stepOf(e), entries: [e] });
-    }
-  }
-  return groups;
 }
 
 export default function RoundRecord() {
@@ -77,7 +65,14 @@ export default function RoundRecord() {
     );
   }
   const r = record.data;
-  const notable = r.entries.filter((e) => e.weight !== "plain");
+  const correct = (e: LogEntry) =>
+    mayCorrect &&
+    e.kind !== "correction" && (
+      <button className="btn small no-print" type="button" onClick={() => setWrong(e)}>
+        {say("logbook.round-record.correct", "Correct")}
+        <span className="sr-only"> {say("logbook.round-record.entry", "entry {0}", e.seq)}</span>
+      </button>
+    );
   const out = r.entries.filter((e) => e.weight === "reading-out").length;
   const deviations = r.entries.filter((e) => e.weight === "deviation").length;
 
@@ -98,14 +93,22 @@ export default function RoundRecord() {
           {say("logbook.round-record.on-the-ribbon", "On the ribbon")}
         </Link>
       </div>
+      <Ended record={r} />
       <dl className="facts">
         <Fact
-          name={say("logbook.round-record.started", "Started")}
-          value={`${clock.day(r.row.startedAt)}, ${clock.time(r.row.startedAt)}, ${r.row.startedBy}`}
+          name={say("logbook.round-record.carried-out", "Carried out")}
+          value={`${clock.day(r.row.startedAt)}, ${clock.time(r.row.startedAt)}–${
+            r.row.closedAt ? clock.time(r.row.closedAt) : "…"
+          }`}
         />
+        <Fact name={say("logbook.round-record.by", "By")} value={hands(r).join(", ")} />
         <Fact
           name={say("logbook.round-record.closed-and-signed", "Closed and signed")}
-          value={r.row.closedAt ? `${clock.time(r.row.closedAt)}, ${r.row.closedBy}` : "still open"}
+          value={
+            r.row.closedAt
+              ? `${clock.time(r.row.closedAt)}, ${r.row.closedBy}`
+              : say("logbook.round-record.still-open", "still open")
+          }
         />
         <Fact
           name={say("logbook.round-record.procedure", "Procedure")}
@@ -131,48 +134,10 @@ export default function RoundRecord() {
           }
         />
       </dl>
-      <section>
-        <h2>
-          {say("logbook.round-record.readings-deviations-signatures", "Readings, deviations, signatures")}
-        </h2>
-        {notable.length === 0 ? (
-          <p className="quiet">{say("logbook.round-record.none-yet", "None yet.")}</p>
-        ) : (
-          <table className="table">
-            <thead>
-              <tr>
-                <th scope="col">{say("logbook.round-record.time", "Time")}</th>
-                <th scope="col">{say("logbook.round-record.step", "Step")}</th>
-                <th scope="col">{say("logbook.round-record.what", "What")}</th>
-                <th scope="col">{say("logbook.round-record.who", "Who")}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {notable.map((e) => (
-                <tr key={e.seq} className={e.weight}>
-                  <td>{clock.time(e.at)}</td>
-                  <td>{e.step}</td>
-                  <td>
-                    <Line label={WEIGHT[e.weight] ?? ""} text={said(e)} />
-                  </td>
-                  <td className="nowrap">
-                    {e.who}
-                    {mayCorrect && e.kind !== "correction" && (
-                      <button className="btn small no-print" type="button" onClick={() => setWrong(e)}>
-                        {say("logbook.round-record.correct", "Correct")}
-                        <span className="sr-only">
-                          {" "}
-                          {say("logbook.round-record.entry", "entry {0}", e.seq)}
-                        </span>
-                      </button>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-      </section>
+      <div className="record-halves">
+        <Readings entries={r.entries} correct={correct} />
+        <Noted entries={r.entries} correct={correct} />
+      </div>
       <section>
         <div className="page-head">
           <h2>{say("logbook.round-record.step-by-step", "Step by step")}</h2>
@@ -182,36 +147,7 @@ export default function RoundRecord() {
             {say("logbook.round-record.every-entry", "every entry")}
           </label>
         </div>
-        <ol className="record-steps">
-          {byStep(r.entries).map((g) => {
-            const shown = all
-              ? g.entries
-              : g.entries.filter((e) => e.weight !== "plain" || e.kind === "check");
-            const last = g.entries.at(-1);
-            return (
-              <li key={`${g.step}-${g.entries[0].seq}`}>
-                <span className="number">{g.step}</span>
-                <div>
-                  {g.title}
-                  {shown.map((e) => (
-                    <p key={e.seq} className={`quiet ${e.weight}`}>
-                      {clock.time(e.at)} {said(e)}
-                      {all ? `, ${e.who}` : ""}
-                    </p>
-                  ))}
-                </div>
-                <span className="quiet">
-                  {last
-                    ? `${clock.time(last.at)}, ${last.who}${last.paper ? say("logbook.round-record.from-paper", ", from paper") : ""}`
-                    : ""}
-                  {last?.kind !== "step-done" && last?.kind !== "round-closed"
-                    ? say("logbook.round-record.open", " (open)")
-                    : ""}
-                </span>
-              </li>
-            );
-          })}
-        </ol>
+        <Steps record={r} all={all} />
       </section>
       {wrong && <Correct round={round} entry={wrong} onClose={() => setWrong(null)} />}
       <p className="quiet record-foot">
@@ -232,4 +168,230 @@ function Fact({ name, value }: { name: string; value: string }) {
       <dd>{value}</dd>
     </div>
   );
+}
+
+type Report = Schemas["RoundReport"];
+
+/** Everybody who did a step, in the order in which they came. */
+const hands = (r: Report) => [
+  ...new Set([
+    r.row.startedBy,
+    ...r.entries.filter((e) => e.kind === "step-done" || e.kind === "piece-off").map((e) => e.who),
+  ]),
+];
+
+/** How it ended, before anything else is read. */
+function Ended({ record }: { record: Report }) {
+  const clock = useClock();
+  const last = record.entries.findLast((e) => e.kind === "released" || e.kind === "sent-back");
+  const released = last?.kind === "released";
+  const how = last
+    ? `${said(last)}, ${clock.time(last.at)}, ${last.who}`
+    : record.row.closedAt
+      ? say("logbook.round-record.handed-over-not-released", "handed over, not released")
+      : say("logbook.round-record.still-open", "still open");
+  return (
+    <p className={`record-ended ${released ? "released" : "not-released"}`}>
+      <svg viewBox="0 0 32 32" aria-hidden="true">
+        {released ? <path d="M3 17 L12 26 L29 6" /> : <path d="M5 5 H27 V27 H5 Z M5 16 H27" />}
+      </svg>
+      {how.replace(/^./, (c) => c.toUpperCase())}
+    </p>
+  );
+}
+
+type Part = { entries: LogEntry[]; correct: (e: LogEntry) => ReactNode };
+
+/** Each value on its own strip: the limits, and where it lay. */
+function Readings({ entries, correct }: Part) {
+  const clock = useClock();
+  const rows = entries.flatMap((e) => e.measured.map((m, i) => ({ e, m, first: i === 0 })));
+  return (
+    <section>
+      <h2>{say("logbook.round-record.readings-against-their-limits", "Readings against their limits")}</h2>
+      {rows.length === 0 ? (
+        <p className="quiet">{say("logbook.round-record.none-yet", "None yet.")}</p>
+      ) : (
+        <table className="table strips">
+          <tbody>
+            {rows.map(({ e, m, first }) => (
+              <tr key={`${e.seq} ${m.name.english}`} className={m.in ? "" : "out"}>
+                <td className="quiet nowrap">
+                  {first && say("logbook.round-record.at-step", "{0}, step {1}", clock.time(e.at), e.step)}
+                </td>
+                <th scope="row">{piece(m.name as CoreText)}</th>
+                <td>
+                  <Strip m={m} />
+                </td>
+                <td className="strip-value">
+                  {shown(m.value, m.unit)} <span className="quiet">{limits(m)}</span>
+                  {!m.in && <b> {say("logbook.round-record.out", "out of range")}</b>}
+                </td>
+                <td className="nowrap">
+                  {first && e.who} {first && e.weight === "reading-in" && correct(e)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+const shown = (value: number, unit: string) =>
+  unit === "°C" ? inUnits(`${value} °C`, `${value} °C`) : `${value} ${unit}`.trim();
+
+function limits(m: Measured): string {
+  if (m.least != null && m.most != null) {
+    return say("logbook.round-record.of-to", "of {0} to {1}", m.least, shown(m.most, m.unit));
+  }
+  return m.least == null
+    ? ""
+    : say("logbook.round-record.of-at-least", "of at least {0}", shown(m.least, m.unit));
+}
+
+const WIDE = 180;
+
+/** The permitted stretch as a bar, the value as a mark; both with room around them. */
+function Strip({ m }: { m: Measured }) {
+  if (m.least == null) {
+    return null;
+  }
+  const most = m.most ?? Math.max(m.value, m.least) + Math.max(1, Math.abs(m.least) * 0.2);
+  const from = Math.min(m.value, m.least);
+  const to = Math.max(m.value, most);
+  const room = (to - from || 1) * 0.12;
+  const x = (v: number) => ((v - from + room) / (to - from + 2 * room)) * WIDE;
+  return (
+    <svg className="strip" viewBox={`0 0 ${WIDE} 18`} aria-hidden="true">
+      <path className="strip-line" d={`M0 9 H${WIDE}`} />
+      <rect
+        x={x(m.least)}
+        y="4"
+        width={(m.most == null ? WIDE : x(most)) - x(m.least)}
+        height="10"
+        className="strip-may"
+      />
+      <path d={`M${x(m.value)} 0 V18`} className="strip-at" />
+    </svg>
+  );
+}
+
+/** What was out of the ordinary, what was done about it, and who signed. */
+function Noted({ entries, correct }: Part) {
+  const clock = useClock();
+  const notable = entries.filter((e) => e.weight !== "plain" && e.weight !== "reading-in");
+  return (
+    <section>
+      <h2>{say("logbook.round-record.out-of-the-ordinary", "What was out, what was done, who signed")}</h2>
+      {notable.length === 0 ? (
+        <p className="quiet">{say("logbook.round-record.nothing", "Nothing.")}</p>
+      ) : (
+        <table className="table">
+          <tbody>
+            {notable.map((e) => (
+              <tr key={e.seq} className={e.weight}>
+                <td className="quiet nowrap">
+                  {say("logbook.round-record.at-step", "{0}, step {1}", clock.time(e.at), e.step)}
+                </td>
+                <td>
+                  <Line label={WEIGHT[e.weight] ?? ""} text={said(e)} />
+                </td>
+                <td className="nowrap">
+                  {e.who} {correct(e)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+/** Each step from when the one before it was done until it was: a bar on the time of the round. */
+function Steps({ record, all }: { record: Report; all: boolean }) {
+  const clock = useClock();
+  const groups = byStep(record.entries);
+  const begun = record.row.startedAt;
+  // What comes after the round was handed over, its release, is no time at the machine.
+  const over = record.row.closedAt ?? Math.max(begun + 60_000, ...record.entries.map((e) => e.at));
+  let from = begun;
+  return (
+    <ol className="record-steps">
+      {groups.map((g) => {
+        const shownEntries = all
+          ? g.entries
+          : g.entries.filter((e) => e.weight !== "plain" || e.kind === "check");
+        const last = g.entries.at(-1) as LogEntry;
+        const done = g.entries.some((e) => e.kind === "step-done" || e.kind === "round-closed");
+        const bar = { from, to: Math.max(from, Math.min(last.at, over)) };
+        from = bar.to;
+        return (
+          <li key={`${g.step}-${g.entries[0].seq}`}>
+            <span className="number">{g.step}</span>
+            <div>
+              {g.title}
+              {shownEntries.map((e) => (
+                <p key={e.seq} className={`quiet ${e.weight}`}>
+                  {clock.time(e.at)} {said(e)}
+                  {all ? `, ${e.who}` : ""}
+                </p>
+              ))}
+              {g.entries.map(
+                (e) =>
+                  e.photo && (
+                    <a key={e.id} href={`/api/photos/${e.photo}`} target="_blank" rel="noreferrer">
+                      <img
+                        className="record-photo"
+                        src={`/api/photos/${e.photo}`}
+                        alt={said(e)}
+                        loading="lazy"
+                      />
+                    </a>
+                  ),
+              )}
+            </div>
+            <span className="record-time">
+              <svg viewBox="0 0 200 10" preserveAspectRatio="none" aria-hidden="true">
+                <rect
+                  x={((bar.from - begun) / (over - begun)) * 200}
+                  y="1"
+                  width={Math.max(2, ((bar.to - bar.from) / (over - begun)) * 200)}
+                  height="8"
+                />
+              </svg>
+              {minutes(bar.to - bar.from)}
+            </span>
+            <span className="quiet">
+              {`${clock.time(last.at)}, ${last.who}${last.paper ? say("logbook.round-record.from-paper", ", from paper") : ""}`}
+              {done ? "" : say("logbook.round-record.open", " (open)")}
+            </span>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+const minutes = (ms: number) =>
+  say(
+    "logbook.round-record.minutes",
+    "{0} min",
+    ms < 600_000 ? (ms / 60_000).toFixed(1) : Math.round(ms / 60_000),
+  );
+
+/** Entries of one step together; taps that went well are one line. */
+function byStep(entries: LogEntry[]): { step: number; title: string; entries: LogEntry[] }[] {
+  const groups: { step: number; title: string; entries: LogEntry[] }[] = [];
+  for (const e of entries) {
+    const last = groups.at(-1);
+    if (last && last.step === e.step) {
+      last.entries.push(e);
+    } else {
+      groups.push({ step: e.step, title: stepOf(e), entries: [e] });
+    }
+  }
+  return groups;
 }

@@ -64,7 +64,7 @@ public final class ReadingJudge {
     }
 
     /** The band that asks for least at this temperature, or null where it is too cold for any. */
-    static @Nullable ReadingBand at(List<ReadingBand> bands, double celsius) {
+    public static @Nullable ReadingBand at(List<ReadingBand> bands, double celsius) {
         ReadingBand best = null;
         for (ReadingBand b : bands) {
             if (celsius >= b.fromCelsius()

@@ -1,8 +1,10 @@
 package orthopur.server.logbook;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +18,7 @@ import orthopur.round.State;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.roundpack.RoundPack.ReadingBand;
 import orthopur.server.floor.Intake;
 import orthopur.server.floor.Replay;
 import orthopur.text.Text;
@@ -36,6 +39,8 @@ final class RecordLines {
      * @param kind as stored; {@code weight} is plain, reading-in, reading-out, corrective,
      *     difference, lock, deviation, trouble, correction or signature
      * @param paper whether it was written on paper first and entered later
+     * @param measured each value in it with the limits that held
+     * @param photo SHA-256 of a picture; null for any other entry
      */
     record LogEntry(
             long seq,
@@ -49,7 +54,23 @@ final class RecordLines {
             String stepTitle,
             String text,
             TextDocument said,
-            boolean paper) {}
+            boolean paper,
+            List<ReadValue> measured,
+            @Nullable String photo) {}
+
+    /**
+     * A value against its limits.
+     *
+     * @param least,most both included; null where there is none on that side
+     * @param in whether all that the value can mean is within
+     */
+    record ReadValue(
+            TextDocument name,
+            double value,
+            @Nullable Double least,
+            @Nullable Double most,
+            String unit,
+            boolean in) {}
 
     /** The next entry of the log, as it is read. */
     LogEntry next(long seq, EntryEnvelope e) {
@@ -61,7 +82,8 @@ final class RecordLines {
         PackStep named = step == null ? pack.steps().getLast() : step;
         State.ReadingState reading = replay.progress().readings().get(e.step());
         Entry entry = e.entry();
-        String weight = why != null ? "difference" : weight(entry, reading);
+        List<ReadValue> measured = measured(entry, named, reading);
+        String weight = why != null ? "difference" : weight(entry, reading, measured);
         boolean paper = e.device().equals(Intake.PAPER);
         Text says = text(entry, named, reading);
         if (paper) {
@@ -82,14 +104,61 @@ final class RecordLines {
                 step == null ? "a step of another version" : title(step),
                 says.toString(),
                 TextDocument.of(says),
-                paper);
+                paper,
+                measured,
+                entry instanceof Entry.PhotoTaken p ? p.sha256() : null);
+    }
+
+    /** What an inspector holds against its limits. */
+    private static List<ReadValue> measured(
+            Entry entry, PackStep step, State.@Nullable ReadingState reading) {
+        if (entry instanceof Entry.ReadingTaken e) {
+            boolean in = reading != null && reading.outcome() == ReadingJudge.Outcome.IN;
+            RoundPack.ReadingPlan plan = step.reading();
+            ReadingBand band =
+                    plan == null ? null : ReadingJudge.at(plan.bands(), e.temperature());
+            // Too cold for any strength: then the coldest band says how warm it has to be.
+            boolean cold = plan != null && band == null && !plan.bands().isEmpty();
+            Double warm = cold ? Double.valueOf(plan.bands().getFirst().fromCelsius()) : null;
+            return List.of(
+                    new ReadValue(
+                            TextDocument.of(Text.of("record.strength", "strength")),
+                            e.strength(),
+                            band == null ? null : band.leastMgPerL(),
+                            band == null ? null : band.mostMgPerL(),
+                            "mg/L",
+                            in || cold),
+                    new ReadValue(
+                            TextDocument.of(Text.of("record.temperature", "temperature")),
+                            e.temperature(),
+                            band == null ? warm : Double.valueOf(band.fromCelsius()),
+                            null,
+                            "°C",
+                            !cold));
+        }
+        if (entry instanceof Entry.CheckMade e && e.value() != null) {
+            return step.checks().stream()
+                    .filter(c -> c.id().equals(e.check()) && c.ranged())
+                    .map(
+                            c ->
+                                    new ReadValue(
+                                            TextDocument.of(Text.plain(c.name())),
+                                            e.value(),
+                                            c.least(),
+                                            c.most(),
+                                            c.unit() == null ? "" : c.unit(),
+                                            c.judge(e.value()) == ReadingJudge.Outcome.IN))
+                    .toList();
+        }
+        return List.of();
     }
 
     private static String title(PackStep step) {
         return step.title().equals(step.verb()) ? step.verb() : step.verb() + ": " + step.title();
     }
 
-    private static String weight(Entry entry, State.@Nullable ReadingState reading) {
+    private static String weight(
+            Entry entry, State.@Nullable ReadingState reading, List<ReadValue> measured) {
         return switch (entry) {
             case Entry.ReadingTaken e ->
                     reading != null && reading.outcome() == ReadingJudge.Outcome.IN
@@ -105,6 +174,10 @@ final class RecordLines {
             case Entry.SentBack e -> "signature";
             case Entry.Proof e -> e.passed() ? "reading-in" : "reading-out";
             case Entry.LockMoved e -> "lock";
+            case Entry.CheckMade e ->
+                    measured.isEmpty()
+                            ? "plain"
+                            : measured.getFirst().in() ? "reading-in" : "reading-out";
             default -> "plain";
         };
     }
@@ -172,7 +245,7 @@ final class RecordLines {
                             "record.checked",
                             "checked: {0}{1}",
                             checkName(e.check(), step),
-                            measured(e.value(), null));
+                            measured(e.value(), unit(e.check(), step)));
             case Entry.Deviation e -> Text.of("record.deviation", "deviation: {0}", e.reason());
             case Entry.StepDone e -> Text.of("record.done", "done");
         };
@@ -269,6 +342,15 @@ final class RecordLines {
                 .map(RoundPack.CheckPlan::name)
                 .findFirst()
                 .orElse(id);
+    }
+
+    private static @Nullable String unit(String id, PackStep step) {
+        return step.checks().stream()
+                .filter(c -> c.id().equals(id))
+                .map(RoundPack.CheckPlan::unit)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
     }
 
     private String instrument(String id) {
