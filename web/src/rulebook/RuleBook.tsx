@@ -1,4 +1,4 @@
-import { say } from "../shared/say";
+import { inUnits, say } from "../shared/say";
 import { told } from "../shared/texts";
 import "./rulebook.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
@@ -7,6 +7,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
 import { useClock, useSession } from "../shared/session";
+import { Clocks, drawn, SanitizerMaps } from "./Drawn";
 import { Examples } from "./Examples";
 import { SetFigure } from "./SetFigure";
 import { titleOf } from "./titles";
@@ -28,10 +29,19 @@ const REGIMES: [string, string][] = [
   ["farm", say("rulebook.rule-book.farm-packing", "farm packing")],
 ];
 
-const shown = (value: number, unit: string) => `${value} ${unit}`;
+const shown = (value: number, unit: string) => (unit === "ratio" ? `× ${value}` : `${value} ${unit}`);
 
 /** A rule by its number and place: some numbers are kept by several small rules. */
 const key = (r: Schemas["RuleInfo"]) => `${r.id} ${r.title.slice(0, 24)}`;
+
+/** A site may ask for more than the code, and has to sign for less. */
+function Looser() {
+  return (
+    <div className="override">
+      {say("rulebook.rule-book.asks-for-less-than-the-code", "asks for less than the code")}
+    </div>
+  );
+}
 
 export default function RuleBook() {
   const [filter, set] = useFilters();
@@ -68,6 +78,28 @@ export default function RuleBook() {
   );
   const figures = book.data.figures.filter((f) => fits(`${titleOf(f)} ${f.source}`));
   const writes = session.data?.role === "SUPERVISOR";
+  const cited = (f: Figure) => (f.set ? f.source : (f.cited[regime] ?? f.source));
+  const figure = (id: string) => {
+    const f = book.data.figures.find((x) => x.id === id);
+    if (!f) {
+      return null;
+    }
+    const now = inUnits(shown(f.value, f.unit), shown(f.value, f.unit));
+    const tip = `${titleOf(f)} (${cited(f)})`;
+    return writes ? (
+      <button
+        className={f.set ? "figure-set own" : "figure-set"}
+        type="button"
+        title={tip}
+        aria-label={say("rulebook.rule-book.change-now", "Change {0}, now {1}", titleOf(f), now)}
+        onClick={() => setOpen(f)}
+      >
+        {now}
+      </button>
+    ) : (
+      <span title={tip}>{now}</span>
+    );
+  };
 
   return (
     <main className="page rulebook">
@@ -113,62 +145,65 @@ export default function RuleBook() {
       </div>
       <div className="book">
         <section aria-label={say("rulebook.rule-book.figures", "Figures")}>
-          <h2>
-            {say("rulebook.rule-book.figures-that-rules-compare-with", "Figures that rules compare with")}
-          </h2>
-          {figures.length === 0 && (
-            <p className="quiet">
-              {say("rulebook.rule-book.no-figure-has-in-it", "No figure has “{0}” in it.", word)}
-            </p>
-          )}
-          <table className="table figures">
-            <thead>
-              <tr>
-                <th scope="col">{say("rulebook.rule-book.what-it-limits", "What it limits")}</th>
-                <th scope="col">{say("rulebook.rule-book.holds-here", "Holds here")}</th>
-                <th scope="col">{say("rulebook.rule-book.source", "Source")}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {figures.map((f) => (
-                <tr key={f.id}>
-                  <td>
-                    {titleOf(f)}
-                    {f.override && (
-                      <div className="override">
-                        {say("rulebook.rule-book.asks-for-less-than-the-code", "asks for less than the code")}
-                      </div>
-                    )}
-                  </td>
-                  <td className="figure">
-                    {writes ? (
-                      <button
-                        className="figure-set"
-                        type="button"
-                        aria-label={say(
-                          "rulebook.rule-book.change-now",
-                          "Change {0}, now {1}",
-                          titleOf(f),
-                          shown(f.value, f.unit),
+          {word === "" ? (
+            <>
+              <SanitizerMaps figures={book.data.figures} shown={figure} />
+              <Clocks shown={figure} />
+              <h2>{say("rulebook.rule-book.other-figures", "Other figures")}</h2>
+              <ul className="few">
+                {book.data.figures
+                  .filter((f) => !drawn(f.id))
+                  .map((f) => (
+                    <li key={f.id}>
+                      <span>
+                        {titleOf(f)}
+                        {f.override && <Looser />}
+                      </span>
+                      {figure(f.id)}
+                    </li>
+                  ))}
+              </ul>
+            </>
+          ) : (
+            <>
+              <h2>
+                {say("rulebook.rule-book.figures-that-rules-compare-with", "Figures that rules compare with")}
+              </h2>
+              {figures.length === 0 && (
+                <p className="quiet">
+                  {say("rulebook.rule-book.no-figure-has-in-it", "No figure has “{0}” in it.", word)}
+                </p>
+              )}
+              <table className="table figures">
+                <thead>
+                  <tr>
+                    <th scope="col">{say("rulebook.rule-book.what-it-limits", "What it limits")}</th>
+                    <th scope="col">{say("rulebook.rule-book.holds-here", "Holds here")}</th>
+                    <th scope="col">{say("rulebook.rule-book.source", "Source")}</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {figures.map((f) => (
+                    <tr key={f.id}>
+                      <td>
+                        {titleOf(f)}
+                        {f.override && <Looser />}
+                      </td>
+                      <td className="figure">
+                        {figure(f.id)}
+                        {f.set && (
+                          <div className="quiet">
+                            {say("rulebook.rule-book.code", "code: {0}", shown(f.shipped, f.unit))}
+                          </div>
                         )}
-                        onClick={() => setOpen(f)}
-                      >
-                        {shown(f.value, f.unit)}
-                      </button>
-                    ) : (
-                      shown(f.value, f.unit)
-                    )}
-                    {f.set && (
-                      <div className="quiet">
-                        {say("rulebook.rule-book.code", "code: {0}", shown(f.shipped, f.unit))}
-                      </div>
-                    )}
-                  </td>
-                  <td className="quiet">{f.set ? f.source : (f.cited[regime] ?? f.source)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+                      </td>
+                      <td className="quiet">{f.set ? f.source : (f.cited[regime] ?? f.source)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
+          )}
           {book.data.changes.length > 0 && (
             <>
               <h2>{say("rulebook.rule-book.what-this-site-has-set", "What this site has set")}</h2>
@@ -200,35 +235,44 @@ export default function RuleBook() {
               {say("rulebook.rule-book.no-rule-has-in-it", "No rule has “{0}” in it.", word)}
             </p>
           )}
-          <ol className="rules">
-            {rules.map((r) => (
-              <li key={r.id + r.title} className={`rule ${r.severity.toLowerCase()}`}>
-                <b>{told(r.title)}</b>
-                <span className="quiet">
-                  {r.id}, {r.severity}, {r.source}
-                </span>
-                <button
-                  className="rule-run"
-                  type="button"
-                  aria-expanded={looked === key(r)}
-                  aria-label={say(
-                    "rulebook.rule-book.of",
-                    "{0} of {1}",
-                    looked === key(r)
-                      ? say("rulebook.rule-book.close-the-examples", "Close the examples")
-                      : say("rulebook.rule-book.two-examples", "Two examples"),
-                    r.title,
-                  )}
-                  onClick={() => set("rule", looked === key(r) ? "" : key(r))}
-                >
-                  {looked === key(r)
-                    ? say("rulebook.rule-book.close-the-examples", "Close the examples")
-                    : say("rulebook.rule-book.two-examples", "Two examples")}
-                </button>
-                {looked === key(r) && <Examples rule={r} figures={book.data.figures} />}
-              </li>
-            ))}
-          </ol>
+          {ROOMS.filter(([letter]) => letter !== "" && rules.some((r) => r.id.startsWith(letter))).map(
+            ([letter, name]) => (
+              <section key={letter} aria-label={name}>
+                <h3>{name.replace(/^./, (c) => c.toUpperCase())}</h3>
+                <ol className="rules">
+                  {rules
+                    .filter((r) => r.id.startsWith(letter))
+                    .map((r) => (
+                      <li key={r.id + r.title} className={`rule ${r.severity.toLowerCase()}`}>
+                        <b>{told(r.title)}</b>
+                        <span className="quiet">
+                          {r.id}, {r.severity}, {r.source}
+                        </span>
+                        <button
+                          className="rule-run"
+                          type="button"
+                          aria-expanded={looked === key(r)}
+                          aria-label={say(
+                            "rulebook.rule-book.of",
+                            "{0} of {1}",
+                            looked === key(r)
+                              ? say("rulebook.rule-book.close-the-examples", "Close the examples")
+                              : say("rulebook.rule-book.two-examples", "Two examples"),
+                            r.title,
+                          )}
+                          onClick={() => set("rule", looked === key(r) ? "" : key(r))}
+                        >
+                          {looked === key(r)
+                            ? say("rulebook.rule-book.close-the-examples", "Close the examples")
+                            : say("rulebook.rule-book.two-examples", "Two examples")}
+                        </button>
+                        {looked === key(r) && <Examples rule={r} figures={book.data.figures} />}
+                      </li>
+                    ))}
+                </ol>
+              </section>
+            ),
+          )}
         </section>
       </div>
       {open && (

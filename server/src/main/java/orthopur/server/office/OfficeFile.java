@@ -224,9 +224,12 @@ public final class OfficeFile {
         List<String> lines = text.lines().filter(l -> !l.isBlank()).limit(20).toList();
         for (char c : new char[] {';', '\t', ','}) {
             long most = lines.stream().filter(l -> l.indexOf(c) >= 0).count();
-            boolean quoted = lines.stream().anyMatch(l -> l.startsWith("\"") || l.contains(c + "\""));
+            boolean quoted =
+                    lines.stream().anyMatch(l -> l.startsWith("\"") || l.contains(c + "\""));
             boolean alike =
-                    lines.stream().mapToLong(l -> l.chars().filter(x -> x == c).count()).distinct()
+                    lines.stream()
+                                    .mapToLong(l -> l.chars().filter(x -> x == c).count())
+                                    .distinct()
                                     .count()
                             == 1;
             if (lines.size() > 1 && most == lines.size() && (alike || quoted)) {

@@ -222,7 +222,9 @@ class PrintController {
                 paper.print(what, Paper.Size.named(size), what.equals("cards"), on));
     }
 
-    /** The procedure as a Word document that can be edited; the one in the program is the valid one. */
+    /**
+     * The procedure as a Word document that can be edited; the one in the program is the valid one.
+     */
     @GetMapping("/procedures/{id}/{version}/procedure.docx")
     ResponseEntity<byte[]> word(@PathVariable String id, @PathVariable int version) {
         OnPaper.Printed printed = onPaper.printed(id, version);

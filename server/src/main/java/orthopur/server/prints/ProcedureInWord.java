@@ -59,11 +59,7 @@ final class ProcedureInWord {
         line(
                 "%s · %s %s · %s · %s"
                         .formatted(
-                                site,
-                                sheet.code(),
-                                sheet.name(),
-                                procedure.kind().shown(),
-                                state));
+                                site, sheet.code(), sheet.name(), procedure.kind().shown(), state));
         line(
                 "People: %d. Wear: %s."
                         .formatted(

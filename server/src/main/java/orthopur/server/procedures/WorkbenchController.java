@@ -109,9 +109,7 @@ class WorkbenchController {
 
     /** The text of a Word, OpenDocument, PDF, spreadsheet or text file; nothing is stored. */
     @Heavy
-    @PostMapping(
-            value = "/old-texts/text",
-            consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @PostMapping(value = "/old-texts/text", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     FileText fileText(@RequestBody byte[] file) {
         String text = OfficeFile.text(file);
         return new FileText(text, (int) text.lines().filter(l -> !l.isBlank()).count());

@@ -56,8 +56,7 @@ class OfficeFileTest {
                         }
                         if (locked) {
                             d.protect(
-                                    new StandardProtectionPolicy(
-                                            "o", "u", new AccessPermission()));
+                                    new StandardProtectionPolicy("o", "u", new AccessPermission()));
                         }
                         d.save(out);
                     }
@@ -89,7 +88,8 @@ class OfficeFileTest {
                                 d.write(out);
                             }
                         });
-        assertEquals("Unplug slicer\n2 | Remove the pusher; Mind\nWash pusher", OfficeFile.text(file));
+        assertEquals(
+                "Unplug slicer\n2 | Remove the pusher; Mind\nWash pusher", OfficeFile.text(file));
     }
 
     @Test
@@ -133,10 +133,12 @@ class OfficeFileTest {
     void plainTextAndSeparatedValuesInEitherAlphabet() {
         assertEquals(
                 "1 | Wash, then rinse\n2 | Dry",
-                OfficeFile.text("\uFEFF1;Wash, then rinse\r\n2;Dry".getBytes(StandardCharsets.UTF_8)));
+                OfficeFile.text(
+                        "\uFEFF1;Wash, then rinse\r\n2;Dry".getBytes(StandardCharsets.UTF_8)));
         assertEquals(
                 "1. Séchez, rincez\n2. Lavez",
-                OfficeFile.text("1. Séchez, rincez\n2. Lavez".getBytes(Charset.forName("windows-1252"))));
+                OfficeFile.text(
+                        "1. Séchez, rincez\n2. Lavez".getBytes(Charset.forName("windows-1252"))));
     }
 
     @Test

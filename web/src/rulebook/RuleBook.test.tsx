@@ -1,0 +1,80 @@
+import { screen, within } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import { ILSE, MAREN, show } from "../testing/page";
+import RuleBook from "./RuleBook";
+
+const figure = (id: string, value: number, unit: string, more: object = {}) => ({
+  id,
+  title: id,
+  value,
+  shipped: value,
+  unit,
+  source: "the code",
+  cited: { plant: "the plant's code" },
+  lowerIsStricter: false,
+  set: false,
+  override: false,
+  ...more,
+});
+
+const rows = [25, 50, 100].flatMap((from, i) => [
+  figure(`chlorine.row-${i + 1}.least-strength`, from, "mg/L"),
+  figure(`chlorine.row-${i + 1}.least-temperature.ph-8`, [49, 24, 13][i], "°C"),
+  figure(`chlorine.row-${i + 1}.least-temperature.ph-10`, [49, 38, 13][i], "°C"),
+]);
+
+const BOOK = {
+  version: "public-codes-1",
+  figures: [
+    ...rows,
+    figure("chlorine.ceiling", 200, "mg/L"),
+    figure("clock.hours", 4, "h"),
+    figure("touch.limit", 49, "°C", { set: true, source: "this site: gloves are thin" }),
+    figure("lift.load-constant", 25, "kg", { override: true }),
+  ],
+  rules: [
+    { id: "L3", severity: "STOP", title: "Made safe", source: "the code", follows: [] },
+    { id: "S1", severity: "STOP", title: "Strong enough", source: "the code", follows: [] },
+  ],
+  changes: [],
+};
+
+const page = (who: object, address = "/rulebook") =>
+  show(
+    <RuleBook />,
+    {
+      "GET /api/session": who,
+      "GET /api/rulebook": BOOK,
+      "GET /api/chemicals": [
+        { id: "halvern-h12", name: "Halvern H12", kind: "chlorine", least: "50 mg/L", most: "200 mg/L" },
+      ],
+    },
+    address,
+  );
+
+describe("the rule book", () => {
+  it("draws where a sanitizer counts, with the labels of the site, and each figure can be set there", async () => {
+    page(ILSE);
+    const map = await screen.findByRole("img", { name: /^Chlorine: from 25 mg\/L on at 49 °C or warmer/ });
+    expect(await within(map).findByText("Halvern H12")).toBeTruthy();
+    expect(
+      await screen.findByRole("button", { name: "Change chlorine.row-2.least-temperature.ph-10, now 38 °C" }),
+    ).toBeTruthy();
+    const others = screen.getByRole("button", { name: /^Change touch.limit/ }).closest("ul") as HTMLElement;
+    expect(within(others).queryByText("clock.hours")).toBeNull();
+    expect(within(others).getByText("asks for less than the code")).toBeTruthy();
+  });
+
+  it("groups the rules by what they are about, and lets the crew change nothing", async () => {
+    page(MAREN);
+    expect(await screen.findByRole("region", { name: "making safe" })).toBeTruthy();
+    expect(screen.getByRole("region", { name: "chemistry and heat" }).textContent).toContain("Strong enough");
+    expect(screen.queryByRole("button", { name: /^Change / })).toBeNull();
+  });
+
+  it("lists what is looked for, with its source", async () => {
+    page(ILSE, "/rulebook?find=touch");
+    expect(await screen.findByText("this site: gloves are thin")).toBeTruthy();
+    expect(screen.queryByRole("img", { name: /^Chlorine/ })).toBeNull();
+  });
+});
