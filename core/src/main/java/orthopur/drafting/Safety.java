@@ -70,6 +70,7 @@ final class Safety {
                 work.having(EnergyStage.PROVED),
                 e -> new Action.Prove(List.of(e.id())),
                 Safety::proof);
+        backToOff();
         work.energies.stream().filter(e -> e.kind() == EnergyKind.HEAT).forEach(this::cool);
     }
 
@@ -109,6 +110,18 @@ final class Safety {
                 work.having(EnergyStage.PROVED),
                 e -> new Action.Prove(List.of(e.id())),
                 Safety::proof);
+        backToOff();
+    }
+
+    /** A switch that stays where it is put was just tried. */
+    private void backToOff() {
+        List<Energy> tried = work.energies.stream().filter(Energy::startsAgain).toList();
+        if (!tried.isEmpty() && !work.having(EnergyStage.PROVED).isEmpty()) {
+            script.add(
+                    new Action.Operate(Action.Mode.STOP, ids(tried), List.of()),
+                    "Put the switch back to off: " + Words.energies(tried),
+                    "It stays where it is put, and would start with the power.");
+        }
     }
 
     private void cool(Energy e) {

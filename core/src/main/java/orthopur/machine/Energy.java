@@ -20,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param heat how hot it is and how it cools, for kind heat
  * @param when the option it depends on; null for always
  * @param restartWait how long after it was shut nobody may light or start it again
+ * @param switchStays whether its start control stays where it is put, so that trying it leaves it
+ *     on; null for a button that springs back
  * @param suffocates a gas that drives out the air of a closed room: carbon dioxide, nitrogen
  */
 @RecordBuilder
@@ -37,7 +39,8 @@ public record Energy(
         @Nullable Heat heat,
         @Nullable String when,
         @Nullable Duration restartWait,
-        boolean suffocates)
+        boolean suffocates,
+        @Nullable Boolean switchStays)
         implements EnergyBuilder.With {
 
     /** One that does not drive out the air. */
@@ -69,11 +72,17 @@ public record Energy(
                 heat,
                 when,
                 restartWait,
-                false);
+                false,
+                null);
     }
 
     public Energy {
         zone = List.copyOf(zone);
+    }
+
+    /** Whether it starts by itself when power comes back after its switch was tried. */
+    public boolean startsAgain() {
+        return switchStays != null && switchStays;
     }
 
     Energy among(Set<String> parts) {

@@ -79,6 +79,7 @@ import orthopur.rules.lockout.QualifiedOnly;
 import orthopur.rules.lockout.SharpParts;
 import orthopur.rules.lockout.StaysOn;
 import orthopur.rules.lockout.StoredEnergyInPart;
+import orthopur.rules.lockout.SwitchOff;
 import orthopur.rules.lockout.TagWithSecondMeasure;
 import orthopur.rules.lockout.TakenUpAgain;
 import orthopur.rules.record.KeptProduct;
@@ -139,6 +140,7 @@ public final class AllRules {
                             new RemovalOrder(),
                             new GuardsBack(),
                             new ClearBeforeLive(),
+                            new SwitchOff(),
                             new AllPartsBack(),
                             new InstallOrder(),
                             new Destination(),
