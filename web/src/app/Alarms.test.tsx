@@ -31,7 +31,7 @@ describe("what a supervisor has to know at once", () => {
     heard.mockClear();
     const { user } = show(<Alarms />, { "GET /api/board": [machine("B1", ["62 mg/L is out of range."])] });
     const known = await screen.findByRole("button", { name: /Acknowledge/ });
-    expect(heard).toHaveBeenCalledTimes(1);
+    await vi.waitFor(() => expect(heard).toHaveBeenCalledTimes(1));
     vi.advanceTimersByTime(31_000);
     expect(heard).toHaveBeenCalledTimes(3);
     await user.click(known);

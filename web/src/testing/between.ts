@@ -11,7 +11,7 @@ vi.mock("../shared/beep", () => ({ beep: vi.fn() }));
 /* Screens are tested in one window after another's; nothing of a test may be there for the next. */
 
 // Time out late: a machine that builds beside it is slow, not wrong.
-configure({ asyncUtilTimeout: 5000 });
+configure({ asyncUtilTimeout: 10_000 });
 
 globalThis.ResizeObserver ??= class {
   observe() {}

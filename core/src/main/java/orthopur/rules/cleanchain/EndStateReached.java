@@ -5,8 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.EndState;
+import orthopur.machine.Frequency;
 import orthopur.machine.Surface;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
@@ -66,6 +68,35 @@ public final class EndStateReached extends BookRule {
             }
         }
         groups.forEach((g, surfaces) -> report(end, out, g, surfaces));
+        nothingForFood(end, out);
+    }
+
+    /**
+     * The wipe every four hours of use chooses what it cleans, and cleans something that touches
+     * food (Food Code 2022, 4-602.11(C)).
+     */
+    private void nothingForFood(Ending end, Findings out) {
+        Frequency kind = end.procedure().kind();
+        List<Surface> all =
+                IntStream.range(0, end.sheet().surfaceCount())
+                        .mapToObj(end.sheet()::surface)
+                        .toList();
+        if (kind != Frequency.FOUR_HOURS || all.stream().anyMatch(s -> s.frequency().dueIn(kind))) {
+            return;
+        }
+        boolean touches = all.stream().anyMatch(s -> s.zone() == 1);
+        boolean begun = IntStream.range(0, all.size()).anyMatch(end::due);
+        if (touches && !begun) {
+            out.report(info)
+                    .says(
+                            Text.of(
+                                    "end-state-reached.is-due-and-no-step-cleans",
+                                    "This clean is {0}, and no step of it cleans a food-contact surface.",
+                                    kind.shown()),
+                            Text.of(
+                                    "end-state-reached.food-touches-it-next",
+                                    "Food touches it next."));
+        }
     }
 
     private void report(Ending end, Findings out, Group g, List<Integer> surfaces) {

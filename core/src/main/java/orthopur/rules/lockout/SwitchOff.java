@@ -28,11 +28,15 @@ public final class SwitchOff extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Restore a)) {
+        // Who plugs it in to run it in between does both in one step.
+        boolean runs = m.action() instanceof Action.Operate && m.action().runs();
+        if (!(m.action() instanceof Action.Restore) && !runs) {
             return;
         }
-        for (Energy e : m.sheet().sheet().energies()) {
-            if (e.startsAgain() && a.energies().contains(e.id()) && leftOn(m)) {
+        for (int i = 0; i < m.sheet().energyCount(); i++) {
+            Energy e = m.sheet().energy(i);
+            boolean gets = runs ? m.night().cutOff(i) : m.action().energies().contains(e.id());
+            if (e.startsAgain() && gets && leftOn(m)) {
                 out.report(info)
                         .energy(e.id())
                         .says(

@@ -61,7 +61,7 @@ public final class MovedBack extends BookRule {
                                     name),
                             Text.of(
                                     "moved-back.what-stayed-shut-was-worked",
-                                    "What stayed where it was has covered, held or drained otherwise than the steps in between take for granted."))
+                                    "What stayed where it was has covered, held or drained in another way than the steps in between expect."))
                     .propose(
                             Text.of(
                                     "moved-back.move-aside-before-the-work",
