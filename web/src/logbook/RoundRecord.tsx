@@ -281,7 +281,12 @@ function Strip({ m }: { m: Measured }) {
 /** What was out of the ordinary, what was done about it, and who signed. */
 function Noted({ entries, correct }: Part) {
   const clock = useClock();
-  const notable = entries.filter((e) => e.weight !== "plain" && e.weight !== "reading-in");
+  // A lock is put on and taken off in every round; one that was another's is not.
+  const usual = (e: LogEntry) =>
+    e.weight === "plain" ||
+    e.weight === "reading-in" ||
+    (e.weight === "lock" && e.said.id !== "record.anothers-lock");
+  const notable = entries.filter((e) => !usual(e));
   return (
     <section>
       <h2>{say("logbook.round-record.out-of-the-ordinary", "What was out, what was done, who signed")}</h2>
