@@ -312,9 +312,72 @@ final class EnergyFaults {
                         cut < 0 ? Set.of() : Set.of("T13"),
                         cut < 0 ? Set.of() : Set.of(r.steps().get(cut).id()));
             }
+            case Action.Operate o when o.mode() == Action.Mode.STOP && tried(place) -> {
+                int power =
+                        r.first(place + 1, (x, a) -> a instanceof Action.Restore || a.runs());
+                int again =
+                        r.first(
+                                place + 1,
+                                (x, a) ->
+                                        a instanceof Action.Operate b
+                                                && b.mode() == Action.Mode.STOP);
+                if (power >= 0 && (again < 0 || again > power)) {
+                    out.fault(
+                            "drop",
+                            "switch left on after it was tried",
+                            List.of(new Edit.Delete(s.id())),
+                            Set.of("L5"),
+                            Set.of(r.steps().get(power).id()));
+                }
+            }
+            case Action.Restore a when onlyPower() -> {
+                int test = r.first(place + 1, (x, b) -> b instanceof Action.FunctionTest);
+                if (test >= 0) {
+                    out.fault(
+                            "drop",
+                            "not made live for the test run",
+                            List.of(new Edit.Delete(s.id())),
+                            Set.of("T9"),
+                            Set.of(r.steps().get(test).id()));
+                }
+            }
             case Action.DryClean d -> running(place, s);
             default -> {}
         }
+    }
+
+    /** Whether the last thing that was done to a switch that stays was to try it. */
+    private boolean tried(int place) {
+        if (r.sheet().energies().stream().noneMatch(Energy::startsAgain)) {
+            return false;
+        }
+        for (int i = place - 1; i >= 0; i--) {
+            Action a = r.steps().get(i).action();
+            if (a instanceof Action.Prove
+                    || a instanceof Action.Operate o && o.mode() == Action.Mode.STOP) {
+                return a instanceof Action.Prove;
+            }
+        }
+        return false;
+    }
+
+    /** Whether all that drives it is cut off once and comes back with one step alone. */
+    private boolean onlyPower() {
+        List<Action> all = r.steps().stream().map(Step::action).toList();
+        return all.stream().filter(Action.Restore.class::isInstance).count() == 1
+                && all.stream().noneMatch(Action::runs)
+                && r.sheet().energies().stream()
+                        .filter(e -> e.kind().drives() && !e.keepLive())
+                        .allMatch(
+                                e ->
+                                        all.stream()
+                                                .anyMatch(
+                                                        a ->
+                                                                a instanceof Action.Isolate
+                                                                        && a.energies()
+                                                                                .contains(
+                                                                                        e
+                                                                                                .id())));
     }
 
     /** A step may name an energy that this machine, as it is fitted, does not have. */

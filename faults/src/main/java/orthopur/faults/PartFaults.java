@@ -32,6 +32,7 @@ final class PartFaults {
                 case Action.Install a -> installed(i, s, a);
                 case Action.Shift a -> shifted(i, s, a);
                 case Action.Return a -> returned(i, s, a);
+                case Action.Fit a -> fitted(i, s, a);
                 case Action.Measure a -> measured(s, a);
                 case Action.Mark a -> marked(i, s, a);
                 case Action.Index a -> indexed(i, s, a);
@@ -263,8 +264,35 @@ final class PartFaults {
                 out.fault(
                         "forget", part.name() + " not moved aside", edits, Set.of("C6"), Set.of());
             } else {
-                out.fault("forget", part.name() + " not moved aside", edits, Set.of(), Set.of());
+                int back =
+                        r.first(
+                                place + 1,
+                                (x, y) -> y instanceof Action.Return && y.items().contains(item));
+                out.fault(
+                        "forget",
+                        part.name() + " not moved aside",
+                        edits,
+                        back < 0 ? Set.of() : Set.of("T14"),
+                        back < 0 ? Set.of() : Set.of(r.steps().get(back).id()));
             }
+        }
+    }
+
+    /** What is on only for the clean was never put on, and comes off all the same. */
+    private void fitted(int place, Step s, Action.Fit a) {
+        int off =
+                r.first(
+                        place + 1,
+                        (x, y) ->
+                                y instanceof Action.Unfit u
+                                        && a.fittings().stream().anyMatch(u.fittings()::contains));
+        if (off >= 0) {
+            out.fault(
+                    "drop",
+                    "not put on",
+                    List.of(new Edit.Delete(s.id())),
+                    Set.of("T14", "T15"),
+                    Set.of());
         }
     }
 

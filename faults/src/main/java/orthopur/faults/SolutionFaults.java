@@ -637,6 +637,16 @@ final class SolutionFaults {
                         "S15");
             }
         }
+        boolean lime =
+                a.items().stream().flatMap(i -> r.surfaces(i).stream()).anyMatch(Surface::limed);
+        if (lime && c.kind() == ChemicalKind.ACID) {
+            out.fault(
+                    "drop",
+                    "no acid on the lime",
+                    List.of(new Edit.Delete(s.id())),
+                    Set.of("C1"),
+                    Set.of());
+        }
         int collect = r.first(place, (x, y) -> y instanceof Action.Collect);
         if (collect >= 0) {
             out.fault(
