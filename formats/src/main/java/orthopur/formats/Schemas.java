@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import orthopur.machine.Problem;
@@ -80,9 +81,32 @@ public final class Schemas {
                                                         : text(n)));
         List<Problem> problems = new ArrayList<>();
         for (com.networknt.schema.Error e : schema.validate(document)) {
-            problems.add(new Problem(e.getInstanceLocation().toString(), said(e)));
+            String said = BOUNDS.contains(e.getKeyword()) ? range(schema, e) : said(e);
+            problems.add(new Problem(e.getInstanceLocation().toString(), said));
         }
         return problems;
+    }
+
+    private static final Set<String> BOUNDS =
+            Set.of("minimum", "maximum", "exclusiveMinimum", "exclusiveMaximum");
+
+    /** A number outside of its range is told the whole range, not the side it fell off alone. */
+    private static String range(Schema schema, com.networknt.schema.Error e) {
+        String at = e.getSchemaLocation().getFragment().toString();
+        JsonNode of = schema.getSchemaNode().at(at.substring(0, at.lastIndexOf('/')));
+        boolean open = of.has("exclusiveMinimum");
+        JsonNode least = open ? of.path("exclusiveMinimum") : of.path("minimum");
+        JsonNode most = of.path("maximum");
+        String range =
+                least.isMissingNode()
+                        ? "at most " + most.asString()
+                        : most.isMissingNode()
+                                ? (open ? "more than " : "at least ") + least.asString()
+                                : open
+                                        ? "more than %s, up to %s"
+                                                .formatted(least.asString(), most.asString())
+                                        : "%s to %s".formatted(least.asString(), most.asString());
+        return "It is %s; allowed is %s.".formatted(e.getInstanceNode().asString(), range);
     }
 
     /** In words for somebody who fills in a form; patterns are not for people. */

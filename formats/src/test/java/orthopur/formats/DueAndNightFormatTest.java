@@ -127,6 +127,21 @@ class DueAndNightFormatTest {
         assertEquals(List.of(pointer), at);
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"minutes\":20 | \"minutes\":0 | It is 0; allowed is 1 to 1440.",
+                "\"to\":480 | \"to\":2000 | It is 2000; allowed is 0 to 1440.",
+                "\"tasks\" | \"heater\":{\"litres\":0,\"kilowatts\":9,\"celsius\":60,\"mainsCelsius\":9},\"tasks\" | It is 0; allowed is more than 0, up to 100000.",
+            })
+    void aNumberOutOfItsRangeIsToldTheWholeRange(String right, String wrong, String says) {
+        FormatError e =
+                assertThrows(
+                        FormatError.class, () -> NightFormat.read(NIGHT.replace(right, wrong)));
+        assertEquals(says, e.problems().getFirst().message());
+    }
+
     @Test
     void twoPeopleOfOneNameAreToldApartByTheirIds() {
         String two =
