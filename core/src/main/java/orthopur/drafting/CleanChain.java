@@ -1,5 +1,7 @@
 package orthopur.drafting;
 
+import static java.util.stream.Collectors.toSet;
+
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -76,6 +78,7 @@ final class CleanChain {
                     "Rinse with lukewarm water first",
                     Action.EndPoint.CLEAR);
         }
+        descale();
         Map<Soaking, List<Part>> soaks = soaks();
         soaks.forEach(this::soak);
         List<Part> soaking = soaks.values().stream().flatMap(List::stream).toList();
@@ -133,6 +136,57 @@ final class CleanChain {
         Volume fill() {
             return new Volume(Math.round(vessel.brim().litres() * 2 / 3));
         }
+    }
+
+    /** Lime comes off in acid before anything is washed, in a vessel of its own. */
+    private void descale() {
+        List<Part> limed =
+                work.apart.inOrder().stream()
+                        .filter(TakeApart::comesOff)
+                        .filter(p -> on(List.of(p)).stream().anyMatch(Surface::limed))
+                        .toList();
+        Means.Use acid = work.means.acid(on(limed));
+        Vessel vessel = free();
+        if (limed.isEmpty() || acid == null || vessel == null) {
+            return;
+        }
+        Duration told = acid.chemical().label().contact();
+        Soaking how = new Soaking(acid, vessel, told == null ? SOAKING : told);
+        script.add(
+                new Action.DrawOff(List.of(), List.of(vessel.name()), true),
+                "Empty, wash out and rinse: " + vessel.name(),
+                "Acid meets nothing but water.");
+        soak(how, limed);
+        script.add(
+                new Action.Collect(Work.partIds(limed)),
+                "Take out, once the time is up, and count: " + Words.parts(limed),
+                "Acid that works longer eats the metal.");
+        script.things.add("pH strips");
+        script.add(
+                new Action.Rinse(
+                        Work.partIds(limed),
+                        new Solution(null, null, LUKEWARM, null, new Volume(20)),
+                        Action.Method.FLOOD,
+                        Action.EndPoint.TAP_PH),
+                "Rinse until the strip shows what it shows in tap water: " + Words.parts(limed),
+                "Acid that stays meets chlorine later and gives off gas.",
+                null,
+                3);
+        script.add(
+                new Action.DrawOff(List.of(), List.of(vessel.name()), true),
+                "Pour it away by itself and rinse the vessel: " + vessel.name(),
+                "Acid and bleach in one drain give off chlorine.");
+    }
+
+    /** A vessel that parts can lie in and that holds nothing else in this clean. */
+    private @Nullable Vessel free() {
+        Set<String> used = soaks().keySet().stream().map(s -> s.vessel().name()).collect(toSet());
+        work.apart.inOrder().forEach(p -> used.add(TakeApart.place(p)));
+        return work.context.vessels().stream()
+                .filter(v -> SOAKS.contains(v.kind()) || v.kind().equals("bucket"))
+                .filter(v -> !used.contains(v.name()))
+                .min(Comparator.comparing((Vessel v) -> !v.name().contains("descal")))
+                .orElse(null);
     }
 
     /**

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
@@ -91,6 +92,27 @@ final class Means {
             }
         }
         return null;
+    }
+
+    /** An acid that all of these bear, as its label doses it; null where the site owns none. */
+    @Nullable Use acid(List<Surface> some) {
+        return sorted(
+                        context.chemicals().values().stream()
+                                .filter(c -> c.kind() == ChemicalKind.ACID)
+                                .toList(),
+                        Comparator.comparing(Chemical::id))
+                .stream()
+                .filter(c -> some.stream().allMatch(s -> SiteFit.excludes(s, c) == null))
+                .map(c -> use(c, some))
+                .flatMap(Optional::stream)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private Optional<Use> use(Chemical c, List<Surface> some) {
+        return some.isEmpty()
+                ? Optional.empty()
+                : Optional.ofNullable(washing(some.getFirst(), c)).map(x -> new Use(c, x, null));
     }
 
     private @Nullable Solution washing(Surface s, Chemical c) {

@@ -313,8 +313,7 @@ final class EnergyFaults {
                         cut < 0 ? Set.of() : Set.of(r.steps().get(cut).id()));
             }
             case Action.Operate o when o.mode() == Action.Mode.STOP && tried(place) -> {
-                int power =
-                        r.first(place + 1, (x, a) -> a instanceof Action.Restore || a.runs());
+                int power = r.first(place + 1, (x, a) -> a instanceof Action.Restore || a.runs());
                 int again =
                         r.first(
                                 place + 1,
@@ -375,9 +374,7 @@ final class EnergyFaults {
                                                         a ->
                                                                 a instanceof Action.Isolate
                                                                         && a.energies()
-                                                                                .contains(
-                                                                                        e
-                                                                                                .id())));
+                                                                                .contains(e.id())));
     }
 
     /** A step may name an energy that this machine, as it is fitted, does not have. */

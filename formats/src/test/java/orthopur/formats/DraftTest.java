@@ -48,6 +48,23 @@ class DraftTest {
         assertEquals(List.of(), refused);
     }
 
+    /**
+     * Lime is taken off by acid, in its own vessel, before any soap, and rinsed to the pH of the
+     * tap.
+     */
+    @Test
+    void limeIsSoakedInAcidBeforeTheSoapAndRinsedOff() {
+        Procedure p = draft("QK-OV2", Frequency.EVENT, false, false);
+        int acid = places(p, Action.Soak.class).getFirst();
+        assertEquals(
+                "karstol-a", ((Action.Soak) p.steps().get(acid).action()).solution().chemical());
+        int off = places(p, Action.Collect.class).getFirst();
+        Action.Rinse rinse = (Action.Rinse) p.steps().get(off + 1).action();
+        assertEquals(Action.EndPoint.TAP_PH, rinse.endPoint());
+        assertTrue(places(p, Action.Wash.class).getFirst() > off);
+        assertTrue(places(p, Action.DrawOff.class).contains(off + 2));
+    }
+
     private static Procedure draft(String code, Frequency kind, boolean inPlace, boolean halves) {
         return Drafter.draft(
                 DemoSite.sheet(code),

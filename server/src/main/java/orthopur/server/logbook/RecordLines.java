@@ -115,10 +115,11 @@ final class RecordLines {
         if (entry instanceof Entry.ReadingTaken e) {
             boolean in = reading != null && reading.outcome() == ReadingJudge.Outcome.IN;
             RoundPack.ReadingPlan plan = step.reading();
-            ReadingBand band = plan == null ? null : ReadingJudge.at(plan.bands(), e.temperature());
+            List<ReadingBand> bands = plan == null ? List.of() : plan.bands();
+            ReadingBand band = ReadingJudge.at(bands, e.temperature());
             // Too cold for any strength: then the coldest band says how warm it has to be.
-            boolean cold = plan != null && band == null && !plan.bands().isEmpty();
-            Double warm = cold ? Double.valueOf(plan.bands().getFirst().fromCelsius()) : null;
+            boolean cold = band == null && !bands.isEmpty();
+            Double warm = cold ? Double.valueOf(bands.getFirst().fromCelsius()) : null;
             return List.of(
                     new ReadValue(
                             TextDocument.of(Text.of("record.strength", "strength")),
