@@ -24,6 +24,7 @@ import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.rulebook.PublicCodes;
+import orthopur.rules.AllRules;
 import tools.jackson.databind.JsonNode;
 
 /** A Spanish round has no English in it: every text of every demo round is translated. */
@@ -201,6 +202,19 @@ class LanguageTest {
                 List.of(),
                 english(module + ".json").keySet().stream()
                         .filter(id -> !spanish.has(id))
+                        .toList());
+    }
+
+    /** The rule book is read by who works by it. */
+    @Test
+    void everyRuleHasATitleInTheOtherLanguage() throws IOException {
+        JsonNode spanish = spanish();
+        assertEquals(
+                List.of(),
+                AllRules.list().stream()
+                        .map(r -> r.info().title())
+                        .filter(title -> !spanish.has(title))
+                        .distinct()
                         .toList());
     }
 
