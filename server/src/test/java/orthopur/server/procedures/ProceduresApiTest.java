@@ -71,7 +71,7 @@ class ProceduresApiTest {
         assertTrue(
                 ilse.post_(path, approval(1, "471148", "because I say so"))
                         .detail()
-                        .contains("5 STOPs"));
+                        .contains("6 STOPs"));
 
         String fix = bring("qk-sl1-end-of-shift");
         ObjectNode d = (ObjectNode) document(fix);

@@ -106,7 +106,7 @@ class RuleBookApiTest {
         Client ilse = Client.ilse(mvc);
         String draft = Files.readString(Path.of("..", "demo", "procedures", "qk-sl1-draft.json"));
         JsonNode mended = ilse.post_("/api/mend", draft).body();
-        assertEquals(7, mended.get("taken").size(), mended.get("taken").toString());
+        assertEquals(8, mended.get("taken").size(), mended.get("taken").toString());
         assertEquals(0, mended.get("stops").asInt() + mended.get("fixes").asInt());
         assertEquals(
                 0,
