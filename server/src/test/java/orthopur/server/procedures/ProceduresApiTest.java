@@ -68,10 +68,8 @@ class ProceduresApiTest {
     void aStopIsNeverApprovedAndAFixOnlyWithAReason() throws Exception {
         String stop = bring("qk-sl1-draft");
         String path = "/api/procedures/" + stop + "/versions/1/approval";
-        assertTrue(
-                ilse.post_(path, approval(1, "471148", "because I say so"))
-                        .detail()
-                        .contains("6 STOPs"));
+        String refused = ilse.post_(path, approval(1, "471148", "because I say so")).detail();
+        assertTrue(refused.contains("6 STOPs"), refused);
 
         String fix = bring("qk-sl1-end-of-shift");
         ObjectNode d = (ObjectNode) document(fix);
