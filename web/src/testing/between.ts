@@ -6,7 +6,12 @@ import { speak } from "../shared/say";
 
 // Nothing is heard of the server unasked, and nothing is loud.
 vi.mock("../shared/live", () => ({ useLive: () => "live" }));
-vi.mock("../shared/beep", () => ({ beep: vi.fn() }));
+vi.mock("../shared/beep", () => {
+  // One for all files: a screen that an earlier file has loaded keeps the one that it got.
+  const all = globalThis as { beep?: () => void };
+  all.beep ??= vi.fn();
+  return { beep: all.beep };
+});
 
 /* Screens are tested in one window after another's; nothing of a test may be there for the next. */
 
