@@ -300,9 +300,9 @@ function Noted({ entries, correct }: Part) {
                 <td className="quiet nowrap">
                   {say("logbook.round-record.at-step", "{0}, step {1}", clock.time(e.at), e.step)}
                 </td>
-                <td>
+                <th scope="row">
                   <Line label={WEIGHT[e.weight] ?? ""} text={said(e)} />
-                </td>
+                </th>
                 <td className="nowrap">
                   {e.who} {correct(e)}
                 </td>
