@@ -120,7 +120,7 @@ describe("the record of a round", () => {
 
   it("is corrected by nobody who did the work", async () => {
     page({}, {}, MAREN);
-    await screen.findByText("62 mg/L at 18 °C", { exact: false, selector: "td" });
+    await screen.findByText("62 mg/L at 18 °C", { exact: false, selector: "th" });
     expect(screen.queryByRole("button", { name: /Correct/ })).toBeNull();
   });
 
