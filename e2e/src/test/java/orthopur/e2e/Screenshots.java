@@ -20,7 +20,7 @@ public final class Screenshots {
             b.signIn("Ilse Varga", "quillmere-ilse");
             b.page.locator(".night-work").first().waitFor();
             b.go("/procedures");
-            b.page.getByRole(AriaRole.TABLE).waitFor();
+            b.page.locator(".written section").first().waitFor();
             take(b, "procedures");
             b.page.getByRole(
                             AriaRole.LINK,
