@@ -59,7 +59,7 @@ public final class KeyPresses {
         try (RunningServer server = new RunningServer();
                 Browser b = new Browser(server).as("Ilse Varga")) {
             b.go("/procedures");
-            b.page.getByRole(AriaRole.TABLE).waitFor();
+            b.page.locator(".written section").first().waitFor();
             b.page.evaluate(SEND, SheetFormat.write(LargeNight.sheet(SURFACES)));
             b.page.evaluate(
                     SEND,
