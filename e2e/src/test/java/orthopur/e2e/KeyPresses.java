@@ -1,7 +1,6 @@
 package orthopur.e2e;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import orthopur.bench.LargeNight;
 import orthopur.formats.ProcedureFormat;
