@@ -9,15 +9,18 @@ import { shownIn } from "../shared/temperature";
 import { told } from "../shared/texts";
 import { Pour } from "../solution/Pour";
 import { correctedSinceRead, newLabel, type Solution } from "../solution/shelf";
-import type { Card, Checked, Pack, Table, Way } from "../solution/table";
-import type { Asked } from "./asked";
+import type { Card, Checked, Job, Pack, Table, Way } from "../solution/table";
+import { type Asked, ENDS, endOf } from "./asked";
 import { Mend } from "./Mend";
 import type { Put } from "./useAsked";
 
 type Props = {
   table: Table;
   asked: Asked;
+  job: Job;
   mixed: Card | { outside: string };
+  /** Whether the container is older than its label allows. */
+  tooOld: boolean;
   /** What the instrument shows, and how warm it was, where it was read. */
   seen: { shows: number; celsius: number; checked?: Checked };
   solutions: Solution[];
@@ -30,7 +33,7 @@ type Props = {
 };
 
 /** What to pour, what to write down, and what stands in the way of it. */
-export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, onRead }: Props) {
+export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site, may, put, onRead }: Props) {
   const { product, vessel, litres, brim, celsius, hot, by } = asked;
   const { shows: s, celsius: st, checked } = seen;
   const { pack } = table;
@@ -48,12 +51,22 @@ export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, o
     }
   }, [site.refusal]);
 
+  /** Until when it holds if it is mixed at a moment. */
+  function endsIf(at: number) {
+    const mixedAs = card?.then === undefined ? undefined : { at, mgPerL: card.then, celsius };
+    const answer = table.changeBy(job, at, mixedAs, []);
+    return answer.outside === undefined ? answer : undefined;
+  }
+  const ends = card && endsIf(tabletNow());
+
   function made() {
     if (!card || !vessel) {
       return;
     }
     const label = newLabel();
-    const until = tabletNow() + product.lifeMinutes * 60_000;
+    const ends = endsIf(tabletNow());
+    const until = ends?.at ?? tabletNow() + product.lifeMinutes * 60_000;
+    const why = ends?.why;
     site.write(
       enter.solutionMade({
         vessel: vessel.id,
@@ -62,10 +75,28 @@ export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, o
         mgPerL: card.then,
         label,
         celsius,
+        ph: product.sanitizes ? asked.ph : undefined,
         until,
+        why,
+        purpose: asked.purpose,
       }),
     );
-    setDone(say("mixing.mixing.made", "Written down: label {0}, change by {1}.", label, clock.time(until)));
+    setDone(
+      why
+        ? say(
+            "mixing.mixing.made-why",
+            "Written down: label {0}, change by {1}: {2}.",
+            label,
+            clock.time(until),
+            ENDS[why],
+          )
+        : say("mixing.mixing.made", "Written down: label {0}, change by {1}.", label, clock.time(until)),
+    );
+  }
+
+  function readAs(s: Solution, mgPerL: number, at: number) {
+    const ends = endOf(table, job, s, { at, mgPerL, celsius: st });
+    return enter.solutionRead(s.label ?? "", by?.id ?? "", mgPerL, st, at, ends);
   }
 
   return (
@@ -81,6 +112,16 @@ export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, o
       {card && !checked && (
         <>
           <Pour card={card} product={product} />
+          {!standing && card.problems.length === 0 && ends && (
+            <p>
+              {say(
+                "mixing.mixing.until",
+                "Mixed now, use it until {0}: {1}.",
+                clock.time(ends.at),
+                ENDS[ends.why],
+              )}
+            </p>
+          )}
           <Taps table={table} hot={hot} cold={pack.tapCelsius} celsius={celsius} litres={card.water} />
           {card.problems.length === 0 && card.concentrateMl !== undefined && (
             <button className="btn small no-print" type="button" onClick={() => window.print()}>
@@ -137,7 +178,9 @@ export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, o
             <button
               className="btn main"
               type="button"
-              disabled={!card || card.problems.length > 0 || !vessel || card.concentrateMl === undefined}
+              disabled={
+                !card || card.problems.length > 0 || !vessel || card.concentrateMl === undefined || tooOld
+              }
               onClick={made}
             >
               {say("mixing.mixing.i-mixed-it", "I mixed it: write it down")}
@@ -148,7 +191,7 @@ export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, o
               className="btn main"
               type="button"
               onClick={() => {
-                site.write(enter.solutionRead(mine.label ?? "", by.id, s, st, tabletNow()));
+                site.write(readAs(mine, s, tabletNow()));
                 setDone(say("mixing.mixing.reading-kept", "Reading written down for {0}.", mine.label));
               }}
             >
@@ -164,7 +207,7 @@ export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, o
                 // A correction answers a reading; so it stands before it.
                 const kept = mine.readings.at(-1);
                 if (by && (waits || kept?.mgPerL !== s || kept?.celsius !== st)) {
-                  site.write(enter.solutionRead(mine.label ?? "", by.id, s, st, tabletNow()));
+                  site.write(readAs(mine, s, tabletNow()));
                 }
                 site.write(
                   enter.solutionCorrected(
@@ -192,6 +235,7 @@ export function DoThis({ table, asked, mixed, seen, solutions, site, may, put, o
                   say("mixing.mixing.emptied", "Written down: {0} is empty.", told(vessel?.name ?? "")),
                 );
               }}
+              kind={product.kind}
             />
           )}
           {mine?.label && (
@@ -265,10 +309,23 @@ const WAYS: Partial<Record<Way["kind"], string>> = {
   WARM: "warm",
 };
 
-function Emptied({ onEmptied }: { onEmptied: (rinsed: boolean) => void }) {
+const ALONE = ["CHLORINE", "ACID", "PAA", "CAUSTIC"];
+
+function Emptied({ kind, onEmptied }: { kind: string; onEmptied: (rinsed: boolean) => void }) {
   const [rinsed, setRinsed] = useState(true);
   return (
     <div className="mixing-empty">
+      <p className="quiet">
+        {say(
+          "mixing.mixing.where-it-goes",
+          "Into a drain where no food and no clean part is, slowly, with water after it.",
+        )}{" "}
+        {ALONE.includes(kind) &&
+          say(
+            "mixing.mixing.alone-in-the-drain",
+            "Alone: chlorine and acid in one drain give off a gas that kills.",
+          )}
+      </p>
       <Checkbox
         label={say("mixing.mixing.washed-out", "washed out and rinsed")}
         checked={rinsed}

@@ -30,6 +30,7 @@ export function ForTonight({ pack, put }: { pack: Pack; put: Put }) {
       t: n.celsius ?? null,
       ph: n.ph ?? null,
       aim: n.mgPerL ?? n.percent ?? null,
+      for: say("mixing.tonight.purpose", "{0}, step {1}", n.machine, n.step),
     });
   };
   return (

@@ -1,5 +1,6 @@
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
+import type { Made } from "../round/core";
 import { Figure, StrengthDial } from "../round/Dials";
 import { FromMeter } from "../round/FromMeter";
 import { tabletNow } from "../round/outbox";
@@ -8,10 +9,11 @@ import { degrees, say } from "../shared/say";
 import { useSession } from "../shared/session";
 import { celsiusOf } from "../shared/temperature";
 import { told } from "../shared/texts";
+import { containerOf } from "../solution/container";
 import { registerOf } from "../solution/register";
 import { solutionsOf } from "../solution/shelf";
 import type { Card, Checked, Table } from "../solution/table";
-import { askedOf, concentrateOf, fadeOf, jobOf } from "./asked";
+import { askedOf, concentrateOf, fadeOf, jobOf, productOf } from "./asked";
 import { DoThis } from "./DoThis";
 import { type Put, useAsked } from "./useAsked";
 import { WhatIsMixed } from "./WhatIsMixed";
@@ -26,10 +28,14 @@ export function Mix({ table }: { table: Table }) {
   const [params, setAsked] = useAsked();
   const [seen, setSeen] = useState("");
   const [seenAt, setSeenAt] = useState("");
+  const opened = useMemo(
+    () => containerOf(table, productOf(params, pack), site.newest, tabletNow()),
+    [table, params, pack, site.newest],
+  );
   const register = useMemo(() => registerOf(pack, site.newest, tabletNow()), [pack, site.newest]);
   const asked = useMemo(
-    () => askedOf(params, pack, (id) => register.find((r) => r.id === id)?.usable !== false),
-    [params, pack, register],
+    () => askedOf(params, pack, (id) => register.find((r) => r.id === id)?.usable !== false, opened?.percent),
+    [params, pack, register, opened],
   );
   const { product, by } = asked;
   // What one instrument showed in one product says nothing of another.
@@ -54,11 +60,15 @@ export function Mix({ table }: { table: Table }) {
   const read =
     product.sanitizes && Number.isFinite(s) && Number.isFinite(st) ? table.check(job, s, st) : undefined;
   const checked = read && read.outside === undefined ? (read as Checked) : undefined;
+  const may = session?.role === "CREW" || session?.role === "SUPERVISOR";
+  const latest = useRef(site.write);
+  latest.current = site.write;
+  const write = useMemo(() => (may ? (e: Made) => latest.current(e) : undefined), [may]);
   const standing = by && (register.find((r) => r.id === by.id)?.standing ?? "GOOD");
 
   return (
     <div className="mixing-body">
-      <WhatIsMixed table={table} asked={asked} told={tells} put={put} />
+      <WhatIsMixed table={table} asked={asked} told={tells} opened={opened} write={write} put={put} />
       <Where table={table} asked={asked} fade={fade} checked={checked} readCelsius={st} put={put}>
         {product.sanitizes && by && (
           <div className="mixing-check">
@@ -99,11 +109,13 @@ export function Mix({ table }: { table: Table }) {
       <DoThis
         table={table}
         asked={asked}
+        job={job}
         mixed={mixed}
+        tooOld={opened?.tooOld === true}
         seen={{ shows: s, celsius: st, checked }}
         solutions={solutions}
         site={site}
-        may={session?.role === "CREW" || session?.role === "SUPERVISOR"}
+        may={may}
         put={put}
         onRead={() => setSeen("")}
       />

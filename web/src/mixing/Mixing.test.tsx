@@ -207,5 +207,55 @@ describe("the mixing bench", () => {
       expect(await screen.findByText(/it loses 9\.5 % an hour/)).toBeDefined();
       expect(screen.getByText(/It is then 1[45]\d mg\/L/)).toBeDefined();
     });
+
+    const opened = (days: number, celsius = 20) => {
+      const at = NOW - days * 24 * HOUR;
+      return known(enter.containerOpened("halvern-h12", at, celsius), NOW - HOUR);
+    };
+
+    it("doses an old concentrate by its age, and pours of none that is too old", async () => {
+      bench("/mixing?vessel=sink-3&litres=40&t=18&ph=7.4", over([opened(70, 30)]));
+      expect(await screen.findByText(/about 81 % left by its age/)).toBeDefined();
+      expect(await screen.findByText("37 mL")).toBeDefined();
+      bench("/mixing?vessel=sink-3&litres=40&t=18&ph=7.4", over([opened(91)]));
+      expect(await screen.findByText(/may be used for 90 days. Open another one/)).toBeDefined();
+      const write = screen.getAllByRole("button", { name: /I mixed it/ }) as HTMLButtonElement[];
+      expect(write.at(-1)?.disabled).toBe(true);
+    });
+
+    it("asks when a container came, and refuses one of tomorrow", async () => {
+      const { user } = bench("/mixing?litres=40&t=18&ph=7.4", over([]));
+      await user.click(await screen.findByRole("button", { name: "Say when" }));
+      const tomorrow = new Date(NOW + 48 * HOUR).toISOString().slice(0, 10);
+      fireEvent.change(screen.getByLabelText("Delivered on"), { target: { value: tomorrow } });
+      await user.click(screen.getByRole("button", { name: "Write it down" }));
+      expect(await screen.findByText(/delivered.*up to now, and not more than 400 days ago/)).toBeDefined();
+    });
+
+    it("shortens the life of what fades, and says why", async () => {
+      const { user } = bench(
+        "/mixing?vessel=sink-3&litres=40&t=30&ph=7.4",
+        over([
+          known(
+            enter.solutionMade({
+              vessel: "sink-3",
+              chemical: "halvern-h12",
+              litres: 40,
+              mgPerL: 120,
+              label: "K7Q2M",
+              celsius: 30,
+              ph: 7.4,
+              until: NOW + 3 * HOUR,
+            }),
+            NOW - HOUR,
+          ),
+          known(enter.solutionRead("K7Q2M", "probe-2", 100, 30, NOW - HOUR), NOW - HOUR),
+        ]),
+      );
+      await user.type(await screen.findByLabelText("It shows, mg/L"), "62");
+      await user.click(await screen.findByRole("button", { name: /Write the reading down/ }));
+      await user.click(screen.getByRole("tab", { name: "Solutions on site" }));
+      expect(await screen.findByText(/it is too weak by then/)).toBeDefined();
+    });
   });
 });

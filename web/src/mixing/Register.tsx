@@ -34,6 +34,7 @@ const UNITS: Record<string, string> = {
   ATP: "RLU",
   FLOW: "mL",
   PRESSURE: "kPa",
+  TORQUE: "N·m",
   TENSION: "gauge",
   CLEARANCE: "mm",
 };

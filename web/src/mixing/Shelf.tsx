@@ -9,6 +9,7 @@ import { useClock, useSession } from "../shared/session";
 import { told } from "../shared/texts";
 import { fading, labelIn, type Solution, type Standing, solutionsOf } from "../solution/shelf";
 import type { Table } from "../solution/table";
+import { ENDS } from "./asked";
 
 const SAYS: Record<Standing, string> = {
   FRESH: say("mixing.shelf.usable", "usable"),
@@ -84,6 +85,7 @@ function OnTheShelf({ solution: s, table, now, lit }: Props) {
         <small>
           {say("mixing.shelf.made-by", "made {0} {1} by {2}", clock.day(s.at), clock.time(s.at), s.who)}
         </small>
+        {s.purpose && <small>{say("mixing.shelf.for", "for {0}", told(s.purpose))}</small>}
       </div>
       <div>
         {last
@@ -106,7 +108,10 @@ function OnTheShelf({ solution: s, table, now, lit }: Props) {
       <div className="on-shelf-until">
         <strong>{SAYS[s.standing]}</strong>
         {s.until !== undefined && s.standing !== "OUT" && (
-          <small>{say("mixing.shelf.change-by", "change by {0}", clock.time(s.until))}</small>
+          <small>
+            {say("mixing.shelf.change-by", "change by {0}", clock.time(s.until))}
+            {s.why && `: ${ENDS[s.why]}`}
+          </small>
         )}
         {s.standing !== "OUT" && (
           <Link to={`/mixing?show=mix&product=${s.chemical}&vessel=${s.vessel}&litres=${litres}`}>

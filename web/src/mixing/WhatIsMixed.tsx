@@ -1,11 +1,14 @@
 import { NativeSelect, NumberInput } from "@mantine/core";
 import { memo } from "react";
+import type { Made } from "../round/core";
 import { degrees, say, volumes } from "../shared/say";
 import { celsiusOf, shownIn } from "../shared/temperature";
 import { told } from "../shared/texts";
 import { litresOf, millilitresOf, smallUnit, smallVolumeIn, volumeIn } from "../shared/volume";
+import type { Container as Opened } from "../solution/container";
 import type { Table } from "../solution/table";
 import type { Asked } from "./asked";
+import { Container } from "./Container";
 import { ForTonight } from "./ForTonight";
 import type { Put } from "./useAsked";
 import { Vessel } from "./Vessel";
@@ -15,14 +18,32 @@ type Props = {
   asked: Asked;
   /** What fresh mixes have told of the concentrate. */
   told?: { percent: number; mixes: number };
+  /** The container from which is poured. */
+  opened?: Opened;
+  /** Absent for whoever may not write. */
+  write?: (made: Made) => void;
   put: Put;
 };
 
 /** What is mixed: of what, in what, how much, how warm, and what reads it. */
-export const WhatIsMixed = memo(function WhatIsMixed({ table, asked, told: tells, put }: Props) {
+export const WhatIsMixed = memo(function WhatIsMixed({
+  table,
+  asked,
+  told: tells,
+  opened,
+  write,
+  put,
+}: Props) {
   const { product, vessel, litres, brim, celsius, ph, hold, stroke, fresh, hot, by, fits, wanted } = asked;
   const unit = degrees();
   const liquid = volumes();
+  const kept = [
+    fresh < 100 ? say("mixing.mixing.fresh-short", "{0} %", fresh) : "",
+    hold > 0 ? say("mixing.mixing.hold-short", "{0} h", hold) : "",
+    hot > 0 ? say("mixing.mixing.hot-short", "hot {0} {1}", shownIn(unit, hot), unit) : "",
+  ]
+    .filter((x) => x !== "")
+    .join(", ");
   return (
     <section className="mixing-left" aria-label={say("mixing.mixing.what-is-mixed", "What is mixed")}>
       <ForTonight pack={table.pack} put={put} />
@@ -93,6 +114,14 @@ export const WhatIsMixed = memo(function WhatIsMixed({ table, asked, told: tells
               {say("mixing.mixing.nothing-reads", "This site has nothing that reads {0}.", product.name)}
             </p>
           )}
+        </>
+      )}
+      <details className="mixing-more" open={kept !== ""}>
+        <summary>
+          {say("mixing.mixing.concentrate-and-taps", "Concentrate, hours, taps")}
+          {kept !== "" && <span>{kept}</span>}
+        </summary>
+        {product.sanitizes && (
           <div className="mixing-pair">
             <NumberInput
               label={say("mixing.mixing.hold", "To last, hours")}
@@ -109,44 +138,50 @@ export const WhatIsMixed = memo(function WhatIsMixed({ table, asked, told: tells
               onChange={(v) => typeof v === "number" && put({ stroke: millilitresOf(liquid, v) })}
             />
           </div>
-        </>
-      )}
-      {product.sanitizes && (
-        <NumberInput
-          label={say("mixing.mixing.fresh", "Concentrate, % of its strength when new")}
-          description={
-            product.kind === "CHLORINE"
-              ? say("mixing.mixing.fades", "Hypochlorite loses a percent or more a week, faster when warm.")
-              : undefined
-          }
-          min={10}
-          max={100}
-          value={fresh}
-          onChange={(v) => put({ fresh: typeof v === "number" && v < 100 && v >= 10 ? v : null })}
-        />
-      )}
-      {product.sanitizes &&
-        tells &&
-        tells.percent !== fresh &&
-        tells.percent >= 10 &&
-        tells.percent < 100 && (
-          <p className="quiet">
-            {say(
-              "mixing.mixing.concentrate-told",
-              "By the first readings of {0, plural, one {your last fresh mix} other {your last # fresh mixes}} it has {1} % left.",
-              tells.mixes,
-              tells.percent,
-            )}{" "}
-            <button className="btn small" type="button" onClick={() => put({ fresh: tells.percent })}>
-              {say("mixing.mixing.dose-by-that", "Dose by that")}
-            </button>
-          </p>
         )}
-      <NumberInput
-        label={say("mixing.mixing.hot-tap", "Hot tap, {0}, if it is blended", unit)}
-        value={hot > 0 ? shownIn(unit, hot) : ""}
-        onChange={(v) => put({ hot: typeof v === "number" ? celsiusOf(unit, v) : null })}
-      />
+        {product.sanitizes && (
+          <NumberInput
+            label={say("mixing.mixing.fresh", "Concentrate, % of its strength when new")}
+            description={
+              product.kind === "CHLORINE"
+                ? say("mixing.mixing.fades", "Hypochlorite loses a percent or more a week, faster when warm.")
+                : undefined
+            }
+            min={10}
+            max={100}
+            value={fresh}
+            onChange={(v) =>
+              put({
+                fresh:
+                  typeof v === "number" && v <= 100 && v >= 10 && v !== (opened?.percent ?? 100) ? v : null,
+              })
+            }
+          />
+        )}
+        {product.sanitizes && <Container key={product.id} product={product} opened={opened} write={write} />}
+        {product.sanitizes &&
+          tells &&
+          tells.percent !== fresh &&
+          tells.percent >= 10 &&
+          tells.percent < 100 && (
+            <p className="quiet">
+              {say(
+                "mixing.mixing.concentrate-told",
+                "By the first readings of {0, plural, one {your last fresh mix} other {your last # fresh mixes}} it has {1} % left.",
+                tells.mixes,
+                tells.percent,
+              )}{" "}
+              <button className="btn small" type="button" onClick={() => put({ fresh: tells.percent })}>
+                {say("mixing.mixing.dose-by-that", "Dose by that")}
+              </button>
+            </p>
+          )}
+        <NumberInput
+          label={say("mixing.mixing.hot-tap", "Hot tap, {0}, if it is blended", unit)}
+          value={hot > 0 ? shownIn(unit, hot) : ""}
+          onChange={(v) => put({ hot: typeof v === "number" ? celsiusOf(unit, v) : null })}
+        />
+      </details>
       {wanted !== undefined && (
         <button className="btn small" type="button" onClick={() => put({ aim: null })}>
           {say("mixing.mixing.aim-for-me", "Choose the aim for me")}

@@ -1,6 +1,15 @@
 import { say } from "../shared/say";
 import { fading, type Solution } from "../solution/shelf";
-import { type Job, type Pack, type Product, readersOf, type Table } from "../solution/table";
+import {
+  type ChangeBy,
+  type Ends,
+  type Job,
+  type Pack,
+  type Product,
+  readersOf,
+  type Seen,
+  type Table,
+} from "../solution/table";
 
 /** What the bench was asked, read from its address, with what holds where nothing was said. */
 export type Asked = {
@@ -22,6 +31,8 @@ export type Asked = {
   by?: Pack["instruments"][number];
   /** The strength somebody aims at, mg/L, or percent where nothing reads it. */
   wanted?: number;
+  /** What it is for. */
+  purpose?: string;
 };
 
 const number = (text: string | null, otherwise: number) => {
@@ -29,9 +40,21 @@ const number = (text: string | null, otherwise: number) => {
   return text !== null && text !== "" && Number.isFinite(n) ? n : otherwise;
 };
 
-/** Reads what was asked; what failed its check, or has expired, decides nothing. */
-export function askedOf(params: URLSearchParams, pack: Pack, usable: (instrument: string) => boolean): Asked {
-  const product = pack.products.find((p) => p.id === params.get("product")) ?? pack.products[0];
+/** What is mixed: the product that was asked for, or the first of the site. */
+export const productOf = (params: URLSearchParams, pack: Pack): Product =>
+  pack.products.find((p) => p.id === params.get("product")) ?? pack.products[0];
+
+/**
+ * Reads what was asked; what failed its check, or has expired, decides nothing. The concentrate is taken to be as
+ * strong as its age says, where that is known.
+ */
+export function askedOf(
+  params: URLSearchParams,
+  pack: Pack,
+  usable: (instrument: string) => boolean,
+  byAge = 100,
+): Asked {
+  const product = productOf(params, pack);
   const vessel = pack.vessels.find((v) => v.id === params.get("vessel")) ?? pack.vessels[0];
   const brim = vessel?.brim ?? 40;
   const fits = readersOf(pack, product).filter((i) => usable(i.id));
@@ -45,10 +68,11 @@ export function askedOf(params: URLSearchParams, pack: Pack, usable: (instrument
     hold: number(params.get("hold"), 0),
     stroke: number(params.get("stroke"), 0),
     hot: number(params.get("hot"), 0),
-    fresh: number(params.get("fresh"), 100),
+    fresh: number(params.get("fresh"), byAge),
     fits,
     by: fits.find((i) => i.id === params.get("by")) ?? fits[0],
     wanted: params.get("aim") ? number(params.get("aim"), 0) : undefined,
+    purpose: params.get("for") ?? undefined,
   };
 }
 
@@ -70,6 +94,28 @@ export const jobOf = (asked: Asked, pack: Pack, fade: number | undefined): Job =
       : undefined,
   wanted: aimFor(asked.product, asked.wanted),
 });
+
+/**
+ * Until when a solution holds as it is read now, with its readings since it was last corrected.
+ *
+ * @param now the reading that is being taken
+ */
+export function endOf(table: Table, job: Job, s: Solution, now: Seen): ChangeBy | undefined {
+  const since = s.corrections.at(-1)?.at;
+  const mixed =
+    since === undefined && s.mgPerL !== undefined
+      ? { at: s.at, mgPerL: s.mgPerL, celsius: s.celsius }
+      : undefined;
+  const answer = table.changeBy({ ...job, ph: s.ph }, s.at, mixed, [...fading(s), now]);
+  return answer.outside === undefined ? answer : undefined;
+}
+
+export const ENDS: Record<Ends, string> = {
+  label: say("mixing.ends.label", "its label allows no longer"),
+  habit: say("mixing.ends.habit", "no solution is used longer here"),
+  fades: say("mixing.ends.fades", "it is too weak by then"),
+  cools: say("mixing.ends.cools", "it is too cold by then"),
+};
 
 /** An aim as the core takes it: mg/L; what nothing reads is aimed at in percent of volume. */
 export const aimFor = (product: Product, wanted: number | undefined) =>

@@ -100,7 +100,10 @@ export const solutionMade = (b: {
   mgPerL?: number;
   label: string;
   celsius: number;
+  ph?: number;
   until: number;
+  why?: string;
+  purpose?: string;
 }) =>
   made(
     "bucket-made",
@@ -111,7 +114,20 @@ export const solutionMade = (b: {
     ...(b.mgPerL === undefined ? [] : [{ name: "strength", value: b.mgPerL, unit: "mg/L" }]),
     text("label", b.label),
     { name: "temperature", value: b.celsius, unit: "°C" },
+    ...(b.ph === undefined ? [] : [{ name: "ph", value: b.ph, unit: "pH" }]),
     { name: "until", value: b.until, unit: "ms" },
+    ...(b.why ? [text("why", b.why)] : []),
+    ...(b.purpose ? [text("purpose", b.purpose)] : []),
+  );
+
+/** The container from which is poured from now on. */
+export const containerOpened = (chemical: string, delivered: number, celsius: number) =>
+  made(
+    "container-opened",
+    "",
+    text("chemical", chemical),
+    { name: "delivered", value: delivered, unit: "ms" },
+    { name: "stored", value: celsius, unit: "°C" },
   );
 
 export const solutionRead = (
@@ -120,6 +136,7 @@ export const solutionRead = (
   strength: number,
   celsius: number,
   at: number,
+  ends?: { at: number; why: string },
 ) =>
   made(
     "solution-read",
@@ -129,6 +146,7 @@ export const solutionRead = (
     { name: "strength", value: strength, unit: "mg/L" },
     { name: "temperature", value: celsius, unit: "°C" },
     { name: "at", value: at, unit: "ms" },
+    ...(ends ? [{ name: "until", value: ends.at, unit: "ms" }, text("why", ends.why)] : []),
   );
 
 export const solutionCorrected = (label: string, what: string, litres: number, drained: number, at: number) =>

@@ -22,6 +22,8 @@ declare module "orthopur-core/calculator.js" {
   export type CompiledTable = {
     mix(job: object): string;
     check(job: object, seen: number, celsius: number): string;
+    changeBy(asked: object): string;
+    stockLeft(product: string, days: number, celsius: number): number;
   };
   export type CompiledCalculator = {
     compute(name: string, inputs: object): string;

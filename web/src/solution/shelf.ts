@@ -1,4 +1,5 @@
 import { type Known, solutionsNow } from "../round/core";
+import type { Ends } from "./table";
 
 /* What stands in which vessel. How each stands is said by the core; what is drawn of it is here. */
 
@@ -13,7 +14,12 @@ export type Solution = {
   mgPerL?: number;
   label?: string;
   celsius?: number;
+  ph?: number;
   until?: number;
+  /** What ends it; absent where nobody has said. */
+  why?: Ends;
+  /** What it is for. */
+  purpose?: string;
   at: number;
   who: string;
   standing: Standing;

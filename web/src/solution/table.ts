@@ -70,6 +70,10 @@ export type Answer = {
   assumptions: string[];
   message?: undefined;
 };
+/** What ends the life of a solution. */
+export type Ends = "label" | "habit" | "fades" | "cools";
+export type Seen = { at: number; mgPerL: number; celsius?: number };
+export type ChangeBy = { at: number; why: Ends; outside?: undefined };
 export type RefusedInput = { key: string; message: string; allowed: string };
 
 export type Table = {
@@ -77,6 +81,10 @@ export type Table = {
   mix: (job: Job) => Card | { outside: string };
   check: (job: Job, seen: number, celsius: number) => Checked | { outside: string };
   compute: (name: string, inputs: Record<string, string>) => Answer | RefusedInput;
+  /** Until when what was mixed may be used; the readings since it was mixed, or since it was last corrected. */
+  changeBy: (job: Job, made: number, mixed: Seen | undefined, read: Seen[]) => ChangeBy | { outside: string };
+  /** Percent of its strength that a concentrate has left. */
+  stockLeft: (product: string, days: number, celsius: number) => number;
 };
 
 export function tableOf(pack: Pack): Table {
@@ -86,6 +94,8 @@ export function tableOf(pack: Pack): Table {
     pack,
     mix: (job) => JSON.parse(table.mix(job)),
     check: (job, seen, celsius) => JSON.parse(table.check(job, seen, celsius)),
+    changeBy: (job, made, mixed, read) => JSON.parse(table.changeBy({ ...job, made, mixed, read })),
+    stockLeft: (product, days, celsius) => table.stockLeft(product, days, celsius),
     compute: (name, inputs) => JSON.parse(calculator.compute(name, inputs)),
   };
 }

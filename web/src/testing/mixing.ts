@@ -18,6 +18,8 @@ export const PACK = {
       neverWith: ["acids"],
       pricePerLitre: 4,
       lifeMinutes: 240,
+      lifeOfLabel: false,
+      shelfLifeDays: 90,
     },
     {
       id: "lyebourne-c25",

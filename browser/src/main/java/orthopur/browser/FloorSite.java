@@ -60,7 +60,8 @@ final class FloorSite {
 
     /**
      * What stands in which vessel: {@code {solutions: [{vessel, chemical, litres, mgPerL, label,
-     * celsius, until, at, who, standing, readings, corrections, emptiedAt, rinsed}]}}.
+     * celsius, ph, until, why, purpose, at, who, standing, readings, corrections, emptiedAt,
+     * rinsed}]}}.
      */
     static String solutions(JSObject newest, double now) {
         JsonText to = new JsonText().open();
@@ -77,7 +78,10 @@ final class FloorSite {
                 .number("mgPerL", s.mgPerL())
                 .text("label", s.label())
                 .number("celsius", s.celsius())
+                .number("ph", s.ph())
                 .whole("until", s.until())
+                .text("why", s.why())
+                .text("purpose", s.purpose())
                 .whole("at", s.at())
                 .text("who", s.who())
                 .text("standing", s.standing(now).name())

@@ -2,6 +2,7 @@ package orthopur.browser;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
@@ -21,6 +22,8 @@ import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.solution.Aged;
+import orthopur.solution.ChangeBy;
 import orthopur.solution.DoseCard;
 import orthopur.solution.Job;
 import orthopur.solution.Mended;
@@ -35,13 +38,13 @@ public final class MixingTable {
 
     MixingTable(Tree pack, RuleBook book) {
         this.book = book;
-        products = pack.list("products", MixingTable::product);
+        products = pack.list("products", t -> product(t, book.duration("solution.life")));
         instruments = pack.list("instruments", PackTree::instrument);
         Double hard = pack.numberOrNull("hardness");
         hardness = hard == null ? null : new Hardness(hard);
     }
 
-    private static Chemical product(Tree t) {
+    private static Chemical product(Tree t, Duration usual) {
         Double stock = t.numberOrNull("stockMgPerL");
         Double seconds = t.numberOrNull("contactSeconds");
         return new Chemical(
@@ -70,7 +73,18 @@ public final class MixingTable {
                 0,
                 0,
                 null,
-                null);
+                life(t, usual));
+    }
+
+    /** What its label says; a pack that does not tell means it where it is not the usual. */
+    private static @Nullable Duration life(Tree t, Duration usual) {
+        Double minutes = t.numberOrNull("lifeMinutes");
+        if (minutes == null) {
+            return null;
+        }
+        Duration life = Duration.ofMillis((long) (minutes * 60_000));
+        boolean told = t.at("lifeOfLabel") != null;
+        return (told ? t.flag("lifeOfLabel") : !life.equals(usual)) ? life : null;
     }
 
     private static @Nullable Dosage dosage(Tree t, String name) {
@@ -202,6 +216,61 @@ public final class MixingTable {
             to.text("outside", String.valueOf(x.getMessage()));
         }
         return to.close().toString();
+    }
+
+    /**
+     * Until when a solution may be used, and what ends it.
+     *
+     * @param asked as for a card, with {@code made} in epoch milliseconds, {@code mixed?} and
+     *     {@code read}, each {@code {at, mgPerL, celsius?}}
+     * @return {@code {at, why}}, or {@code {outside}} for a figure outside its domain
+     */
+    @JSExport
+    public String changeBy(JSObject asked) {
+        Tree t = new Tree(asked);
+        JsonText to = new JsonText().open();
+        try {
+            Tree mixed = t.at("mixed");
+            ChangeBy by =
+                    ChangeBy.of(
+                            job(t),
+                            (long) t.number("made"),
+                            mixed == null ? null : seen(mixed),
+                            t.list("read", MixingTable::seen),
+                            book);
+            to.whole("at", by.at()).text("why", by.why().name().toLowerCase(Locale.ROOT));
+        } catch (OutOfRange x) {
+            to.text("outside", String.valueOf(x.getMessage()));
+        }
+        return to.close().toString();
+    }
+
+    private static ChangeBy.Seen seen(Tree t) {
+        return new ChangeBy.Seen(
+                (long) t.number("at"), t.number("mgPerL"), t.numberOrNull("celsius"));
+    }
+
+    /**
+     * What is left of a concentrate, in percent of its strength when it was delivered.
+     *
+     * @param product id
+     * @param days since it was delivered
+     * @param celsius at which it is kept
+     */
+    @JSExport
+    public double stockLeft(String product, double days, double celsius) {
+        return products.stream()
+                .filter(p -> p.id().equals(product))
+                .findFirst()
+                .map(
+                        p ->
+                                100
+                                        * Aged.left(
+                                                p.kind(),
+                                                Duration.ofMillis((long) (days * 86_400_000)),
+                                                new Temperature(celsius),
+                                                book))
+                .orElse(100.0);
     }
 
     private static void way(JsonText to, Mended.Way w) {

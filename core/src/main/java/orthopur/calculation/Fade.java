@@ -1,6 +1,7 @@
 package orthopur.calculation;
 
 import java.util.List;
+import orthopur.mixing.Fading;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
@@ -29,29 +30,21 @@ final class Fade implements Calculation {
 
     @Override
     public CalcAnswer compute(CalcInputs in, RuleBook book) {
-        List<double[]> points =
+        List<Fading.Point> read =
                 in.pairs("readings", ":", ALLOWED).stream().map(Fade::point).toList();
         Strength minimum = in.positiveStrength("minimum");
-        check(points);
-        int n = points.size();
-        double t0 = points.getFirst()[0];
-        double meanT = points.stream().mapToDouble(p -> p[0] - t0).average().orElse(0);
-        double meanY = points.stream().mapToDouble(p -> Math.log(p[1])).average().orElse(0);
-        double sxx = 0;
-        double sxy = 0;
-        for (double[] p : points) {
-            sxx += Math.pow(p[0] - t0 - meanT, 2);
-            sxy += (p[0] - t0 - meanT) * (Math.log(p[1]) - meanY);
-        }
-        double k = -sxy / sxx;
-        if (!(k > 0)) {
+        check(read);
+        double from = read.getFirst().hours();
+        List<Fading.Point> points =
+                read.stream().map(p -> new Fading.Point(p.hours() - from, p.mgPerL())).toList();
+        Fading fit = Fading.through(points);
+        if (fit == null) {
             throw refused("The strengths do not fall, so nothing says when they would be too low.");
         }
-        double hours = Math.max(0, meanT + (meanY - Math.log(minimum.mgPerL())) / k);
-        double[] band =
-                n > 2
-                        ? fitted(points, meanT, meanY, k, sxx, hours)
-                        : corners(points, minimum, book);
+        double k = fit.perHour();
+        double hours = Math.max(0, fit.hoursTo(minimum.mgPerL()));
+        boolean more = points.size() > 2;
+        double[] band = more ? fitted(points, fit, hours) : corners(points, minimum, book);
         return new Worked(this, in)
                 .result(hours, "h")
                 .also("earliest", Math.max(0, band[0]), "h")
@@ -62,7 +55,7 @@ final class Fade implements Calculation {
                 .also("halfLife", Math.log(2) / k, "h")
                 .assume("It goes on fading at the same rate: same temperature, same soil.")
                 .assume(
-                        n > 2
+                        more
                                 ? "Earliest and latest: 95 % band of the fit."
                                 : "Two readings: the band comes from the instrument, ±"
                                         + Show.number(book.number("instrument.uncertainty"))
@@ -70,49 +63,52 @@ final class Fade implements Calculation {
                 .formula("(ln c₀ − ln %s) ÷ %s = %s h", minimum.mgPerL(), k, hours);
     }
 
-    private static double[] fitted(
-            List<double[]> points, double meanT, double meanY, double k, double sxx, double hours) {
+    private static double[] fitted(List<Fading.Point> points, Fading fit, double hours) {
         int n = points.size();
-        double t0 = points.getFirst()[0];
         double rss = 0;
-        for (double[] p : points) {
-            rss += Math.pow(Math.log(p[1]) - (meanY - k * (p[0] - t0 - meanT)), 2);
+        for (Fading.Point p : points) {
+            rss += Math.pow(Math.log(p.mgPerL()) - fit.lnAt(p.hours()), 2);
         }
         double s = Math.sqrt(rss / (n - 2));
         double t = n - 2 <= T95.length ? T95[n - 3] : 1.96;
-        double half = t * s / k * Math.sqrt(1.0 / n + Math.pow(hours - meanT, 2) / sxx);
+        double half =
+                t
+                        * s
+                        / fit.perHour()
+                        * Math.sqrt(1.0 / n + Math.pow(hours - fit.middle(), 2) / fit.spread());
         return new double[] {hours - half, hours + half};
     }
 
     /** The fastest and the slowest fade that both readings allow. */
-    private static double[] corners(List<double[]> points, Strength minimum, RuleBook book) {
+    private static double[] corners(List<Fading.Point> points, Strength minimum, RuleBook book) {
         double u = book.number("instrument.uncertainty") / 100;
-        double span = points.get(1)[0] - points.get(0)[0];
+        double span = points.get(1).hours() - points.get(0).hours();
         double[] ends = new double[2];
         for (int i = 0; i < 2; i++) {
             double sign = i == 0 ? 1 : -1;
-            double high = points.get(0)[1] * (1 + sign * u);
-            double low = points.get(1)[1] * (1 - sign * u);
+            double high = points.get(0).mgPerL() * (1 + sign * u);
+            double low = points.get(1).mgPerL() * (1 - sign * u);
             double k = Math.log(high / low) / span;
             // Both readings may be off the same way as well: start from the weaker end.
-            double start = i == 0 ? points.get(0)[1] * (1 - u) : points.get(0)[1] * (1 + u);
+            double start =
+                    i == 0 ? points.get(0).mgPerL() * (1 - u) : points.get(0).mgPerL() * (1 + u);
             ends[i] = k > 0 ? Math.log(start / minimum.mgPerL()) / k : Double.POSITIVE_INFINITY;
         }
         return ends;
     }
 
-    private static void check(List<double[]> points) {
+    private static void check(List<Fading.Point> points) {
         if (points.size() < 2) {
             throw refused("One reading says nothing of how fast it fades.");
         }
         for (int i = 1; i < points.size(); i++) {
-            if (points.get(i)[0] <= points.get(i - 1)[0]) {
+            if (points.get(i).hours() <= points.get(i - 1).hours()) {
                 throw refused("The times do not rise from one reading to the next.");
             }
         }
     }
 
-    private static double[] point(String[] pair) {
+    private static Fading.Point point(String[] pair) {
         try {
             UnitText.Parsed at = UnitText.split("readings", pair[0]);
             UnitText.Parsed c = UnitText.split("readings", pair[1]);
@@ -121,7 +117,7 @@ final class Fade implements Calculation {
             if (strength <= 0) {
                 throw refused("A strength of 0 mg/L has no logarithm; the solution is spent.");
             }
-            return new double[] {hours, strength};
+            return new Fading.Point(hours, strength);
         } catch (OutOfRange e) {
             throw refused(String.valueOf(e.getMessage()));
         }

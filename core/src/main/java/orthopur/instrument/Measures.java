@@ -16,6 +16,7 @@ public enum Measures {
     ATP("ATP", "RLU"),
     FLOW("flow", "mL"),
     PRESSURE("pressure", "kPa"),
+    TORQUE("torque", "N·m"),
     TENSION("tension", "gauge"),
     CLEARANCE("clearance", "mm");
 

@@ -431,6 +431,18 @@ public final class PublicCodes {
                                 "h",
                                 "default of this program"),
                         f(
+                                "stock.fade.chlorine",
+                                "Hypochlorite concentrate kept at 20 °C: loses in a week",
+                                1,
+                                "%",
+                                "default of this program; the supplier's figure comes first"),
+                        f(
+                                "stock.fade.doubles",
+                                "Hypochlorite concentrate: fades twice as fast for every",
+                                10,
+                                "K",
+                                "default of this program; the supplier's figure comes first"),
+                        f(
                                 "instrument.check-every",
                                 "Instruments with a display: checked at two points every",
                                 30,

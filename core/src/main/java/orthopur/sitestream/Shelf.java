@@ -31,8 +31,18 @@ public final class Shelf {
      * One reading.
      *
      * @param at epoch milliseconds
+     * @param until epoch milliseconds until when it lasts as it fades and cools; null where the
+     *     reading says nothing of that
+     * @param why no longer
      */
-    public record Read(long at, double mgPerL, double celsius, String instrument, String who) {}
+    public record Read(
+            long at,
+            double mgPerL,
+            double celsius,
+            String instrument,
+            String who,
+            @Nullable Long until,
+            @Nullable String why) {}
 
     /**
      * One correction.
@@ -48,6 +58,11 @@ public final class Shelf {
      * @param made litres as it was mixed
      * @param litres that are left after its corrections
      * @param mgPerL as it was mixed; null where it has no strength of its own
+     * @param ph as it was mixed; null where nobody has read it
+     * @param until epoch milliseconds until when it may be used: what was said when it was made, or
+     *     sooner by a reading since it was last corrected; null where the label names none
+     * @param why no longer, one of {@link SiteEntry.BucketMade#ENDS}; null where nobody has said
+     * @param purpose what it is for; null where nobody has said
      * @param readings,corrections in order of time
      * @param emptiedAt epoch milliseconds at which it was poured out; null while it stands
      * @param rinsed whether its vessel was washed out then
@@ -60,7 +75,10 @@ public final class Shelf {
             @Nullable Double mgPerL,
             @Nullable String label,
             @Nullable Double celsius,
+            @Nullable Double ph,
             @Nullable Long until,
+            @Nullable String why,
+            @Nullable String purpose,
             long at,
             String who,
             List<Read> readings,
@@ -118,7 +136,9 @@ public final class Shelf {
                                         r.mgPerL(),
                                         r.celsius(),
                                         r.instrument(),
-                                        other.who()));
+                                        other.who(),
+                                        r.until(),
+                                        r.why()));
                 case SiteEntry.SolutionCorrected c when c.label().equals(made.label()) ->
                         corrections.add(
                                 new Corrected(
@@ -136,6 +156,17 @@ public final class Shelf {
         for (Corrected c : corrections) {
             litres = Math.max(0, litres - c.drained() + c.litres());
         }
+        // A correction makes it neither younger nor cleaner, but it fades from anew.
+        long corrected = corrections.isEmpty() ? 0 : corrections.getLast().at();
+        Long until = made.until();
+        String why = made.why();
+        for (Read r : readings) {
+            Long ends = r.until();
+            if (ends != null && r.at() >= corrected && (until == null || ends < until)) {
+                until = ends;
+                why = r.why();
+            }
+        }
         Known out = state.newest().get(new SiteEntry.VesselEmptied(made.vessel(), false).about());
         Long emptiedAt = out == null || out.at() < k.at() ? null : Long.valueOf(out.at());
         boolean rinsed =
@@ -151,7 +182,10 @@ public final class Shelf {
                 made.mgPerL(),
                 made.label(),
                 made.celsius(),
-                made.until(),
+                made.ph(),
+                until,
+                why,
+                made.purpose(),
                 k.at(),
                 k.who(),
                 readings,

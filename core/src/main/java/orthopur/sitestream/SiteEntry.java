@@ -23,7 +23,10 @@ public sealed interface SiteEntry {
      * @param label that is on the vessel, and by which readings and rounds name it; null for one
      *     from before there were labels
      * @param celsius of the solution; null where nobody has read it
+     * @param ph of the solution; null where nobody has read it
      * @param until epoch milliseconds until when it may be used; null where the label names none
+     * @param why it may be used no longer, one of {@link #ENDS}; null where nobody has said
+     * @param purpose what it is for, in plain words; null where nobody has said
      */
     record BucketMade(
             String vessel,
@@ -32,10 +35,16 @@ public sealed interface SiteEntry {
             @Nullable Double mgPerL,
             @Nullable String label,
             @Nullable Double celsius,
-            @Nullable Long until)
+            @Nullable Double ph,
+            @Nullable Long until,
+            @Nullable String why,
+            @Nullable String purpose)
             implements SiteEntry {
+        /** What ends the life of a solution: its label, the site's habit, fading, cooling. */
+        public static final List<String> ENDS = List.of("label", "habit", "fades", "cools");
+
         public BucketMade(String vessel, String chemical, double litres, @Nullable Double mgPerL) {
-            this(vessel, chemical, litres, mgPerL, null, null, null);
+            this(vessel, chemical, litres, mgPerL, null, null, null, null, null, null);
         }
 
         @Override
@@ -51,9 +60,25 @@ public sealed interface SiteEntry {
      * @param instrument id
      * @param celsius as the thermometer shows it
      * @param at epoch milliseconds by the device, which tells readings of one solution apart
+     * @param until epoch milliseconds until when it may be used as it fades and cools; null where
+     *     the reading says nothing of that
+     * @param why it may be used no longer, one of {@link BucketMade#ENDS}
      */
-    record SolutionRead(String label, String instrument, double mgPerL, double celsius, long at)
+    record SolutionRead(
+            String label,
+            String instrument,
+            double mgPerL,
+            double celsius,
+            long at,
+            @Nullable Long until,
+            @Nullable String why)
             implements SiteEntry {
+        /** A reading that says nothing of how long it lasts. */
+        public SolutionRead(
+                String label, String instrument, double mgPerL, double celsius, long at) {
+            this(label, instrument, mgPerL, celsius, at, null, null);
+        }
+
         @Override
         public String about() {
             return "reading/" + label + "/" + at;
@@ -118,6 +143,20 @@ public sealed interface SiteEntry {
         @Override
         public String about() {
             return OF + instrument + "/" + at;
+        }
+    }
+
+    /**
+     * A container of concentrate was opened: that is the one from which is poured from now on.
+     *
+     * @param chemical id of the product
+     * @param delivered epoch milliseconds
+     * @param celsius at which it is kept
+     */
+    record ContainerOpened(String chemical, long delivered, double celsius) implements SiteEntry {
+        @Override
+        public String about() {
+            return "container/" + chemical;
         }
     }
 
@@ -386,6 +425,7 @@ public sealed interface SiteEntry {
             case SettingRead e -> e.at();
             case TroubleCured e -> e.at();
             case NightSaid e -> e.at();
+            case ContainerOpened e -> e.delivered();
             default -> null;
         };
     }
@@ -408,8 +448,12 @@ public sealed interface SiteEntry {
                         if (e.celsius() != null) {
                             f.add(number("temperature", e.celsius(), "°C"));
                         }
-                        if (e.until() != null) {
-                            f.add(number("until", e.until(), "ms"));
+                        if (e.ph() != null) {
+                            f.add(number("ph", e.ph(), "pH"));
+                        }
+                        until(f, e.until(), e.why());
+                        if (e.purpose() != null) {
+                            f.add(text("purpose", e.purpose()));
                         }
                         yield "bucket-made";
                     }
@@ -419,6 +463,7 @@ public sealed interface SiteEntry {
                         f.add(number("strength", e.mgPerL(), "mg/L"));
                         f.add(number("temperature", e.celsius(), "°C"));
                         f.add(number("at", e.at(), "ms"));
+                        until(f, e.until(), e.why());
                         yield "solution-read";
                     }
                     case SolutionCorrected e -> {
@@ -447,6 +492,12 @@ public sealed interface SiteEntry {
                         }
                         f.add(number("at", e.at(), "ms"));
                         yield "instrument-checked";
+                    }
+                    case ContainerOpened e -> {
+                        f.add(text("chemical", e.chemical()));
+                        f.add(number("delivered", e.delivered(), "ms"));
+                        f.add(number("stored", e.celsius(), "°C"));
+                        yield "container-opened";
                     }
                     case LotOpened e -> {
                         f.add(text("instrument", e.instrument()));
@@ -583,16 +634,19 @@ public sealed interface SiteEntry {
                             f.find("temperature").isEmpty()
                                     ? null
                                     : Double.valueOf(f.value("temperature", "°C")),
-                            f.find("until").isEmpty()
-                                    ? null
-                                    : Long.valueOf((long) f.value("until", "ms")));
+                            f.find("ph").isEmpty() ? null : Double.valueOf(f.value("ph", "pH")),
+                            until(f),
+                            f.find("why").isEmpty() ? null : f.text("why"),
+                            f.find("purpose").isEmpty() ? null : f.text("purpose"));
             case "solution-read" ->
                     new SolutionRead(
                             f.text("label"),
                             f.text("instrument"),
                             f.value("strength", "mg/L"),
                             f.value("temperature", "°C"),
-                            (long) f.value("at", "ms"));
+                            (long) f.value("at", "ms"),
+                            until(f),
+                            f.find("why").isEmpty() ? null : f.text("why"));
             case "solution-corrected" ->
                     new SolutionCorrected(
                             f.text("label"),
@@ -618,6 +672,11 @@ public sealed interface SiteEntry {
                         f.textOrNull("lot"),
                         (long) f.value("at", "ms"));
             }
+            case "container-opened" ->
+                    new ContainerOpened(
+                            f.text("chemical"),
+                            (long) f.value("delivered", "ms"),
+                            f.value("stored", "°C"));
             case "lot-opened" ->
                     new LotOpened(
                             f.text("instrument"), f.text("lot"), (long) f.value("expires", "ms"));
@@ -637,13 +696,7 @@ public sealed interface SiteEntry {
                 yield new StockCounted(f.text("chemical"), f.value("amount", unit), unit);
             }
             case "product-kept" ->
-                    new ProductKept(
-                            f.text("machine"),
-                            f.text("what"),
-                            f.text("place"),
-                            f.find("until").isEmpty()
-                                    ? null
-                                    : Long.valueOf((long) f.value("until", "ms")));
+                    new ProductKept(f.text("machine"), f.text("what"), f.text("place"), until(f));
             case "signed" -> new Signed(f.text("what"), f.text("text"));
             case "task-done" -> new TaskDone(f.text("task"), at(f));
             case "task-let-go" -> new TaskLetGo(f.text("task"), f.text("why"), at(f));
@@ -693,6 +746,19 @@ public sealed interface SiteEntry {
                     throw new NotAnEntry(
                             "There is no entry of kind \"" + written.kind() + "\" for a site.");
         };
+    }
+
+    private static void until(List<EntryValue> f, @Nullable Long until, @Nullable String why) {
+        if (until != null) {
+            f.add(number("until", until, "ms"));
+        }
+        if (why != null) {
+            f.add(text("why", why));
+        }
+    }
+
+    private static @Nullable Long until(Figures f) {
+        return f.find("until").isEmpty() ? null : Long.valueOf((long) f.value("until", "ms"));
     }
 
     private static long at(Figures f) {

@@ -107,7 +107,7 @@ public final class SiteStream {
         Long happened = entry.happened();
         if (happened != null && (happened > at + TOLERATED || happened < at - LONGEST_AGO)) {
             throw new OutOfRange(
-                    "at",
+                    entry instanceof SiteEntry.ContainerOpened ? "delivered" : "at",
                     java.time.Instant.ofEpochMilli(happened).toString(),
                     "up to now, and not more than 400 days ago");
         }
@@ -143,12 +143,21 @@ public final class SiteStream {
                 if (e.mgPerL() != null) {
                     within("strength", e.mgPerL(), 0, MOST_MG_PER_L, "mg/L");
                 }
+                if (e.ph() != null) {
+                    within("ph", e.ph(), 0, 14, "pH");
+                }
+                ends(e.why());
+            }
+            case SiteEntry.ContainerOpened e -> {
+                named("chemical", e.chemical());
+                within("stored", e.celsius(), -30, 60, "°C");
             }
             case SiteEntry.SolutionRead e -> {
                 named("label", e.label());
                 named("instrument", e.instrument());
                 within("strength", e.mgPerL(), 0, MOST_MG_PER_L, "mg/L");
                 within("temperature", e.celsius(), -10, 110, "°C");
+                ends(e.why());
             }
             case SiteEntry.SolutionCorrected e -> {
                 named("label", e.label());
@@ -319,6 +328,12 @@ public final class SiteStream {
             }
         }
         throw new Refused(Why.NO_SOLUTION, label);
+    }
+
+    private static void ends(@Nullable String why) {
+        if (why != null && !SiteEntry.BucketMade.ENDS.contains(why)) {
+            throw new OutOfRange("why", why, String.join(", ", SiteEntry.BucketMade.ENDS));
+        }
     }
 
     private static void named(String field, String text) {

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import orthopur.quantity.OutOfRange;
 import orthopur.round.Actor;
 import orthopur.round.Refused;
 import orthopur.round.Role;
@@ -28,11 +29,24 @@ class ShelfTest {
 
     private static SiteEntry bucket(String vessel, String label) {
         return new SiteEntry.BucketMade(
-                vessel, "halvern-h12", 40, 110.0, label, 18.0, MADE + 4 * HOUR);
+                vessel,
+                "halvern-h12",
+                40,
+                110.0,
+                label,
+                18.0,
+                7.4,
+                MADE + 4 * HOUR,
+                "habit",
+                "slicer");
     }
 
     private static SiteEntry read(double mgPerL, long at) {
         return new SiteEntry.SolutionRead("K7Q2M", "probe-2", mgPerL, 18, at);
+    }
+
+    private static SiteEntry fading(double mgPerL, long at, long until) {
+        return new SiteEntry.SolutionRead("K7Q2M", "probe-2", mgPerL, 18, at, until, "fades");
     }
 
     private static SiteEntry added(double litres, double drained, long at) {
@@ -104,5 +118,43 @@ class ShelfTest {
         assertEquals(Refused.Why.LABEL_TAKEN, no.why());
         assertEquals(List.of("K7Q2M", "sink-3"), no.with());
         assertEquals(1, Shelf.of(site.state()).size());
+    }
+
+    /**
+     * A reading shortens the life of a solution and never lengthens it; a correction starts anew.
+     */
+    @Test
+    void whatAReadingSaysOfItsEndHoldsUntilItIsCorrected() {
+        site.accept(fading(104, MADE + 10, MADE + 2 * HOUR), MADE + 10, MAREN);
+        site.accept(fading(103, MADE + 20, MADE + 9 * HOUR), MADE + 20, MAREN);
+        assertEquals(MADE + 2 * HOUR, solution().until());
+        assertEquals("fades", solution().why());
+        assertEquals(Standing.OVER, solution().standing(MADE + 2 * HOUR + 1));
+        site.accept(added(0.01, 0, MADE + 30), MADE + 30, MAREN);
+        assertEquals(MADE + 4 * HOUR, solution().until());
+        assertEquals("habit", solution().why());
+        assertEquals("slicer", solution().purpose());
+    }
+
+    @Test
+    void aReasonThatIsNoneIsRefusedByItsName() {
+        SiteEntry odd =
+                new SiteEntry.SolutionRead("K7Q2M", "p", 104, 18, MADE + 10, MADE + 20, "tired");
+        OutOfRange x = assertThrows(OutOfRange.class, () -> site.accept(odd, MADE + 10, MAREN));
+        assertEquals("why", x.quantity());
+    }
+
+    /** A container that comes tomorrow was not opened today. */
+    @Test
+    void aContainerIsDeliveredBeforeItIsOpened() {
+        long day = 24 * HOUR;
+        site.accept(new SiteEntry.ContainerOpened("h12", MADE - 30 * day, 24), MADE, MAREN);
+        for (SiteEntry wrong :
+                List.of(
+                        new SiteEntry.ContainerOpened("h12", MADE + day, 24),
+                        new SiteEntry.ContainerOpened("h12", MADE, 90),
+                        new SiteEntry.ContainerOpened(" ", MADE, 20))) {
+            assertThrows(OutOfRange.class, () -> site.accept(wrong, MADE, MAREN));
+        }
     }
 }

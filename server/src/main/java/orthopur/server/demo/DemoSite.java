@@ -171,7 +171,10 @@ class DemoSite implements ApplicationRunner {
         checked(supervisor.name());
     }
 
-    record Checks(List<DemoCheck> checks) {}
+    record Checks(List<DemoCheck> checks, List<DemoContainer> containers) {}
+
+    /** A container of concentrate that was opened in the days before the demo. */
+    record DemoContainer(String chemical, int daysAgo, int deliveredDaysAgo, double celsius) {}
 
     /** A check of an instrument in the days before the demo. */
     record DemoCheck(
@@ -197,8 +200,10 @@ class DemoSite implements ApplicationRunner {
                                 k ->
                                         k.at() < recent
                                                 && (k.entry() instanceof SiteEntry.InstrumentChecked
+                                                        || k.entry() instanceof SiteEntry.LotOpened
                                                         || k.entry()
-                                                                instanceof SiteEntry.LotOpened));
+                                                                instanceof
+                                                                SiteEntry.ContainerOpened));
     }
 
     /** Instruments were held to standards before the first night; one of them did not pass. */
@@ -215,8 +220,14 @@ class DemoSite implements ApplicationRunner {
         long now = clock.millis();
         List<SiteEntry> entries = new ArrayList<>();
         List<Long> at = new ArrayList<>();
+        Checks before = json.read(text(one("checks.json")), Checks.class);
+        for (DemoContainer c : before.containers()) {
+            long delivered = now - Duration.ofDays(c.deliveredDaysAgo()).toMillis();
+            entries.add(new SiteEntry.ContainerOpened(c.chemical(), delivered, c.celsius()));
+            at.add(now - Duration.ofDays(c.daysAgo()).toMillis());
+        }
         List<DemoCheck> checks =
-                json.read(text(one("checks.json")), Checks.class).checks().stream()
+                before.checks().stream()
                         .sorted(Comparator.comparing(DemoCheck::daysAgo).reversed())
                         .toList();
         for (DemoCheck c : checks) {

@@ -96,6 +96,8 @@ class MixingController {
      * product.
      *
      * @param lifeMinutes how long a solution may be used; the book's where its label does not say
+     * @param lifeOfLabel whether its label says how long
+     * @param shelfLifeDays of the concentrate, from delivery; 0 where nobody has said
      */
     record Product(
             String id,
@@ -117,7 +119,9 @@ class MixingController {
             List<String> ppe,
             List<String> neverWith,
             double pricePerLitre,
-            double lifeMinutes) {}
+            double lifeMinutes,
+            boolean lifeOfLabel,
+            int shelfLifeDays) {}
 
     record MixingVessel(String id, String name, String kind, double brim) {}
 
@@ -213,7 +217,9 @@ class MixingController {
                 c.ppe(),
                 c.neverWith(),
                 c.pricePerLitre(),
-                c.solutionLife() == null ? usual : c.solutionLife().toMillis() / 60_000.0);
+                c.solutionLife() == null ? usual : c.solutionLife().toMillis() / 60_000.0,
+                c.solutionLife() != null,
+                c.shelfLifeDays());
     }
 
     private static @Nullable Double mgPerL(@Nullable Dosage d) {

@@ -25,8 +25,7 @@ import orthopur.server.floor.SiteEntries;
 import orthopur.server.machines.Premises;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
-import orthopur.sitestream.SiteEntry;
-import orthopur.sitestream.SiteState;
+import orthopur.sitestream.Shelf;
 import orthopur.text.Text;
 
 /** The label that goes onto a bucket, so that a round can say which one it used. */
@@ -35,6 +34,13 @@ import orthopur.text.Text;
 @RequestMapping("/api/prints")
 class SolutionLabels {
     private static final int ON_A_SHEET = 6;
+
+    private static final Map<String, String> ENDS =
+            Map.of(
+                    "label", "its label allows no longer",
+                    "habit", "no solution is used longer here",
+                    "fades", "it is too weak by then",
+                    "cools", "it is too cold by then");
 
     private final SiteEntries site;
     private final Premises premises;
@@ -51,21 +57,14 @@ class SolutionLabels {
     ResponseEntity<byte[]> label(
             @PathVariable String label,
             @RequestParam(defaultValue = "A6", name = "paper") String size) {
-        SiteState.Known known =
-                site.state().newest().values().stream()
-                        .filter(
-                                k ->
-                                        k.entry() instanceof SiteEntry.BucketMade b
-                                                && label.equals(b.label()))
-                        .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        Said.notFound(
-                                                Text.of(
-                                                        "solution-labels.there-is-no-solution",
-                                                        "There is no solution with the label {0}.",
-                                                        label)));
-        SiteEntry.BucketMade b = (SiteEntry.BucketMade) known.entry();
+        Shelf.Solution b = Shelf.labeled(site.state(), label);
+        if (b == null) {
+            throw Said.notFound(
+                    Text.of(
+                            "solution-labels.there-is-no-solution",
+                            "There is no solution with the label {0}.",
+                            label));
+        }
         Premises.Now now = premises.now();
         Chemical c = now.context().chemical(b.chemical());
         String address =
@@ -83,9 +82,11 @@ class SolutionLabels {
         on.put("strength", b.mgPerL() == null ? "" : Show.number(b.mgPerL()) + " mg/L");
         on.put("vessel", vessel(now, b.vessel()));
         on.put("litres", new Volume(b.litres()).shown());
-        on.put("made", time(now, known.at()));
-        on.put("by", known.who());
+        on.put("made", time(now, b.at()));
+        on.put("by", b.who());
         on.put("until", b.until() == null ? null : time(now, b.until()));
+        on.put("why", b.why() == null ? null : ENDS.get(b.why()));
+        on.put("purpose", b.purpose());
         on.put("ppe", joined(c == null ? List.of() : c.ppe()));
         on.put("never", joined(c == null ? List.of() : c.neverWith()));
         on.put("code", QrCode.of(address));

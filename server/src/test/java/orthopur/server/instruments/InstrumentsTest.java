@@ -85,7 +85,8 @@ class InstrumentsTest {
         Client maren = Client.maren(mvc);
         long made = 1_700_000_000_000L;
         SiteEntry bucket =
-                new SiteEntry.BucketMade("sink-3", "halvern-h12", 40, 110.0, "LB4CK", 18.0, null);
+                new SiteEntry.BucketMade(
+                        "sink-3", "halvern-h12", 40, 110.0, "LB4CK", 18.0, null, null, null, null);
         assertEquals(200, stream(maren, bucket).status());
         assertEquals(
                 200,

@@ -65,6 +65,7 @@ public final class Meter {
                 case ATP -> ATP;
                 case FLOW -> FLOW_CUP;
                 case PRESSURE -> GAUGE;
+                case TORQUE -> TORQUE;
                 case TENSION -> TENSION;
                 case CLEARANCE -> LEAF;
                 case CHLORINE, QUAT, PAA, IODINE -> COLORIMETER;
