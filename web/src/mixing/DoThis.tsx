@@ -1,12 +1,13 @@
-import { Checkbox } from "@mantine/core";
+import { Checkbox, NumberInput } from "@mantine/core";
 import { useEffect, useState } from "react";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import type { useSiteStream } from "../round/useSiteStream";
-import { degrees, say } from "../shared/say";
+import { degrees, say, volumes } from "../shared/say";
 import { useClock } from "../shared/session";
 import { shownIn } from "../shared/temperature";
 import { told } from "../shared/texts";
+import { millilitresOf, smallUnit, smallVolumeIn } from "../shared/volume";
 import { Pour } from "../solution/Pour";
 import { correctedSinceRead, newLabel, type Solution } from "../solution/shelf";
 import type { Card, Checked, Job, Pack, Table, Way } from "../solution/table";
@@ -39,11 +40,16 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
   const { pack } = table;
   const clock = useClock();
   const unit = degrees();
+  const liquid = volumes();
   const [done, setDone] = useState<string | null>(null);
+  const [less, setLess] = useState<number | null>(null);
   const card = mixed.outside === undefined ? (mixed as Card) : undefined;
   const standing = vessel && solutions.find((x) => x.vessel === vessel.id && x.emptiedAt === undefined);
   const mine = standing?.label !== undefined && standing.chemical === product.id ? standing : undefined;
   const waits = mine && correctedSinceRead(mine) ? mine.corrections.at(-1) : undefined;
+
+  const last = mine?.readings.at(-1);
+  const kept = !waits && last?.mgPerL === s && last.celsius === st;
 
   useEffect(() => {
     if (site.refusal) {
@@ -52,19 +58,22 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
   }, [site.refusal]);
 
   /** Until when it holds if it is mixed at a moment. */
-  function endsIf(at: number) {
-    const mixedAs = card?.then === undefined ? undefined : { at, mgPerL: card.then, celsius };
+  function endsIf(at: number, mgPerL: number | undefined) {
+    const mixedAs = mgPerL === undefined ? undefined : { at, mgPerL, celsius };
     const answer = table.changeBy(job, at, mixedAs, []);
     return answer.outside === undefined ? answer : undefined;
   }
-  const ends = card && endsIf(tabletNow());
+  const ends = card && endsIf(tabletNow(), card.then);
 
   function made() {
     if (!card || !vessel) {
       return;
     }
     const label = newLabel();
-    const ends = endsIf(tabletNow());
+    // A container that ran empty gave less than its share.
+    const share = less === null ? 1 : less / (card.concentrateMl ?? less);
+    const gives = card.then === undefined ? undefined : card.then * share;
+    const ends = endsIf(tabletNow(), gives);
     const until = ends?.at ?? tabletNow() + product.lifeMinutes * 60_000;
     const why = ends?.why;
     site.write(
@@ -72,7 +81,7 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
         vessel: vessel.id,
         chemical: product.id,
         litres,
-        mgPerL: card.then,
+        mgPerL: gives,
         label,
         celsius,
         ph: product.sanitizes ? asked.ph : undefined,
@@ -81,6 +90,7 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
         purpose: asked.purpose,
       }),
     );
+    setLess(null);
     setDone(
       why
         ? say(
@@ -109,7 +119,8 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
         </span>
       </h2>
       {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
-      {card && !checked && (
+      {mine && !checked && <Holds solution={mine} vessel={told(vessel?.name ?? "")} />}
+      {card && !checked && !mine && (
         <>
           <Pour card={card} product={product} />
           {!standing && card.problems.length === 0 && ends && (
@@ -186,12 +197,34 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
               {say("mixing.mixing.i-mixed-it", "I mixed it: write it down")}
             </button>
           )}
+          {!checked && !standing && card?.concentrateMl !== undefined && card.problems.length === 0 && (
+            <details className="mixing-empty">
+              <summary>{say("mixing.mixing.ran-empty", "The container ran empty")}</summary>
+              <NumberInput
+                label={say("mixing.mixing.went-in", "What went in, {0}", smallUnit(liquid))}
+                description={say(
+                  "mixing.mixing.ran-empty-then",
+                  "It is written down as weak as it is. Open another container, read it and correct it.",
+                )}
+                min={0}
+                max={smallVolumeIn(liquid, card.concentrateMl)}
+                clampBehavior="strict"
+                value={less === null ? "" : smallVolumeIn(liquid, less)}
+                onChange={(v) => setLess(typeof v === "number" ? millilitresOf(liquid, v) : null)}
+              />
+            </details>
+          )}
           {checked && mine?.label && by && (
             <button
               className="btn main"
               type="button"
+              disabled={kept}
               onClick={() => {
                 site.write(readAs(mine, s, tabletNow()));
+                // What is out of range stays in sight until it is mended.
+                if (checked.outcome === "IN") {
+                  onRead();
+                }
                 setDone(say("mixing.mixing.reading-kept", "Reading written down for {0}.", mine.label));
               }}
             >
@@ -205,8 +238,7 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
               onClick={() => {
                 const w = checked.ways[0];
                 // A correction answers a reading; so it stands before it.
-                const kept = mine.readings.at(-1);
-                if (by && (waits || kept?.mgPerL !== s || kept?.celsius !== st)) {
+                if (by && !kept) {
                   site.write(readAs(mine, s, tabletNow()));
                 }
                 site.write(
@@ -236,6 +268,7 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
                 );
               }}
               kind={product.kind}
+              due={standing.standing === "OVER"}
             />
           )}
           {mine?.label && (
@@ -309,12 +342,43 @@ const WAYS: Partial<Record<Way["kind"], string>> = {
   WARM: "warm",
 };
 
+/** What stands in the vessel, in place of how to fill it. */
+function Holds({ solution: s, vessel }: { solution: Solution; vessel: string }) {
+  const clock = useClock();
+  const last = s.readings.at(-1);
+  return (
+    <>
+      <p className={`note ${s.standing === "FRESH" || s.standing === "SOON" ? "done" : "stop"}`}>
+        <strong>{say("mixing.holds.what", "In {0}: {1}.", vessel, s.label ?? "–")}</strong>{" "}
+        {last
+          ? say("mixing.holds.read", "{0} mg/L, read {1} by {2}.", last.mgPerL, clock.time(last.at), last.who)
+          : s.mgPerL === undefined
+            ? say("mixing.holds.by-volume", "Dosed by volume; nothing reads it.")
+            : say("mixing.holds.not-read", "{0} mg/L as mixed, not read yet.", Math.round(s.mgPerL))}{" "}
+        {s.until !== undefined &&
+          (s.standing === "OVER"
+            ? say("mixing.holds.over", "It was to be changed by {0}.", clock.time(s.until))
+            : say("mixing.holds.until", "Use it until {0}.", clock.time(s.until)))}
+      </p>
+      {s.mgPerL !== undefined && (s.readings.length === 0 || s.standing === "UNREAD") && (
+        <p>{say("mixing.holds.read-it", "Read it, and enter what it shows under Check.")}</p>
+      )}
+      <p className="quiet">
+        {say("mixing.holds.by-hand", "No printer, or no signal? Write {0} onto it by hand.", s.label ?? "–")}
+      </p>
+    </>
+  );
+}
+
 const ALONE = ["CHLORINE", "ACID", "PAA", "CAUSTIC"];
 
-function Emptied({ kind, onEmptied }: { kind: string; onEmptied: (rinsed: boolean) => void }) {
+type EmptiedProps = { kind: string; due: boolean; onEmptied: (rinsed: boolean) => void };
+
+function Emptied({ kind, due, onEmptied }: EmptiedProps) {
   const [rinsed, setRinsed] = useState(true);
   return (
-    <div className="mixing-empty">
+    <details className="mixing-empty" open={due}>
+      <summary>{say("mixing.mixing.pour-it-out", "Pour it out")}</summary>
       <p className="quiet">
         {say(
           "mixing.mixing.where-it-goes",
@@ -334,6 +398,6 @@ function Emptied({ kind, onEmptied }: { kind: string; onEmptied: (rinsed: boolea
       <button className="btn" type="button" onClick={() => onEmptied(rinsed)}>
         {say("mixing.mixing.it-is-empty", "It is poured out")}
       </button>
-    </div>
+    </details>
   );
 }

@@ -232,6 +232,15 @@ describe("the mixing bench", () => {
       expect(await screen.findByText(/delivered.*up to now, and not more than 400 days ago/)).toBeDefined();
     });
 
+    it("writes down what went in when the container ran empty", async () => {
+      const { user } = bench("/mixing?vessel=sink-3&litres=40&t=18&ph=7.4", over([]));
+      await user.click(await screen.findByText("The container ran empty"));
+      await user.type(screen.getByLabelText("What went in, mL"), "15");
+      await user.click(screen.getByRole("button", { name: /I mixed it/ }));
+      expect(await screen.findByText(/^55 mg\/L as mixed, not read yet/)).toBeDefined();
+      expect(screen.getByText(/it is too weak by then/)).toBeDefined();
+    });
+
     it("shortens the life of what fades, and says why", async () => {
       const { user } = bench(
         "/mixing?vessel=sink-3&litres=40&t=30&ph=7.4",

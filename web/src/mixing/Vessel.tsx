@@ -62,7 +62,7 @@ export function Vessel({ litres: settled, brim, name, onLitres }: Props) {
           </g>
         ))}
         <text x="90" y={Math.min(BOTTOM - 8, y(litres) + 30)} textAnchor="middle" className="vessel-in">
-          {say("mixing.vessel.in", "{0} L", litres)}
+          {say("mixing.vessel.in", "{0} L", Math.round(litres * 10) / 10)}
         </text>
       </svg>
     </div>

@@ -116,7 +116,7 @@ export const WhatIsMixed = memo(function WhatIsMixed({
           )}
         </>
       )}
-      <details className="mixing-more" open={kept !== ""}>
+      <details className="mixing-more">
         <summary>
           {say("mixing.mixing.concentrate-and-taps", "Concentrate, hours, taps")}
           {kept !== "" && <span>{kept}</span>}

@@ -105,6 +105,7 @@ class MixingTest {
                 other.go("/mixing?label=" + label);
                 assertThat(other.page.locator(".on-shelf.lit")).containsText("red bucket");
             }
+            b.page.getByText("Pour it out").click();
             b.button("It is poured out").click();
             assertThat(b.button(Pattern.compile("^I mixed it"))).isVisible();
         }
