@@ -74,6 +74,28 @@ public final class Drafter {
     private Procedure write() {
         refuseWhatNobodyCanWrite();
         Safety safety = new Safety(work, script);
+        if (work.onlyProgram()) {
+            safety.descaled();
+        } else {
+            byHand(safety);
+        }
+        script.fetch();
+        return new Procedure(
+                work.request.id(),
+                work.request.title(),
+                work.sheet.code(),
+                work.sheet.version(),
+                work.context.book().version(),
+                work.request.kind(),
+                work.request.schools(),
+                work.people,
+                List.copyOf(script.ppe),
+                work.request.scope(),
+                script.steps);
+    }
+
+    /** Made safe, taken apart, cleaned by hand and put together. */
+    private void byHand(Safety safety) {
         Dismantling machine = new Dismantling(work, script);
         CleanChain chain = new CleanChain(work, script);
         boolean inPlace = work.request.schools().assembledFirst();
@@ -100,19 +122,6 @@ public final class Drafter {
             chain.fill();
         }
         safety.release();
-        script.fetch();
-        return new Procedure(
-                work.request.id(),
-                work.request.title(),
-                work.sheet.code(),
-                work.sheet.version(),
-                work.context.book().version(),
-                work.request.kind(),
-                work.request.schools(),
-                work.people,
-                List.copyOf(script.ppe),
-                work.request.scope(),
-                script.steps);
     }
 
     private void refuseWhatNobodyCanWrite() {

@@ -2,6 +2,8 @@ package orthopur.drafting;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Check;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
@@ -9,7 +11,10 @@ import orthopur.machine.EnergyStage;
 import orthopur.machine.Handling;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
+import orthopur.machine.Program;
+import orthopur.machine.Surface;
 import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;
 import orthopur.runthrough.Heats;
@@ -177,6 +182,51 @@ final class Safety {
         return some.stream().map(Energy::id).toList();
     }
 
+    /** Scale that only the machine's own jets reach: its program, with acid, then flushed. */
+    private void ownDescale() {
+        Program descales = program(Program.Purpose.DESCALE);
+        Program flushes = program(Program.Purpose.PURGE);
+        Means.Use acid = work.means.acid(work.scale);
+        if (descales == null || flushes == null || acid == null) {
+            return;
+        }
+        script.product(acid.chemical());
+        script.add(
+                run(flushes, new Solution(null, null, null, null, null), flushes.earliestEnd()),
+                "Shut off the dosing of detergent first, then: " + flushes.name(),
+                "Acid on chlorinated detergent gives off a gas that kills.");
+        script.add(
+                run(descales, acid.solution(), descales.earliestEnd()),
+                "Pour the acid in when it asks for it: "
+                        + descales.name()
+                        + (descales.prompts().isEmpty()
+                                ? ""
+                                : ". It shows: " + String.join("; ", descales.prompts())),
+                "Only an acid takes lime off.");
+        script.add(
+                run(
+                        flushes,
+                        new Solution(null, null, null, null, null),
+                        flushes.earliestEnd().multipliedBy(2)),
+                "Drain it, then twice: " + flushes.name(),
+                "Acid that stays meets chlorine in the next wash.");
+    }
+
+    private @Nullable Program program(Program.Purpose purpose) {
+        List<String> ids = work.scale.stream().map(Surface::id).toList();
+        return ids.isEmpty()
+                ? null
+                : work.sheet.programs().stream()
+                        .filter(p -> p.purpose() == purpose && p.cleans().containsAll(ids))
+                        .findFirst()
+                        .orElse(null);
+    }
+
+    private static Action run(Program program, Solution solution, Duration lasting) {
+        return new Action.RunProgram(
+                program.id(), List.of(), solution, lasting, null, null, List.of(), Set.of());
+    }
+
     void release() {
         script.add(
                 new Action.Clear(true, true, true),
@@ -202,12 +252,8 @@ final class Safety {
                     new Action.Restore(ids(live)),
                     "Switch on again: " + Words.energies(live),
                     null);
-            List<Check> checks = work.checks(true);
-            script.add(
-                    new Action.FunctionTest(checks.stream().map(Check::id).toList()),
-                    "Run it empty and watch and listen for a minute"
-                            + (checks.isEmpty() ? "" : ". Check: " + Words.checks(checks)),
-                    null);
+            ownDescale();
+            tried();
         }
         for (Passage p : work.filled()) {
             double litres =
@@ -225,6 +271,30 @@ final class Safety {
                             + SheetIndex.spoken(p.name()),
                     "It is what pushes the sanitizer out.");
         }
+        yes();
+    }
+
+    /** Only a program is due: nobody's hands go in, so nothing is locked. */
+    void descaled() {
+        script.add(
+                new Action.Operate(Action.Mode.SAFE_POSITION, List.of(), List.of()),
+                "Empty the tank",
+                "What is left of the wash water thins the acid and may hold chlorine.");
+        ownDescale();
+        tried();
+        yes();
+    }
+
+    private void tried() {
+        List<Check> checks = work.checks(true);
+        script.add(
+                new Action.FunctionTest(checks.stream().map(Check::id).toList()),
+                "Run it empty and watch and listen for a minute"
+                        + (checks.isEmpty() ? "" : ". Check: " + Words.checks(checks)),
+                null);
+    }
+
+    private void yes() {
         script.add(
                 new Action.HoldPoint("quality"),
                 "Wait until quality has looked and said yes",

@@ -17,6 +17,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.OptionGroup;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
+import orthopur.machine.Program;
 import orthopur.machine.Surface;
 import orthopur.quantity.Mass;
 import orthopur.runthrough.Context;
@@ -37,6 +38,9 @@ final class Work {
 
     /** Due, and behind what never opens: only what flows through reaches them. */
     final List<Surface> enclosed = new ArrayList<>();
+
+    /** Due, and scale that a program of the machine takes off with acid. */
+    final List<Surface> scale;
 
     final Map<String, Surface> surfaces = new LinkedHashMap<>();
     final int people;
@@ -62,6 +66,8 @@ final class Work {
                             "Nothing on the sheet of %s is due %s."
                                     .formatted(sheet.code(), request.kind().shown())));
         }
+        this.scale = due.stream().filter(s -> s.limed() && byProgram(sheet, s)).toList();
+        due.removeAll(scale);
         this.apart = new TakeApart(parts, due);
         Set<String> off = new HashSet<>(partIds(apart.inOrder()));
         // What is moved is cleaned with the rest: a hand that puts it back would soil the others.
@@ -69,6 +75,7 @@ final class Work {
                 p ->
                         p.surfaces().stream()
                                 .filter(s -> due.contains(s) || off.contains(p.id()))
+                                .filter(s -> !scale.contains(s))
                                 .forEach(s -> (enclosed(s) ? enclosed : treated).add(s)));
         this.people = apart.inOrder().stream().mapToInt(this::crew).max().orElse(1);
     }
@@ -96,6 +103,19 @@ final class Work {
         Mass most = new Mass(context.book().number("lift.load-constant"));
         int told = p.moving().people() == null ? 1 : p.moving().people();
         return Math.max(told, mass != null && mass.compareTo(most) > 0 ? 2 : 1);
+    }
+
+    private static boolean byProgram(MachineSheet sheet, Surface s) {
+        return sheet.programs().stream()
+                .anyMatch(
+                        p ->
+                                p.purpose() == Program.Purpose.DESCALE
+                                        && p.cleans().contains(s.id()));
+    }
+
+    /** Whether nothing is due that a hand has to reach. */
+    boolean onlyProgram() {
+        return treated.isEmpty() && enclosed.isEmpty() && !scale.isEmpty();
     }
 
     private boolean enclosed(Surface s) {

@@ -1,7 +1,8 @@
 package orthopur.rules;
 
-import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Part;
@@ -39,8 +40,9 @@ public final class StepEdits {
 
     /** A change that adds an item to a step that names items, or null where it names none. */
     public static @Nullable Edit addItems(Step step, List<String> more) {
-        List<String> items = new ArrayList<>(step.action().items());
-        more.stream().filter(i -> !items.contains(i)).forEach(items::add);
+        Set<String> both = new LinkedHashSet<>(step.action().items());
+        both.addAll(more);
+        List<String> items = List.copyOf(both);
         boolean treats =
                 switch (step.action()) {
                     case Action.DryClean a -> true;

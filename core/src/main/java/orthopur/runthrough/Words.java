@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -63,17 +64,23 @@ public final class Words {
         return false;
     }
 
+    /** Whether those who take a lock off are those who put it on. */
+    public static boolean own(String who) {
+        return OWN.contains(meant(who));
+    }
+
     /** Whether two texts mean the same. Neither is matched by a piece of the other. */
     public static boolean same(@Nullable String a, @Nullable String b) {
         return a != null && b != null && meant(a).equals(meant(b));
     }
 
+    private static final Pattern NO_WORD = Pattern.compile("[^\\p{L}\\p{N}]+");
+
     /** What a text means, for comparing. */
     public static String meant(String text) {
         String plain =
-                text.toLowerCase(Locale.ROOT)
-                        .replace("the ", "")
-                        .replaceAll("[^\\p{L}\\p{N}]+", " ")
+                NO_WORD.matcher(text.toLowerCase(Locale.ROOT).replace("the ", ""))
+                        .replaceAll(" ")
                         .strip();
         return MEANT.getOrDefault(plain, plain);
     }
@@ -100,16 +107,39 @@ public final class Words {
                             "wide narrow",
                             "thick thin",
                             "flat curved",
+                            "with against",
                             "first last")
                     .map(pair -> pair.split(" "))
                     .flatMap(p -> Stream.of(Map.entry(p[0], p[1]), Map.entry(p[1], p[0])))
                     .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
 
+    private static final Set<String> OWN =
+            Set.of(
+                    "each owner",
+                    "owner",
+                    "owners",
+                    "its owner",
+                    "each person",
+                    "each for themselves",
+                    "each their own",
+                    "each his own",
+                    "each her own",
+                    "everyone their own",
+                    "whoever put it on",
+                    "who put it on",
+                    "one who put it on");
+
     private static final Set<String> DENIALS = Set.of("not", "never", "without");
 
+    /** Words that say nothing by themselves. */
+    private static final Set<String> FILLERS = Set.of("and", "its", "the", "then", "are", "has");
+
+    /** The share of what is asked for that has to be said where other things are said as well. */
+    private static final double MOST = 0.6;
+
     /**
-     * Whether a text says what another asks for, shorter or longer: some of its words, and none
-     * that denies one of them. A text that speaks of several things does so by semicolons, and one
+     * Whether a text says what another asks for: some of its words and nothing else, or most of
+     * them with others, and none that denies one of them. A text that speaks of several things does so by semicolons, and one
      * of its clauses has to say it.
      */
     public static boolean saysOf(String text, String asked) {
@@ -124,7 +154,9 @@ public final class Words {
                                 .map(w -> OPPOSITES.getOrDefault(w, ""))
                                 .anyMatch(o -> said.contains(o) && !wanted.contains(o))
                         || DENIALS.stream().anyMatch(d -> said.contains(d) && !wanted.contains(d));
-        return !denied && wanted.stream().anyMatch(said::contains);
+        long told = wanted.stream().filter(said::contains).count();
+        boolean enough = told > 0 && told == said.size() || told >= MOST * wanted.size();
+        return !denied && enough;
     }
 
     /** Whether one of these words stands in a text, as a whole word and without case. */
@@ -136,6 +168,7 @@ public final class Words {
     private static Set<String> plain(String text) {
         return Arrays.stream(meant(text).split(" "))
                 .filter(w -> w.length() > 2 || OPPOSITES.containsKey(w))
+                .filter(w -> !FILLERS.contains(w))
                 .map(w -> w.length() > 3 && w.endsWith("s") ? w.substring(0, w.length() - 1) : w)
                 .collect(Collectors.toSet());
     }

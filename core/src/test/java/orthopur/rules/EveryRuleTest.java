@@ -791,6 +791,11 @@ class EveryRuleTest {
                         "lye",
                         new Action.Wash(List.of("frame"), lye, CLOTH),
                         Bench.good()));
+        Procedure wiped =
+                Bench.with(
+                        "rinse",
+                        new Action.Rinse(
+                                Bench.allParts(), Bench.plain(), CLOTH, Action.EndPoint.NO_SUDS));
         rule(
                 plain.limit("drum-1", Limit.NO_HOSE),
                 "S6@hose",
@@ -800,8 +805,14 @@ class EveryRuleTest {
                         "hose",
                         new Action.Rinse(
                                 DRUM, Bench.plain(), Action.Method.HOSE, Action.EndPoint.CLEAR),
-                        Bench.good()),
-                Bench.good());
+                        wiped),
+                wiped);
+        rule(
+                plain.limit("drum-1", Limit.NO_HOSE),
+                "S6@rinse",
+                "STOP",
+                Bench.good(),
+                wiped);
         rule(
                 plain.limit("seal-1", Limit.NO_IMMERSION),
                 "S6@soak",

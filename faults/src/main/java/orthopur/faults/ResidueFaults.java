@@ -270,7 +270,9 @@ final class ResidueFaults {
         for (Step s : r.steps().subList(0, place)) {
             if (s.action() instanceof Action.Soak k && k.solution().vessel() != null) {
                 full = k.solution().vessel();
-            } else if (s.action() instanceof Action.DrawOff d && d.places().contains(full)) {
+            } else if (full != null
+                    && s.action() instanceof Action.DrawOff d
+                    && d.places().contains(full)) {
                 full = null;
             }
         }

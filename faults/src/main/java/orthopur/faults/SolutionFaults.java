@@ -601,7 +601,8 @@ final class SolutionFaults {
                         .anyMatch(
                                 x ->
                                         switch (m) {
-                                            case HOSE -> x.limits().contains(Limit.NO_HOSE);
+                                            case HOSE, SPRAY, FLOOD ->
+                                                    x.limits().contains(Limit.NO_HOSE);
                                             case PRESSURE ->
                                                     x.limits().contains(Limit.NO_PRESSURE)
                                                             || x.limits().contains(Limit.NO_HOSE);

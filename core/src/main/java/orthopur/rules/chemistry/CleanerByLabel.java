@@ -29,16 +29,15 @@ public final class CleanerByLabel extends BookRule {
     public void look(Moment m, Findings out) {
         Solution solution = m.action().solution();
         Chemical c = m.context().chemical(m.action().chemical());
-        if (solution == null || c == null || !c.kind().washes()) {
+        if (solution == null || c == null) {
             return;
         }
         Label label = c.label();
         List<Object> off = new ArrayList<>();
-        if (below(solution.strength(), label.least()) && label.least() != null) {
-            off.add(Text.of("cleaner-by-label.at-least", "at least {0}", label.least().shown()));
-        }
-        if (below(label.most(), solution.strength()) && label.most() != null) {
-            off.add(Text.of("cleaner-by-label.at-most", "at most {0}", label.most().shown()));
+        // How strong, how warm and how long a sanitizer has to be is judged by itself.
+        Duration dwell = c.kind().washes() ? dwell(m.action()) : null;
+        if (c.kind().washes()) {
+            asCleaner(m.action(), solution, label, dwell, off);
         }
         if (label.highestTemperature() != null
                 && solution.temperature() != null
@@ -49,11 +48,34 @@ public final class CleanerByLabel extends BookRule {
                             "at most {0}",
                             label.highestTemperature().shown()));
         }
-        Duration dwell = dwell(m.action());
+        told(m, c, solution, dwell, off, out);
+    }
+
+    private static void asCleaner(
+            Action action,
+            Solution solution,
+            Label label,
+            @Nullable Duration dwell,
+            List<Object> off) {
+        if (below(solution.strength(), label.least()) && label.least() != null) {
+            off.add(Text.of("cleaner-by-label.at-least", "at least {0}", label.least().shown()));
+        }
+        if (below(label.most(), solution.strength()) && label.most() != null) {
+            off.add(Text.of("cleaner-by-label.at-most", "at most {0}", label.most().shown()));
+        }
+        if (label.leastTemperature() != null
+                && solution.temperature() != null
+                && solution.temperature().compareTo(label.leastTemperature()) < 0) {
+            off.add(
+                    Text.of(
+                            "cleaner-by-label.at-least",
+                            "at least {0}",
+                            label.leastTemperature().shown()));
+        }
         boolean stands =
-                m.action() instanceof Action.Soak
-                        || m.action() instanceof Action.Circulate
-                        || m.action() instanceof Action.Wash;
+                action instanceof Action.Soak
+                        || action instanceof Action.Circulate
+                        || action instanceof Action.Wash;
         if (stands
                 && label.contact() != null
                 && (dwell == null || dwell.compareTo(label.contact()) < 0)) {
@@ -63,6 +85,15 @@ public final class CleanerByLabel extends BookRule {
                             "at least {0} of dwell",
                             Show.duration(label.contact())));
         }
+    }
+
+    private void told(
+            Moment m,
+            Chemical c,
+            Solution solution,
+            @Nullable Duration dwell,
+            List<Object> off,
+            Findings out) {
         if (!off.isEmpty()) {
             out.report(info)
                     .items(m.surfaceIds(m.exposed()))

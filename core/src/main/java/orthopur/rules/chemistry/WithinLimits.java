@@ -110,7 +110,10 @@ public final class WithinLimits extends BookRule {
             case NO_HOSE ->
                     method == Action.Method.HOSE
                             || method == Action.Method.PRESSURE
-                            || method == Action.Method.FLOOD;
+                            || method == Action.Method.FLOOD
+                            // Sanitizer out of a hand sprayer is a mist; water that rinses is not.
+                            || method == Action.Method.SPRAY
+                                    && !(action instanceof Action.Sanitize);
             case NO_PRESSURE -> method == Action.Method.PRESSURE;
             case NO_MACHINE_WASH ->
                     method == Action.Method.WASHER

@@ -1,6 +1,7 @@
 package orthopur.rules.cleanchain;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -203,13 +204,13 @@ public final class EndStateReached extends BookRule {
     private static @Nullable Step lastOf(Ending end, Class<? extends Action> kind, int surface) {
         Set<Integer> same = Set.copyOf(end.sheet().surfacesOf(end.sheet().ownerOf(surface)));
         Step last = null;
-        boolean near = false;
-        for (int i = 0; i < end.procedure().steps().size(); i++) {
+        for (int i = end.procedure().steps().size() - 1; i >= 0; i--) {
             Step s = end.procedure().steps().get(i);
-            boolean here = end.traces().get(i).named().stream().anyMatch(same::contains);
-            if (kind.isInstance(s.action()) && (here || !near)) {
-                last = s;
-                near = here;
+            if (kind.isInstance(s.action())) {
+                if (!Collections.disjoint(same, end.traces().get(i).named())) {
+                    return s;
+                }
+                last = last == null ? s : last;
             }
         }
         return last;

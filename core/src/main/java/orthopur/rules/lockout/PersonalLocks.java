@@ -7,6 +7,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
 /** L7: as many personal locks as people. */
@@ -21,6 +22,9 @@ public final class PersonalLocks extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Unlock u) {
+            othersLock(m, u, out);
+        }
         int people = m.procedure().mostPeople();
         if (!(m.action() instanceof Action.Lock a)
                 || (a.locks() == null ? people < 2 : a.locks() >= people)) {
@@ -62,5 +66,36 @@ public final class PersonalLocks extends BookRule {
         if (a.locks() != null) {
             r.number("locks", a.locks(), "locks");
         }
+    }
+
+    /** A lock is taken off by whoever put it on, and by nobody for them. */
+    private void othersLock(Moment m, Action.Unlock unlock, Findings out) {
+        String by = unlock.owner();
+        if (by == null || Words.own(by)) {
+            return;
+        }
+        out.report(info)
+                .source("29 CFR 1910.147(e)(3)")
+                .says(
+                        Text.of(
+                                "personal-locks.is-taken-off-by-another",
+                                "Step {0} has the lock taken off by \"{1}\".",
+                                m.number(),
+                                by),
+                        Text.of(
+                                "personal-locks.only-its-owner-knows",
+                                "Only its owner knows whether their hands are out."))
+                .propose(
+                        Text.of(
+                                "personal-locks.each-takes-off-their-own",
+                                "Each takes off their own"),
+                        change(
+                                m,
+                                m.step()
+                                        .with(
+                                                new Action.Unlock(
+                                                        unlock.energies(),
+                                                        "each owner",
+                                                        unlock.told()))));
     }
 }

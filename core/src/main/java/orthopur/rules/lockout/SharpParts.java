@@ -29,13 +29,20 @@ public final class SharpParts extends BookRule {
         if (!m.action().handsIn()) {
             return;
         }
+        if (!names(m.procedure().ppe(), GLOVES) && out.onCause(RuleId.L9, "gloves") == null) {
+            bare(m, out);
+        }
+        if (m.action() instanceof Action.Wash wash) {
+            direction(m, wash, out);
+        }
+    }
+
+    private void bare(Moment m, Findings out) {
         List<Integer> sharp =
                 m.parts().stream()
                         .filter(p -> m.sheet().part(p).hazards().contains(Hazard.EDGE))
                         .toList();
-        if (!sharp.isEmpty()
-                && !names(m.procedure().ppe(), GLOVES)
-                && out.onCause(RuleId.L9, "gloves") == null) {
+        if (!sharp.isEmpty()) {
             out.report(info)
                     .cause("gloves")
                     .items(m.partIds(sharp))
@@ -49,9 +56,6 @@ public final class SharpParts extends BookRule {
                             Text.of(
                                     "sharp-parts.an-edge-that-slips-goes",
                                     "An edge that slips goes through a bare or a single-use glove."));
-        }
-        if (m.action() instanceof Action.Wash wash) {
-            direction(m, wash, out);
         }
     }
 

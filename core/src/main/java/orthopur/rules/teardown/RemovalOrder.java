@@ -1,7 +1,9 @@
 package orthopur.rules.teardown;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
@@ -31,6 +33,9 @@ public final class RemovalOrder extends BookRule {
     public void look(Moment m, Findings out) {
         if (m.action() instanceof Action.Install) {
             behindShut(m, out);
+        }
+        if (m.action() instanceof Action.Inspect || m.action() instanceof Action.Lubricate) {
+            throughCover(m, out);
         }
         boolean aside = m.action() instanceof Action.Shift;
         if (!aside && !(m.action() instanceof Action.Remove)) {
@@ -101,6 +106,44 @@ public final class RemovalOrder extends BookRule {
                                         "removal-order.nobody-reaches-through",
                                         "Nobody reaches through what is shut; it is opened in a hurry and stays open."));
             }
+        }
+    }
+
+    /** Nobody looks through a cover, or oils through one. What is cleaned through one is C6. */
+    private void throughCover(Moment m, Findings out) {
+        Set<Integer> covers = new LinkedHashSet<>();
+        List<String> hidden = new ArrayList<>();
+        for (String item : m.action().items()) {
+            int part = m.sheet().partNamed(item);
+            int surface = m.sheet().surfaceNamed(item);
+            List<Integer> all =
+                    part >= 0
+                            ? m.sheet().surfacesOf(part)
+                            : surface >= 0 ? List.of(surface) : List.of();
+            boolean shut =
+                    !all.isEmpty()
+                            && all.stream().noneMatch(m.exposed()::contains)
+                            && all.stream().allMatch(s -> m.night().coverOf(s) >= 0);
+            if (shut) {
+                hidden.add(item);
+                all.forEach(s -> covers.add(m.night().coverOf(s)));
+            }
+        }
+        if (!hidden.isEmpty()) {
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(hidden)
+                    .items(m.partIds(List.copyOf(covers)))
+                    .says(
+                            Text.of(
+                                    "removal-order.works-through",
+                                    "Step {0} works on {1} with {2} still over it.",
+                                    m.number(),
+                                    m.sheet().names(hidden),
+                                    m.sheet().names(m.partIds(List.copyOf(covers)))),
+                            Text.of(
+                                    "removal-order.nobody-reaches-through",
+                                    "Nobody reaches through what is shut; it is opened in a hurry and stays open."));
         }
     }
 
