@@ -1,6 +1,7 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { photo } from "../round/entries";
 import type { Round } from "../round/useRound";
+import { FromFile } from "../shared/FromFile";
 import { db } from "../shared/kept";
 import { say } from "../shared/say";
 
@@ -11,7 +12,6 @@ const LONG_SIDE = 1600;
 
 /** A photo of this step. It is made small on the device, kept, and sent before the entry that speaks of it. */
 export function Photo({ step, disabled, write }: Props) {
-  const input = useRef<HTMLInputElement>(null);
   const [state, setState] = useState<"none" | "kept" | "bad">("none");
 
   async function take(file: File | undefined) {
@@ -30,26 +30,19 @@ export function Photo({ step, disabled, write }: Props) {
   }
 
   return (
-    <>
-      <button className="floor-btn" type="button" disabled={disabled} onClick={() => input.current?.click()}>
-        {state === "kept"
-          ? say("floor.photo.photo", "Photo ✓")
-          : state === "bad"
-            ? say("floor.photo.not-a-photo", "Not a photo")
-            : say("floor.photo.photo-2", "Photo")}
-      </button>
-      <input
-        ref={input}
-        hidden
-        type="file"
-        accept="image/*"
-        capture="environment"
-        onChange={(e) => {
-          void take(e.currentTarget.files?.[0]);
-          e.currentTarget.value = "";
-        }}
-      />
-    </>
+    <FromFile
+      className="floor-btn"
+      disabled={disabled}
+      accept="image/*"
+      camera
+      onFile={(file) => void take(file)}
+    >
+      {state === "kept"
+        ? say("floor.photo.photo", "Photo ✓")
+        : state === "bad"
+          ? say("floor.photo.not-a-photo", "Not a photo")
+          : say("floor.photo.photo-2", "Photo")}
+    </FromFile>
   );
 }
 

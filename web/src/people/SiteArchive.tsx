@@ -1,14 +1,14 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { api, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
+import { FromFile } from "../shared/FromFile";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
 
 /** The whole site as one file, out and in again. */
 export function SiteArchive() {
   const queries = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<File | null>(null);
   const take = useMutation({
     mutationFn: (pin: string) =>
@@ -37,21 +37,16 @@ export function SiteArchive() {
       <a className="btn" href="/api/archive" download>
         {say("people.site-archive.export", "Export")}
       </a>{" "}
-      <button className="btn" type="button" onClick={() => file.current?.click()}>
-        {say("people.site-archive.import", "Import…")}
-      </button>
-      <input
-        ref={file}
-        type="file"
+      <FromFile
+        name={say("people.site-archive.archive-of-a-site", "Archive of a site")}
         accept=".zip,application/zip"
-        hidden
-        aria-label={say("people.site-archive.archive-of-a-site", "Archive of a site")}
-        onChange={(e) => {
+        onFile={(file) => {
           take.reset();
-          setChosen(e.currentTarget.files?.[0] ?? null);
-          e.currentTarget.value = "";
+          setChosen(file);
         }}
-      />
+      >
+        {say("people.site-archive.import", "Import…")}
+      </FromFile>
       {take.data && (
         <p className="note done" role="status">
           {say(

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { ApiProblem, api, message, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
+import { FromFile } from "../shared/FromFile";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
 
@@ -16,7 +17,6 @@ type Sent = { file: Chosen; pin?: string };
  */
 export function BringIn() {
   const queries = useQueryClient();
-  const input = useRef<HTMLInputElement>(null);
   const [toSign, setToSign] = useState<Chosen | null>(null);
   const post = ({ file, pin }: Sent) =>
     unwrap(
@@ -42,10 +42,7 @@ export function BringIn() {
     onSuccess,
   });
 
-  async function choose(file: File | undefined) {
-    if (!file) {
-      return;
-    }
+  async function choose(file: File) {
     first.reset();
     sheet.reset();
     first.mutate({ file: { name: file.name, text: await file.text() } });
@@ -54,23 +51,16 @@ export function BringIn() {
   const got = first.data ?? sheet.data;
   return (
     <>
-      <button className="btn" type="button" onClick={() => input.current?.click()}>
-        {say("procedures.bring-in.import", "Import…")}
-      </button>
-      <input
-        ref={input}
-        type="file"
-        accept="application/json,.json"
-        hidden
-        aria-label={say(
+      <FromFile
+        name={say(
           "procedures.bring-in.machine-sheet-or-procedure-as-a",
           "Machine sheet or procedure as a JSON file",
         )}
-        onChange={(e) => {
-          choose(e.currentTarget.files?.[0]);
-          e.currentTarget.value = "";
-        }}
-      />
+        accept="application/json,.json"
+        onFile={choose}
+      >
+        {say("procedures.bring-in.import", "Import…")}
+      </FromFile>
       {got && (
         <p className="note done whole-row" role="status">
           {say(

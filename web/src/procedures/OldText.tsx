@@ -1,8 +1,9 @@
 import { NativeSelect, Textarea, TextInput } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ApiProblem, api, message, unwrap } from "../api/client";
+import { FromFile } from "../shared/FromFile";
 import { useFilters } from "../shared/filters";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
@@ -27,7 +28,6 @@ export default function OldText() {
     mutationFn: () => unwrap(api.POST("/api/old-texts", { body: { machine, text } })),
     onSuccess: (readings) => setRows(begin(readings)),
   });
-  const input = useRef<HTMLInputElement>(null);
   const file = useMutation({
     mutationFn: (chosen: File) =>
       unwrap(
@@ -100,37 +100,23 @@ export default function OldText() {
         />
         <Textarea
           label={say("procedures.old-text.the-old-text", "The old text")}
-          minRows={rows === null ? 12 : 4}
-          maxRows={rows === null ? 20 : 6}
+          minRows={rows === null ? 18 : 4}
+          maxRows={rows === null ? 24 : 6}
           autosize
           value={text}
           onChange={(e) => setText(e.currentTarget.value)}
         />
         <div className="old-does">
-          <button
-            className="btn"
-            type="button"
+          <FromFile
+            name={say("procedures.old-text.old-procedure-as-a-file", "Old procedure as a file")}
+            accept=".docx,.odt,.ods,.pdf,.xlsx,.csv,.txt"
             disabled={file.isPending}
-            onClick={() => input.current?.click()}
+            onFile={(chosen) => file.mutate(chosen)}
           >
             {file.isPending
               ? say("procedures.old-text.opening", "Opening…")
               : say("procedures.old-text.from-a-file", "From a file…")}
-          </button>
-          <input
-            ref={input}
-            type="file"
-            accept=".docx,.odt,.ods,.pdf,.xlsx,.csv,.txt"
-            hidden
-            aria-label={say("procedures.old-text.old-procedure-as-a-file", "Old procedure as a file")}
-            onChange={(e) => {
-              const chosen = e.currentTarget.files?.[0];
-              if (chosen) {
-                file.mutate(chosen);
-              }
-              e.currentTarget.value = "";
-            }}
-          />
+          </FromFile>
           <button
             className={rows === null ? "btn main" : "btn"}
             type="button"

@@ -363,7 +363,7 @@ const StepRow = memo(function StepRow(p: StepRowProps) {
   );
 });
 
-function Patterns() {
+export function Patterns() {
   return (
     <defs>
       <pattern id="soiled" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
@@ -387,7 +387,7 @@ const ENERGY: Record<string, { dash?: string; width: number; colour: string }> =
   COOLED: { dash: "2 6", width: 1.5, colour: "var(--ink-2)" },
 };
 
-const EnergyThread = memo(function EnergyThread(p: {
+export const EnergyThread = memo(function EnergyThread(p: {
   x: number;
   thread: Schemas["EnergyThread"];
   mid: number[];
@@ -437,7 +437,7 @@ type ThreadProps = {
 };
 
 /** Drawn anew only where its own life changed. */
-const SurfaceThread = memo(function SurfaceThread(p: ThreadProps) {
+export const SurfaceThread = memo(function SurfaceThread(p: ThreadProps) {
   const at = (step: number) => (step === 0 ? 0 : p.mid[step - 1]);
   const w = p.width - 5;
   const x = p.x + 2.5;

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
+import { Small } from "../ribbon/Small";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { sentence } from "../shared/texts";
@@ -98,6 +99,7 @@ function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: stri
       <p className="quiet">
         {p.machine}, {procedure}: {what}
       </p>
+      <Small ribbon={p.view.ribbon} first={p.view.first} steps={p.view.steps} lit={finding?.step ?? 0} />
       {finding && (
         <p>
           {sentence(finding.said)} <span className="quiet">{sentence(finding.why)}</span>

@@ -77,4 +77,61 @@ describe("the rule book", () => {
     expect(await screen.findByText("this site: gloves are thin")).toBeTruthy();
     expect(screen.queryByRole("img", { name: /^Chlorine/ })).toBeNull();
   });
+
+  it("shows two examples as they are written, what differs and the threads that matter", async () => {
+    const side = (line: string, finding?: object) => ({
+      procedure: "Slicer, end of shift",
+      what: "one slip",
+      finding,
+      first: 12,
+      steps: [
+        { line: "Rinse Blade", differs: false },
+        { line, differs: true },
+      ],
+      ribbon: {
+        energies: [],
+        steps: [],
+        surfaces: [
+          {
+            name: "Blade",
+            due: true,
+            surfaces: [{ id: "blade", name: "Blade", part: "blade", story: "" }],
+            spans: [{ from: 0, stage: "SOILED", off: false, covered: false }],
+            marks: [
+              { step: 2, kind: "wash", granted: true },
+              { step: 13, kind: "sanitize", granted: false },
+            ],
+          },
+        ],
+      },
+    });
+    const { user } = show(
+      <RuleBook />,
+      {
+        "GET /api/session": ILSE,
+        "GET /api/rulebook": BOOK,
+        "GET /api/chemicals": [],
+        "POST /api/rulebook/rules/S1/examples": {
+          rule: "S1",
+          machine: "QK-SL1",
+          figures: [],
+          broken: side("Sanitize Blade, 40 mg/L", {
+            rule: "S1",
+            step: 13,
+            said: { id: "x", english: "Too weak.", args: [] },
+            why: { id: "y", english: "It kills nothing.", args: [] },
+          }),
+          kept: side("Sanitize Blade, 110 mg/L"),
+        },
+      },
+      "/rulebook?find=Strong",
+    );
+    await user.click(await screen.findByRole("button", { name: /Two examples/ }));
+    const wrong = (await screen.findByText("Sanitize Blade, 40 mg/L")).closest("li") as HTMLElement;
+    expect(wrong.className).toContain("lit");
+    expect(wrong.textContent).toContain("13");
+    expect(screen.getAllByRole("img", { name: "Blade" })).toHaveLength(2);
+    expect(screen.getByText("Too weak.")).toBeTruthy();
+    expect(screen.getByText("Sanitize Blade, 110 mg/L")).toBeTruthy();
+  });
 });

@@ -143,7 +143,7 @@ final class CleanChain {
         List<Part> limed =
                 work.apart.inOrder().stream()
                         .filter(TakeApart::comesOff)
-                        .filter(p -> on(List.of(p)).stream().anyMatch(Surface::limed))
+                        .filter(p -> on(List.of(p)).stream().anyMatch(this::scaleDue))
                         .toList();
         Means.Use acid = work.means.acid(on(limed));
         Vessel vessel = free();
@@ -176,6 +176,11 @@ final class CleanChain {
                 new Action.DrawOff(List.of(), List.of(vessel.name()), true),
                 "Pour it away by itself and rinse the vessel: " + vessel.name(),
                 "Acid and bleach in one drain give off chlorine.");
+    }
+
+    /** Scale is taken off when it is due, not each time a part is moved. */
+    private boolean scaleDue(Surface s) {
+        return s.limed() && s.frequency().dueIn(work.request.kind());
     }
 
     /** A vessel that parts can lie in and that holds nothing else in this clean. */

@@ -108,9 +108,7 @@ final class Work {
     private static boolean byProgram(MachineSheet sheet, Surface s) {
         return sheet.programs().stream()
                 .anyMatch(
-                        p ->
-                                p.purpose() == Program.Purpose.DESCALE
-                                        && p.cleans().contains(s.id()));
+                        p -> p.purpose() == Program.Purpose.DESCALE && p.cleans().contains(s.id()));
     }
 
     /** Whether nothing is due that a hand has to reach. */

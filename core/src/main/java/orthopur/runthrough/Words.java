@@ -139,8 +139,8 @@ public final class Words {
 
     /**
      * Whether a text says what another asks for: some of its words and nothing else, or most of
-     * them with others, and none that denies one of them. A text that speaks of several things does so by semicolons, and one
-     * of its clauses has to say it.
+     * them with others, and none that denies one of them. A text that speaks of several things does
+     * so by semicolons, and one of its clauses has to say it.
      */
     public static boolean saysOf(String text, String asked) {
         return Arrays.stream(text.split(";")).anyMatch(clause -> clauseSays(clause, asked));

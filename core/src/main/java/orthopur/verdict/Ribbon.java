@@ -71,12 +71,30 @@ public record Ribbon(
     /** A step as a sentence of what it did, for those who cannot see the picture. */
     public record StepLine(String id, String phase, String sentence) {}
 
-    static Ribbon of(Run run, Procedure procedure, SheetIndex sheet) {
+    /** The picture of one run. */
+    public static Ribbon of(Run run, Procedure procedure, SheetIndex sheet) {
         List<EnergyThread> energies = new ArrayList<>();
         for (int e = 0; e < sheet.energyCount(); e++) {
             energies.add(energy(run, sheet, e));
         }
         return new Ribbon(energies, threads(run, procedure, sheet), lines(run, procedure, sheet));
+    }
+
+    /** Only the threads that one of these ids names, at most so many of each. */
+    public Ribbon only(Set<String> ids, int most) {
+        return new Ribbon(
+                energies.stream().filter(e -> ids.contains(e.id())).limit(most).toList(),
+                surfaces.stream()
+                        .filter(
+                                t ->
+                                        t.surfaces().stream()
+                                                .anyMatch(
+                                                        s ->
+                                                                ids.contains(s.id())
+                                                                        || ids.contains(s.part())))
+                        .limit(most)
+                        .toList(),
+                steps);
     }
 
     private static EnergyThread energy(Run run, SheetIndex sheet, int e) {

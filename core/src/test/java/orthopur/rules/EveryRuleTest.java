@@ -807,12 +807,7 @@ class EveryRuleTest {
                                 DRUM, Bench.plain(), Action.Method.HOSE, Action.EndPoint.CLEAR),
                         wiped),
                 wiped);
-        rule(
-                plain.limit("drum-1", Limit.NO_HOSE),
-                "S6@rinse",
-                "STOP",
-                Bench.good(),
-                wiped);
+        rule(plain.limit("drum-1", Limit.NO_HOSE), "S6@rinse", "STOP", Bench.good(), wiped);
         rule(
                 plain.limit("seal-1", Limit.NO_IMMERSION),
                 "S6@soak",

@@ -52,8 +52,9 @@ public final class Examples {
      * What the rule says of one of the two.
      *
      * @param finding null where the rule is kept
+     * @param run how it went
      */
-    public record Told(@Nullable Finding finding) {}
+    public record Told(@Nullable Finding finding, Run run) {}
 
     /** The first source that shows the rule, or null where none does. */
     public static @Nullable Example find(Rule one, List<Source> sources, Context context) {
@@ -121,10 +122,8 @@ public final class Examples {
                         side.around().apply(context),
                         rules);
         return new Told(
-                run.findings().stream()
-                        .filter(f -> f.rule().equals(rule))
-                        .findFirst()
-                        .orElse(null));
+                run.findings().stream().filter(f -> f.rule().equals(rule)).findFirst().orElse(null),
+                run);
     }
 
     /** Ids of the figures that this rule compares with when it looks at the two. */

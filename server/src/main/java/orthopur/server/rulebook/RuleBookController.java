@@ -23,7 +23,6 @@ import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
 import orthopur.rules.AllRules;
 import orthopur.runthrough.Context;
-import orthopur.runthrough.Finding;
 import orthopur.runthrough.Rule;
 import orthopur.runthrough.RuleInfo;
 import orthopur.server.machines.Premises;
@@ -36,6 +35,7 @@ import orthopur.server.platform.Said;
 import orthopur.server.procedures.Effects;
 import orthopur.server.procedures.Procedures;
 import orthopur.text.Text;
+import orthopur.verdict.Ribbon;
 
 @RestController
 @MayUse
@@ -89,9 +89,22 @@ class RuleBookController {
      * One of the two examples of a rule.
      *
      * @param finding what the rule says; absent where it is kept
+     * @param ribbon the threads that the rule speaks of
+     * @param first number of the first step that is shown
+     * @param steps a few around the one that differs, as they are written
      */
     record ExampleView(
-            String procedure, String what, VerdictDocument.@Nullable FindingDocument finding) {}
+            String procedure,
+            String what,
+            VerdictDocument.@Nullable FindingDocument finding,
+            Ribbon ribbon,
+            int first,
+            List<ExampleStep> steps) {}
+
+    /**
+     * @param differs whether the other of the two has no such step here
+     */
+    record ExampleStep(String line, boolean differs) {}
 
     /**
      * @param machine on which it is shown; absent where no machine of this site shows the rule
@@ -140,16 +153,9 @@ class RuleBookController {
         return new ExamplesView(
                 id,
                 e.kept().sheet().code(),
-                view(e, e.broken(), e.what(), tried),
-                view(e, e.kept(), "as it is approved", tried),
+                new ExampleOf(e, e.broken(), e.kept(), tried).view(e.what()),
+                new ExampleOf(e, e.kept(), e.broken(), tried).view("as it is approved"),
                 List.copyOf(Examples.figures(e, shipped)));
-    }
-
-    private static ExampleView view(
-            Examples.Example e, Examples.Side side, String what, Context tried) {
-        Finding f = Examples.judge(e, side, tried).finding();
-        return new ExampleView(
-                side.procedure().title(), what, f == null ? null : VerdictDocument.finding(f));
     }
 
     /** The figure as it might become. */

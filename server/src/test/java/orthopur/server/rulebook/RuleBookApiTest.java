@@ -127,6 +127,9 @@ class RuleBookApiTest {
                 now.at("/kept/finding/message").isMissingNode()
                         || now.at("/kept/finding").isNull());
         assertTrue(now.get("figures").toString().contains("wash.hand.least"));
+        assertTrue(now.at("/broken/steps").toString().contains("\"differs\":true"));
+        assertTrue(now.at("/broken/steps").size() > 1 && now.at("/broken/first").asInt() > 1);
+        assertFalse(now.at("/broken/ribbon/surfaces").isEmpty());
         JsonNode looser = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":1}}").body();
         assertFalse(looser.at("/broken/finding/message").isString());
         JsonNode stricter = ilse.post_(path, "{\"figures\":{\"wash.hand.least\":99}}").body();
