@@ -134,6 +134,17 @@ export default function Machine() {
             <li>
               <b aria-hidden="true">△</b> {say("machines.machine.can-hurt", "can hurt")}
             </li>
+            <li>
+              <span className="map-key go" /> {say("machines.machine.in-one-go", "comes off in one go")}
+            </li>
+            {map.data.energies.length > 0 && (
+              <li>
+                <span className="map-energies" aria-hidden="true">
+                  <i>1</i>
+                </span>{" "}
+                {say("machines.machine.moved-by", "this energy reaches it")}
+              </li>
+            )}
           </ul>
           <h2>
             {say(
@@ -147,8 +158,11 @@ export default function Machine() {
             </p>
           )}
           <ul className="machine-energies">
-            {map.data.energies.map((e) => (
+            {map.data.energies.map((e, i) => (
               <li key={e.id}>
+                <span className="map-energies" aria-hidden="true">
+                  <i>{i + 1}</i>
+                </span>
                 <button
                   type="button"
                   className="link"

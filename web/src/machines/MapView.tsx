@@ -2,6 +2,7 @@ import ELK from "elkjs/lib/elk.bundled.js";
 import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "../api/client";
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 import { asked, type Drawn, drawn } from "./layout";
 
 type Props = {
@@ -34,7 +35,7 @@ export function MapView({ map, picked, lit, onPick }: Props) {
     let current = true;
     elk.layout(asked(map)).then((answer) => {
       if (current) {
-        setDrawn(drawn(answer));
+        setDrawn(drawn(answer, map));
       }
     });
     return () => {
@@ -59,6 +60,16 @@ export function MapView({ map, picked, lit, onPick }: Props) {
             />
           ))}
         </svg>
+        {d.frames.map((f) => (
+          <div
+            key={f.id}
+            className="map-go"
+            style={{ left: f.x, top: f.y, width: f.width, height: f.height }}
+            title={told(f.place)}
+          >
+            {say("machines.map-view.in-one-go", "to {0}", told(f.place))}
+          </div>
+        ))}
         {d.nodes.map((at) => {
           const n = map.nodes.find((x) => x.id === at.id);
           if (!n) {
@@ -82,8 +93,11 @@ export function MapView({ map, picked, lit, onPick }: Props) {
               onClick={() => onPick(n.id)}
             >
               {n.count > 1 && <span className="map-count">{n.count} × </span>}
-              {n.name}
+              {told(n.name)}
               {n.harms && <b aria-hidden="true"> △</b>}
+              <span className="map-energies" aria-hidden="true">
+                {map.energies.map((e, i) => e.parts.includes(n.id) && <i key={e.id}>{i + 1}</i>)}
+              </span>
               <span className="sr-only">
                 {n.contact ? say("machines.map-view.food-contact", ", food-contact") : ""}
                 {n.guard ? say("machines.map-view.a-guard", ", a guard") : ""}

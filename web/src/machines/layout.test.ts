@@ -2,8 +2,9 @@ import ELK from "elkjs/lib/elk.bundled.js";
 import { expect, test } from "vitest";
 import { asked, drawn } from "./layout";
 
-const node = (id: string, turn?: number) => ({
+const node = (id: string, turn?: number, place?: string) => ({
   id,
+  place,
   name: id,
   count: 1,
   turn,
@@ -24,7 +25,7 @@ test("what comes off first stands left, the body last, and no two lie on each ot
     ],
     energies: [],
   };
-  const d = drawn(await new ELK().layout(asked(map)));
+  const d = drawn(await new ELK().layout(asked(map)), map);
   const at = (id: string) => d.nodes.find((n) => n.id === id) ?? d.nodes[0];
   expect(at("door").x).toBeLessThan(at("hopper").x);
   expect(at("hopper").x).toBeLessThan(at("seal").x);
@@ -42,4 +43,29 @@ test("what comes off first stands left, the body last, and no two lie on each ot
     }
   }
   expect(d.paths).toHaveLength(2);
+});
+
+test("what comes off in one turn and goes to one place stands in one frame", async () => {
+  const map = {
+    nodes: [
+      node("tray", 0, "sink 2"),
+      node("guard", 0, "rack"),
+      node("rod", 0, "sink 2"),
+      node("seal", 1, "sink 2"),
+    ],
+    edges: [{ front: "rod", back: "seal" }],
+    energies: [],
+  };
+  const d = drawn(await new ELK().layout(asked(map)), map);
+  expect(d.frames.map((f) => f.place)).toEqual(["sink 2"]);
+  const [frame] = d.frames;
+  for (const n of d.nodes) {
+    const inside =
+      n.x >= frame.x &&
+      n.y >= frame.y &&
+      n.x + n.width <= frame.x + frame.width &&
+      n.y + n.height <= frame.y + frame.height;
+    expect(inside, n.id).toBe(n.id === "tray" || n.id === "rod");
+  }
+  expect(d.paths.map((p) => p.front)).toEqual(["rod"]);
 });

@@ -29,6 +29,8 @@ public record TakeApartMap(List<Node> nodes, List<Edge> edges, List<EnergyNode> 
      * A part.
      *
      * @param turn how many turns after the first it can come off, from 0; null where it never does
+     * @param place where it goes when it is off; null where it stays or nobody has said. What comes
+     *     off in one turn and goes to one place comes off in one go
      * @param contact whether it touches food
      * @param guard whether the machine must not run without it
      * @param aside whether it only moves aside
@@ -40,6 +42,7 @@ public record TakeApartMap(List<Node> nodes, List<Edge> edges, List<EnergyNode> 
             String name,
             int count,
             @Nullable Integer turn,
+            @Nullable String place,
             boolean contact,
             boolean guard,
             boolean aside,
@@ -71,6 +74,7 @@ public record TakeApartMap(List<Node> nodes, List<Edge> edges, List<EnergyNode> 
                             p.name(),
                             p.count(),
                             turns.get(p.id()),
+                            p.removable() ? p.destination() : null,
                             p.surfaces().stream().anyMatch(s -> s.zone() == 1),
                             p.guard(),
                             p.shifts() && !p.removable(),
