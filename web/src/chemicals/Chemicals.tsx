@@ -1,8 +1,9 @@
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
 import "./chemicals.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
 import { useSession, useSite } from "../shared/session";
@@ -32,21 +33,15 @@ export default function Chemicals() {
   });
   if (chemicals.isError) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("chemicals.chemicals.the-chemicals-cannot-be-shown", "The chemicals cannot be shown")}</h1>
-        <p>{message(chemicals.error)}</p>
-        <button className="btn" type="button" onClick={() => chemicals.refetch()}>
-          {say("chemicals.chemicals.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("chemicals.chemicals.the-chemicals-cannot-be-shown", "The chemicals cannot be shown")}
+        error={chemicals.error}
+        again={() => chemicals.refetch()}
+      />
     );
   }
   if (!chemicals.data) {
-    return (
-      <main className="page-state">
-        <h1>{say("chemicals.chemicals.loading-the-chemicals", "Loading the chemicals…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("chemicals.chemicals.loading-the-chemicals", "Loading the chemicals…")} />;
   }
   const fits = (c: Chemical) =>
     `${c.name} ${c.kind} ${c.directions}`.toLowerCase().includes(word.toLowerCase()) &&

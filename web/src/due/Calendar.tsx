@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { ForACalendar } from "../shared/ForACalendar";
 import { keys } from "../shared/keys";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say, spoken } from "../shared/say";
 import { told } from "../shared/texts";
 import { DEPTHS, type DueAhead, everyDay } from "./words";
@@ -34,17 +35,10 @@ export function Calendar({ now, year, params, put }: Props) {
     staleTime: 60_000,
   });
   if (ahead.isPending) {
-    return <p className="page-state">{say("due.calendar.loading", "Laying out the days…")}</p>;
+    return <Waiting part what={say("due.calendar.loading", "Laying out the days…")} />;
   }
   if (!ahead.data) {
-    return (
-      <p className="page-state" role="alert">
-        {message(ahead.error)}{" "}
-        <button className="btn" type="button" onClick={() => ahead.refetch()}>
-          {say("due.due.try-again", "Try again")}
-        </button>
-      </p>
-    );
+    return <NotShown part error={ahead.error} again={() => ahead.refetch()} />;
   }
   const machines = [...new Set(ahead.data.map((a) => a.machine ?? SITE))].sort((a, b) =>
     a === SITE ? 1 : b === SITE ? -1 : a.localeCompare(b),

@@ -2,9 +2,10 @@ import "./due.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback } from "react";
 import { useSearchParams } from "react-router";
-import { api, message, unwrap } from "../api/client";
+import { api, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { Calendar } from "./Calendar";
 import { List } from "./List";
@@ -36,17 +37,15 @@ export default function Due() {
       return next;
     });
   if (due.isPending) {
-    return <main className="page-state">{say("due.due.loading", "Looking through the log…")}</main>;
+    return <Waiting what={say("due.due.loading", "Looking through the log…")} />;
   }
   if (!due.data) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("due.due.cannot-be-shown", "What is due cannot be shown")}</h1>
-        <p>{message(due.error)}</p>
-        <button className="btn" type="button" onClick={() => due.refetch()}>
-          {say("due.due.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("due.due.cannot-be-shown", "What is due cannot be shown")}
+        error={due.error}
+        again={() => due.refetch()}
+      />
     );
   }
   const tabs: [string, string][] = [

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
 import { keys } from "../shared/keys";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { sentence, told } from "../shared/texts";
@@ -27,14 +28,10 @@ export function Parts() {
   const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
   const parts = useQuery({ queryKey: keys.parts(), queryFn: () => unwrap(api.GET("/api/parts")) });
   if (parts.isPending) {
-    return <p className="page-state">{say("due.parts.loading", "Looking at the shelves…")}</p>;
+    return <Waiting part what={say("due.parts.loading", "Looking at the shelves…")} />;
   }
   if (!parts.data) {
-    return (
-      <p className="page-state" role="alert">
-        {message(parts.error)}
-      </p>
-    );
+    return <NotShown part error={parts.error} />;
   }
   const { parts: all, settings } = parts.data;
   const orders = all.filter((p) => p.stock === "ORDER" || p.stock === "TOO_LATE").length;

@@ -1,9 +1,10 @@
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import "../procedures/workbench.css";
 import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { type Mark, Ribbon } from "../ribbon/Ribbon";
 import { namesOf } from "../ribbon/words";
 import { useClock } from "../shared/session";
@@ -58,20 +59,22 @@ export default function OnTheRibbon() {
   const failed = [record, view, verdict, sheet, chemicals, actions].find((q) => q.isError);
   if (failed) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("logbook.on-the-ribbon.this-round-cannot-be-replayed", "This round cannot be replayed")}</h1>
-        <p>{message(failed.error)}</p>
+      <NotShown
+        what={say("logbook.on-the-ribbon.this-round-cannot-be-replayed", "This round cannot be replayed")}
+        error={failed.error}
+      >
         <Link to={`/logbook/${round}`}>{say("logbook.on-the-ribbon.to-the-record", "To the record")}</Link>
-      </main>
+      </NotShown>
     );
   }
   if (!record.data || !doc || !verdict.data || !sheet.data || !chemicals.data || !actions.data) {
     return (
-      <main className="page-state">
-        <h1>
-          {say("logbook.on-the-ribbon.loading-the-round-and-its-ribbon", "Loading the round and its ribbon…")}
-        </h1>
-      </main>
+      <Waiting
+        what={say(
+          "logbook.on-the-ribbon.loading-the-round-and-its-ribbon",
+          "Loading the round and its ribbon…",
+        )}
+      />
     );
   }
   return (

@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, message, unwrap } from "../api/client";
+import { api, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { told } from "../shared/texts";
@@ -106,15 +107,8 @@ export default function RoundList() {
           <input type="date" value={to} onChange={(e) => set("to", e.currentTarget.value)} />
         </label>
       </div>
-      {rows.isPending && <p className="page-state">{say("logbook.round-list.loading", "Loading…")}</p>}
-      {rows.isError && (
-        <div className="page-state" role="alert">
-          <p>{message(rows.error)}</p>
-          <button className="btn" type="button" onClick={() => rows.refetch()}>
-            {say("logbook.round-list.try-again", "Try again")}
-          </button>
-        </div>
-      )}
+      {rows.isPending && <Waiting part what={say("logbook.round-list.loading", "Loading…")} />}
+      {rows.isError && <NotShown part error={rows.error} again={() => rows.refetch()} />}
       {rows.data?.length === 0 && (
         <p className="page-state">
           {machine || from || to

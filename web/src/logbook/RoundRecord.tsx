@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { Link, useParams } from "react-router";
-import { api, type CoreText, message, type Schemas, unwrap } from "../api/client";
+import { api, type CoreText, type Schemas, unwrap } from "../api/client";
+import { NotShown, Waiting } from "../shared/PageState";
 import { inUnits, say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { piece } from "../shared/texts";
@@ -50,19 +51,16 @@ export default function RoundRecord() {
   });
   if (record.isError) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("logbook.round-record.this-record-cannot-be-shown", "This record cannot be shown")}</h1>
-        <p>{message(record.error)}</p>
+      <NotShown
+        what={say("logbook.round-record.this-record-cannot-be-shown", "This record cannot be shown")}
+        error={record.error}
+      >
         <Link to="/logbook">{say("logbook.round-record.to-the-logbook", "To the logbook")}</Link>
-      </main>
+      </NotShown>
     );
   }
   if (!record.data) {
-    return (
-      <main className="page-state">
-        <h1>{say("logbook.round-record.loading-the-record", "Loading the record…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("logbook.round-record.loading-the-record", "Loading the record…")} />;
   }
   const r = record.data;
   const correct = (e: LogEntry) =>

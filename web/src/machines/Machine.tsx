@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { OutlineDrawing } from "../shared/OutlineDrawing";
+import { NotShown, Waiting } from "../shared/PageState";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
@@ -46,21 +47,18 @@ export default function Machine() {
 
   if (failed) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("machines.machine.this-machine-cannot-be-shown", "This machine cannot be shown")}</h1>
-        <p>{message(failed.error)}</p>
+      <NotShown
+        what={say("machines.machine.this-machine-cannot-be-shown", "This machine cannot be shown")}
+        error={failed.error}
+      >
         <Link className="btn" to="/machines">
           {say("machines.machine.all-machines", "All machines")}
         </Link>
-      </main>
+      </NotShown>
     );
   }
   if (!sheet.data || !map.data) {
-    return (
-      <main className="page-state">
-        <h1>{say("machines.machine.loading-the-machine", "Loading the machine…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("machines.machine.loading-the-machine", "Loading the machine…")} />;
   }
   const s = sheet.data;
   const part = map.data.nodes.find((n) => n.id === picked);

@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
 import { OutlineDrawing } from "../shared/OutlineDrawing";
+import { NotShown, Waiting } from "../shared/PageState";
 import { Shape, STANDING } from "../shared/Standing";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
@@ -50,12 +51,8 @@ export default function MachineList() {
           </Link>
         )}
       </div>
-      {machines.isPending && <p className="page-state">{say("machines.machine-list.loading", "Loading…")}</p>}
-      {machines.isError && (
-        <p className="note stop" role="alert">
-          {message(machines.error)}
-        </p>
-      )}
+      {machines.isPending && <Waiting part what={say("machines.machine-list.loading", "Loading…")} />}
+      {machines.isError && <NotShown part error={machines.error} again={() => machines.refetch()} />}
       {machines.data?.length === 0 && (
         <p className="page-state">
           {say(

@@ -1,6 +1,6 @@
 import "./mixing.css";
 import { useSearchParams } from "react-router";
-import { message } from "../api/client";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say, volumes } from "../shared/say";
 import { measureIn } from "../shared/settings";
 import type { Volumes } from "../shared/volume";
@@ -17,21 +17,15 @@ export default function Mixing() {
   const show = params.get("show") ?? (params.get("label") ? "shelf" : "mix");
   if (pack.isError && !table) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("mixing.mixing.cannot-be-shown", "The mixing bench cannot be shown")}</h1>
-        <p>{message(pack.error)}</p>
-        <button className="btn" type="button" onClick={() => pack.refetch()}>
-          {say("mixing.mixing.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("mixing.mixing.cannot-be-shown", "The mixing bench cannot be shown")}
+        error={pack.error}
+        again={() => pack.refetch()}
+      />
     );
   }
   if (!table) {
-    return (
-      <main className="page-state">
-        <h1>{say("mixing.mixing.loading", "Loading products, vessels and instruments…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("mixing.mixing.loading", "Loading products, vessels and instruments…")} />;
   }
   const go = (to: string) =>
     setParams((now) => {

@@ -1,9 +1,10 @@
 import { Checkbox, NativeSelect, PasswordInput, TextInput } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { useFilters } from "../shared/filters";
+import { NotShown, Waiting } from "../shared/PageState";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
@@ -41,12 +42,11 @@ export default function People() {
   const picked = people.data?.find((p) => String(p.id) === filter("person"));
   if (people.isError) {
     return (
-      <main className="page">
-        <h1>{say("people.people.people-and-site", "People and site")}</h1>
-        <p className="note stop" role="alert">
-          {message(people.error)}
-        </p>
-      </main>
+      <NotShown
+        what={say("people.people.people-and-site", "People and site")}
+        error={people.error}
+        again={() => people.refetch()}
+      />
     );
   }
   return (
@@ -58,7 +58,7 @@ export default function People() {
           {say("people.people.new-person", "New person…")}
         </button>
       </div>
-      {people.isPending && <p className="page-state">{say("people.people.loading", "Loading…")}</p>}
+      {people.isPending && <Waiting part what={say("people.people.loading", "Loading…")} />}
       <table className="table">
         <thead>
           <tr>

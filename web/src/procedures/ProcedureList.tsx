@@ -4,6 +4,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
 import { OutlineDrawing } from "../shared/OutlineDrawing";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { told } from "../shared/texts";
@@ -103,15 +104,8 @@ export default function ProcedureList() {
           {message(draft.error)}
         </p>
       )}
-      {rows.isPending && <p className="page-state">{say("procedures.procedure-list.loading", "Loading…")}</p>}
-      {rows.isError && (
-        <div className="page-state" role="alert">
-          <p>{message(rows.error)}</p>
-          <button className="btn" type="button" onClick={() => rows.refetch()}>
-            {say("procedures.procedure-list.try-again", "Try again")}
-          </button>
-        </div>
-      )}
+      {rows.isPending && <Waiting part what={say("procedures.procedure-list.loading", "Loading…")} />}
+      {rows.isError && <NotShown part error={rows.error} again={() => rows.refetch()} />}
       {rows.data?.length === 0 && (
         <p className="page-state">
           {say(

@@ -1,9 +1,10 @@
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import "./workbench.css";
 import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { applyEdits, type Doc, type Edit, freshId, type Step } from "../ribbon/draft";
 import { Legend, type Mark, Ribbon } from "../ribbon/Ribbon";
 import { namesOf } from "../ribbon/words";
@@ -60,27 +61,21 @@ export default function Workbench() {
   const failed = [view, sheet, chemicals, actions].find((q) => q.isError);
   if (failed) {
     return (
-      <main className="page-state" role="alert">
-        <h1>
-          {say("procedures.workbench.this-procedure-cannot-be-shown", "This procedure cannot be shown")}
-        </h1>
-        <p>{message(failed.error)}</p>
-        <button className="btn" type="button" onClick={() => failed.refetch()}>
-          {say("procedures.workbench.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("procedures.workbench.this-procedure-cannot-be-shown", "This procedure cannot be shown")}
+        error={failed.error}
+        again={() => failed.refetch()}
+      />
     );
   }
   if (!view.data || !sheet.data || !chemicals.data || !actions.data) {
     return (
-      <main className="page-state">
-        <h1>
-          {say(
-            "procedures.workbench.loading-the-procedure-and-its-machine",
-            "Loading the procedure and its machine…",
-          )}
-        </h1>
-      </main>
+      <Waiting
+        what={say(
+          "procedures.workbench.loading-the-procedure-and-its-machine",
+          "Loading the procedure and its machine…",
+        )}
+      />
     );
   }
   return (

@@ -1,3 +1,4 @@
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { siteNow } from "../shared/siteNow";
 import { told } from "../shared/texts";
@@ -64,15 +65,8 @@ export default function Board({ wall = false }: { wall?: boolean }) {
           {!wall && <Link to="/procedures">{say("release.board.see-why", "See why")}</Link>}
         </p>
       )}
-      {board.isPending && <p>{say("release.board.loading", "Loading…")}</p>}
-      {board.isError && !board.data && (
-        <p role="alert">
-          {message(board.error)}{" "}
-          <button className="btn" type="button" onClick={() => board.refetch()}>
-            {say("release.board.try-again", "Try again")}
-          </button>
-        </p>
-      )}
+      {board.isPending && <Waiting part what={say("release.board.loading", "Loading…")} />}
+      {board.isError && !board.data && <NotShown part error={board.error} again={() => board.refetch()} />}
       {board.data?.length === 0 && (
         <p>{say("release.board.no-machine-has-a-sheet-yet", "No machine has a sheet yet.")}</p>
       )}

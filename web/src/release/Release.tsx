@@ -1,3 +1,4 @@
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
 import "./release.css";
@@ -23,19 +24,16 @@ export default function Release() {
   const clock = useClock();
   if (view.isError) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("release.release.this-release-cannot-be-shown", "This release cannot be shown")}</h1>
-        <p>{message(view.error)}</p>
+      <NotShown
+        what={say("release.release.this-release-cannot-be-shown", "This release cannot be shown")}
+        error={view.error}
+      >
         <Link to="/board">{say("release.release.to-the-board", "To the board")}</Link>
-      </main>
+      </NotShown>
     );
   }
   if (!view.data) {
-    return (
-      <main className="page-state">
-        <h1>{say("release.release.loading", "Loading…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("release.release.loading", "Loading…")} />;
   }
   const v = view.data;
   return (

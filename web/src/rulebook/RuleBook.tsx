@@ -1,9 +1,10 @@
+import { NotShown, Waiting } from "../shared/PageState";
 import { inUnits, say } from "../shared/say";
 import { told } from "../shared/texts";
 import "./rulebook.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { useFilters } from "../shared/filters";
 import { keys } from "../shared/keys";
 import { useClock, useSession } from "../shared/session";
@@ -56,21 +57,15 @@ export default function RuleBook() {
   const book = useQuery({ queryKey: keys.rulebook(), queryFn: () => unwrap(api.GET("/api/rulebook")) });
   if (book.isError) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("rulebook.rule-book.the-rule-book-cannot-be-shown", "The rule book cannot be shown")}</h1>
-        <p>{message(book.error)}</p>
-        <button className="btn" type="button" onClick={() => book.refetch()}>
-          {say("rulebook.rule-book.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("rulebook.rule-book.the-rule-book-cannot-be-shown", "The rule book cannot be shown")}
+        error={book.error}
+        again={() => book.refetch()}
+      />
     );
   }
   if (!book.data) {
-    return (
-      <main className="page-state">
-        <h1>{say("rulebook.rule-book.loading-the-rule-book", "Loading the rule book…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("rulebook.rule-book.loading-the-rule-book", "Loading the rule book…")} />;
   }
   const fits = (text: string) => text.toLowerCase().includes(word.toLowerCase());
   const rules = book.data.rules.filter(

@@ -6,6 +6,7 @@ import { api, type FieldProblem, message, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { Effect } from "../shared/Effect";
 import { begin, change, type History, redo, undo } from "../shared/history";
+import { NotShown, Waiting } from "../shared/PageState";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
@@ -54,13 +55,11 @@ export default function SheetEditor() {
   const failed = [schema, sheet].find((q) => q.isError);
   if (failed) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("sheets.sheet-editor.this-sheet-cannot-be-shown", "This sheet cannot be shown")}</h1>
-        <p>{message(failed.error)}</p>
-        <button className="btn" type="button" onClick={() => failed.refetch()}>
-          {say("sheets.sheet-editor.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("sheets.sheet-editor.this-sheet-cannot-be-shown", "This sheet cannot be shown")}
+        error={failed.error}
+        again={() => failed.refetch()}
+      />
     );
   }
   if (session.data && session.data.role !== "SUPERVISOR") {
@@ -76,11 +75,7 @@ export default function SheetEditor() {
     );
   }
   if (!schema.data || (source !== null && !sheet.data)) {
-    return (
-      <main className="page-state">
-        <h1>{say("sheets.sheet-editor.loading-the-sheet", "Loading the sheet…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("sheets.sheet-editor.loading-the-sheet", "Loading the sheet…")} />;
   }
   const first = sheet.data ?? EMPTY;
   return (

@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { told, toldTask } from "../shared/texts";
@@ -18,18 +19,14 @@ export function Morning({ night }: { night: string | undefined }) {
     queryFn: () => unwrap(api.GET("/api/tonight/past", { params: { query: { night } } })),
   });
   if (past.isPending) {
-    return (
-      <main className="page-state">
-        <h1>{say("tonight.morning.reading", "Reading the night…")}</h1>
-      </main>
-    );
+    return <Waiting what={say("tonight.morning.reading", "Reading the night…")} />;
   }
   if (!past.data) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("tonight.morning.cannot-be-read", "That night cannot be read")}</h1>
-        <p>{message(past.error)}</p>
-      </main>
+      <NotShown
+        what={say("tonight.morning.cannot-be-read", "That night cannot be read")}
+        error={past.error}
+      />
     );
   }
   const data = past.data;

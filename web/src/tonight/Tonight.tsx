@@ -2,13 +2,14 @@ import "./tonight.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { api, message, unwrap } from "../api/client";
+import { api, unwrap } from "../api/client";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
 import { ForACalendar } from "../shared/ForACalendar";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
+import { NotShown } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { Changes } from "./Changes";
@@ -99,13 +100,11 @@ function ThisNight() {
   }
   if (!tonight.data) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("tonight.tonight.cannot-be-planned", "The night cannot be planned")}</h1>
-        <p>{message(tonight.error)}</p>
-        <button className="btn" type="button" onClick={() => tonight.refetch()}>
-          {say("tonight.tonight.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("tonight.tonight.cannot-be-planned", "The night cannot be planned")}
+        error={tonight.error}
+        again={() => tonight.refetch()}
+      />
     );
   }
   const night = tonight.data;

@@ -2,12 +2,13 @@ import "./trouble.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import { api, message, type Schemas, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
 import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
+import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { sentence, told } from "../shared/texts";
@@ -41,19 +42,15 @@ export default function Trouble() {
       ),
   });
   if (trouble.isPending) {
-    return (
-      <main className="page-state">{say("trouble.trouble.loading", "Reading the sheet and the log…")}</main>
-    );
+    return <Waiting what={say("trouble.trouble.loading", "Reading the sheet and the log…")} />;
   }
   if (!trouble.data) {
     return (
-      <main className="page-state" role="alert">
-        <h1>{say("trouble.trouble.cannot-be-shown", "This cannot be shown")}</h1>
-        <p>{message(trouble.error)}</p>
-        <button className="btn" type="button" onClick={() => trouble.refetch()}>
-          {say("trouble.trouble.try-again", "Try again")}
-        </button>
-      </main>
+      <NotShown
+        what={say("trouble.trouble.cannot-be-shown", "This cannot be shown")}
+        error={trouble.error}
+        again={() => trouble.refetch()}
+      />
     );
   }
   const t = trouble.data;
