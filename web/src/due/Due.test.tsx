@@ -158,4 +158,41 @@ describe("what is due", () => {
     expect(rows[2].textContent).toContain("Weekly");
     expect(rows[1].querySelector("td.daily")).not.toBeNull();
   });
+
+  it("tells what else runs out, and takes in what is kept out of a machine", async () => {
+    const running = (kind: string, subject: string, over: boolean, end?: number) => ({
+      kind,
+      rule: "F5",
+      subject,
+      end,
+      over,
+      used: false,
+      what: said(`${kind} of ${subject}`),
+      then: said("throw it away"),
+    });
+    const { user, sent } = due({
+      "GET /api/due/running": [
+        running("KEPT", "QK-DS1", true),
+        running("STANDS", "QK-SW1", false, NOW + HOUR),
+        running("LINES", "QK-TL1", false, NOW + 300 * HOUR),
+      ],
+    });
+    const clocks = await screen.findByRole("region", { name: "Clocks" });
+    expect(await within(clocks).findByText(/KEPT of QK-DS1: throw it away/)).toBeDefined();
+    expect(within(clocks).getByText(/STANDS of QK-SW1.*then throw it away/)).toBeDefined();
+    expect(within(clocks).queryByText(/LINES/)).toBeNull();
+    await user.click(await within(clocks).findByRole("button", { name: "Thrown away" }));
+    await user.click(within(clocks).getByText("Keep product out of a machine"));
+    await user.selectOptions(within(clocks).getByLabelText("Machine"), "QK-SL1");
+    await user.type(within(clocks).getByLabelText("What is kept"), "ham");
+    await user.type(within(clocks).getByLabelText("In what, and where"), "tub 2, cold room");
+    await user.type(within(clocks).getByLabelText("For how many hours"), "200");
+    expect(within(clocks).getByText(/above 0, up to 168/)).toBeDefined();
+    await user.clear(within(clocks).getByLabelText("For how many hours"));
+    await user.type(within(clocks).getByLabelText("For how many hours"), "24");
+    await user.click(within(clocks).getByRole("button", { name: "It is kept" }));
+    const kinds = () => JSON.stringify(sent);
+    await expect.poll(kinds).toContain("product-kept");
+    expect(kinds()).toContain("product-gone");
+  });
 });

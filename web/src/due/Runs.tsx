@@ -1,16 +1,81 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, unwrap } from "../api/client";
+import { api, type Schemas, unwrap } from "../api/client";
+import * as enter from "../round/entries";
+import { useSiteStream } from "../round/useSiteStream";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
-import { useClock } from "../shared/session";
-import { told } from "../shared/texts";
+import { useClock, useSession } from "../shared/session";
+import { piece, told } from "../shared/texts";
+import { Kept } from "./Kept";
 import { span } from "./Thread";
+
+const HOUR = 3_600_000;
+
+/** From how long before its end on something is told. */
+const SOON: Record<Schemas["RunningOut"]["kind"], number> = {
+  KEPT: 24 * 168 * HOUR,
+  STANDS: 2 * HOUR,
+  LINES: 48 * HOUR,
+  SOLUTION: HOUR,
+};
+
+type OtherProps = {
+  r: Schemas["RunningOut"];
+  now: number;
+  /** Absent where nothing is kept, or for whoever may not say. */
+  onGone?: (how: "used" | "thrown-away") => void;
+};
+
+function Other({ r, now, onGone }: OtherProps) {
+  const clock = useClock();
+  return (
+    <li className={r.over ? "over" : ""}>
+      <strong>{r.subject}</strong> {piece(r.what)}:{" "}
+      {r.over || r.end === undefined
+        ? piece(r.then)
+        : say(
+            "due.runs.until-then",
+            "until {0}, {1} left; then {2}",
+            clock.time(r.end),
+            span(r.end - now),
+            piece(r.then),
+          )}{" "}
+      <span className="quiet">{r.rule}</span>
+      {onGone && (
+        <>
+          {" "}
+          <button className="btn small" type="button" onClick={() => onGone("used")}>
+            {say("due.runs.used-up", "Used up")}
+          </button>{" "}
+          <button className="btn small" type="button" onClick={() => onGone("thrown-away")}>
+            {say("due.runs.thrown-away", "Thrown away")}
+          </button>
+        </>
+      )}
+    </li>
+  );
+}
 
 /** What runs out, and what is out of use: soonest first. */
 export function Runs({ now }: { now: number }) {
+  const queries = useQueryClient();
   const clock = useClock();
   const board = useQuery({ queryKey: keys.board(), queryFn: () => unwrap(api.GET("/api/board")) });
+  const session = useSession().data;
+  const site = useSiteStream({ name: session?.name ?? "", person: session?.person, role: session?.role });
+  const others = useQuery({
+    queryKey: keys.running(),
+    queryFn: () => unwrap(api.GET("/api/due/running")),
+    refetchInterval: 60_000,
+  });
+  const may = session?.role === "CREW" || session?.role === "SUPERVISOR";
+  const write = (made: Parameters<typeof site.write>[0]) => {
+    site.write(made);
+    window.setTimeout(() => void queries.invalidateQueries({ queryKey: keys.running() }), 400);
+  };
+  // What is far off is no news yet.
+  const near = (others.data ?? []).filter((r) => r.over || (r.end ?? 0) - now < SOON[r.kind]);
   const running = (board.data ?? [])
     .filter((m) => m.until !== undefined)
     .sort((a, b) => (a.until ?? 0) - (b.until ?? 0));
@@ -19,7 +84,7 @@ export function Runs({ now }: { now: number }) {
     <>
       <section className="due-runs" aria-label={say("due.runs.clocks", "Clocks")}>
         <h2>{say("due.runs.what-runs-out", "What runs out")}</h2>
-        {running.length === 0 && (
+        {running.length === 0 && near.length === 0 && (
           <p className="quiet">{say("due.runs.nothing", "No machine is in use against a clock.")}</p>
         )}
         <ul>
@@ -40,7 +105,23 @@ export function Runs({ now }: { now: number }) {
                   )}
             </li>
           ))}
+          {near.map((r) => (
+            <Other
+              key={`${r.kind} ${r.subject}`}
+              r={r}
+              now={now}
+              onGone={
+                may && r.kind === "KEPT" ? (how) => write(enter.productGone(r.subject, how)) : undefined
+              }
+            />
+          ))}
         </ul>
+        {site.refusal && (
+          <p className="note stop" role="alert">
+            {site.refusal}
+          </p>
+        )}
+        {may && <Kept machines={(board.data ?? []).map((m) => m.code)} write={write} />}
       </section>
       {out.length > 0 && (
         <section className="due-runs" aria-label={say("due.runs.out", "Out of use")}>

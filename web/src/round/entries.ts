@@ -120,6 +120,20 @@ export const solutionMade = (b: {
     ...(b.purpose ? [text("purpose", b.purpose)] : []),
   );
 
+/** Product out of a machine that is kept; without a moment nobody has written down until when. */
+export const productKept = (machine: string, what: string, place: string, until?: number) =>
+  made(
+    "product-kept",
+    "",
+    text("machine", machine),
+    text("what", what),
+    text("place", place),
+    ...(until === undefined ? [] : [{ name: "until", value: until, unit: "ms" }]),
+  );
+
+export const productGone = (machine: string, how: "used" | "thrown-away") =>
+  made("product-gone", "", text("machine", machine), text("how", how));
+
 /** The container from which is poured from now on. */
 export const containerOpened = (chemical: string, delivered: number, celsius: number) =>
   made(

@@ -15,6 +15,7 @@ export const keys = {
   chemicals: key("chemicals"),
   comparison: key("comparison"),
   due: key("due"),
+  running: key("running"),
   parts: key("parts"),
   dueAhead: key("due-ahead"),
   dueCalendars: key("due-calendars"),

@@ -131,6 +131,7 @@ public final class LargeNight {
                 List.of(),
                 List.of(),
                 List.of(),
+                null,
                 null);
     }
 

@@ -184,7 +184,7 @@ public final class SiteKnown {
                 : List.of();
     }
 
-    private static Interval every(Frequency f) {
+    static Interval every(Frequency f) {
         return new Interval(f, null, null, null, List.of(), null, null, null, null, null);
     }
 

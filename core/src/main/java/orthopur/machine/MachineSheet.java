@@ -22,6 +22,8 @@ import orthopur.quantity.Temperature;
  * @param allergens of the products that run on it
  * @param neighbors codes of machines within reach of its splash
  * @param ventilation what keeps the air of the room fit to breathe where a gas could drive it out
+ * @param standDays for how many days it may stand clean before it is cleaned again; null where the
+ *     sheet does not say, which is as in a wet area
  * @param drive what moves it; null where the sheet does not say
  */
 @RecordBuilder
@@ -61,7 +63,8 @@ public record MachineSheet(
         List<Sign> signs,
         List<Symptom> symptoms,
         List<Fault> faults,
-        @Nullable String ventilation)
+        @Nullable String ventilation,
+        @Nullable Integer standDays)
         implements MachineSheetBuilder.With {
 
     public MachineSheet {

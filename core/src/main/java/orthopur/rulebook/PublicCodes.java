@@ -431,6 +431,18 @@ public final class PublicCodes {
                                 "h",
                                 "default of this program"),
                         f(
+                                "stand.days",
+                                "A clean machine stands unused: cleaned again before use after",
+                                1,
+                                "d",
+                                "default of this program, for wet areas; a sheet may say more"),
+                        f(
+                                "line.days",
+                                "Product lines: cleaned at least every",
+                                14,
+                                "d",
+                                "default of this program; the maker's interval comes first"),
+                        f(
                                 "stock.fade.chlorine",
                                 "Hypochlorite concentrate kept at 20 °C: loses in a week",
                                 1,

@@ -208,6 +208,21 @@ public sealed interface SiteEntry {
         }
     }
 
+    /**
+     * What was kept out of a machine is no longer kept.
+     *
+     * @param how one of {@link #WAYS}
+     */
+    record ProductGone(String machine, String how) implements SiteEntry {
+        /** Back in the machine, eaten or sold; or thrown away. */
+        public static final List<String> WAYS = List.of("used", "thrown-away");
+
+        @Override
+        public String about() {
+            return "kept/" + machine;
+        }
+    }
+
     /** Somebody stands for something with their PIN: thermometers checked, a list gone through. */
     record Signed(String what, String text) implements SiteEntry {
         @Override
@@ -516,6 +531,11 @@ public sealed interface SiteEntry {
                         f.add(number("amount", e.amount(), e.unit()));
                         yield "stock-counted";
                     }
+                    case ProductGone e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("how", e.how()));
+                        yield "product-gone";
+                    }
                     case ProductKept e -> {
                         f.add(text("machine", e.machine()));
                         f.add(text("what", e.what()));
@@ -697,6 +717,7 @@ public sealed interface SiteEntry {
             }
             case "product-kept" ->
                     new ProductKept(f.text("machine"), f.text("what"), f.text("place"), until(f));
+            case "product-gone" -> new ProductGone(f.text("machine"), f.text("how"));
             case "signed" -> new Signed(f.text("what"), f.text("text"));
             case "task-done" -> new TaskDone(f.text("task"), at(f));
             case "task-let-go" -> new TaskLetGo(f.text("task"), f.text("why"), at(f));

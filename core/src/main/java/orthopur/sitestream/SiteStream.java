@@ -72,6 +72,7 @@ public final class SiteStream {
                 switch (entry) {
                     case SiteEntry.BucketMade e -> actor.role().carriesOut();
                     case SiteEntry.ProductKept e -> actor.role().carriesOut();
+                    case SiteEntry.ProductGone e -> actor.role().carriesOut();
                     case SiteEntry.SolutionCorrected e -> actor.role().carriesOut();
                     case SiteEntry.VesselEmptied e -> actor.role().carriesOut();
                     case SiteEntry.TaskLetGo e -> actor.role().releases();
@@ -204,6 +205,13 @@ public final class SiteStream {
                 named("machine", e.machine());
                 named("what", e.what());
                 named("place", e.place());
+            }
+            case SiteEntry.ProductGone e -> {
+                named("machine", e.machine());
+                if (!SiteEntry.ProductGone.WAYS.contains(e.how())) {
+                    throw new OutOfRange(
+                            "how", e.how(), String.join(", ", SiteEntry.ProductGone.WAYS));
+                }
             }
             case SiteEntry.Signed e -> {
                 named("what", e.what());

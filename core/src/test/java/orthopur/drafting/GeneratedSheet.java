@@ -137,6 +137,7 @@ final class GeneratedSheet {
                         List.of(),
                         List.of(),
                         List.of(),
+                        null,
                         null),
                 has);
     }

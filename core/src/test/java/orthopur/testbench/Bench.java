@@ -408,6 +408,7 @@ public final class Bench {
                 List.of(),
                 List.of(),
                 List.of(),
+                null,
                 null);
     }
 

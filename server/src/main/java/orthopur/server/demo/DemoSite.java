@@ -221,11 +221,6 @@ class DemoSite implements ApplicationRunner {
         List<SiteEntry> entries = new ArrayList<>();
         List<Long> at = new ArrayList<>();
         Checks before = json.read(text(one("checks.json")), Checks.class);
-        for (DemoContainer c : before.containers()) {
-            long delivered = now - Duration.ofDays(c.deliveredDaysAgo()).toMillis();
-            entries.add(new SiteEntry.ContainerOpened(c.chemical(), delivered, c.celsius()));
-            at.add(now - Duration.ofDays(c.daysAgo()).toMillis());
-        }
         List<DemoCheck> checks =
                 before.checks().stream()
                         .sorted(Comparator.comparing(DemoCheck::daysAgo).reversed())
@@ -250,6 +245,14 @@ class DemoSite implements ApplicationRunner {
                             c.lot(),
                             then));
             at.add(then);
+        }
+        for (DemoContainer c : before.containers()) {
+            long then = now - Duration.ofDays(c.daysAgo()).toMillis();
+            long delivered = now - Duration.ofDays(c.deliveredDaysAgo()).toMillis();
+            // What was entered stands in the order of time.
+            int place = (int) at.stream().filter(x -> x <= then).count();
+            entries.add(place, new SiteEntry.ContainerOpened(c.chemical(), delivered, c.celsius()));
+            at.add(place, then);
         }
         site.asBefore(entries, at, by);
     }

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.due.Due;
 import orthopur.due.DueList;
+import orthopur.due.Running;
 import orthopur.due.SiteKnown;
 import orthopur.due.Task;
 import orthopur.formats.TextDocument;
@@ -106,6 +107,42 @@ class DueController {
                 now.toEpochMilli(),
                 due.days().dayOf(now).toString(),
                 due.list().stream().map(DueTask::of).toList());
+    }
+
+    /**
+     * Something that runs out.
+     *
+     * @param subject code of a machine, or id of a vessel
+     * @param end epoch milliseconds; absent where nobody has written down until when
+     * @param used whether the machine is in use although it has
+     */
+    record RunningOut(
+            Running.Kind kind,
+            String rule,
+            String subject,
+            @Nullable Long end,
+            boolean over,
+            boolean used,
+            TextDocument what,
+            TextDocument then) {}
+
+    /** Product kept, machines that stand clean, lines, solutions: what runs out, soonest first. */
+    @GetMapping("/running")
+    List<RunningOut> running() {
+        Instant now = due.now();
+        return due.running().stream()
+                .map(
+                        r ->
+                                new RunningOut(
+                                        r.kind(),
+                                        r.rule(),
+                                        r.subject(),
+                                        r.end() == null ? null : r.end().toEpochMilli(),
+                                        r.over(now),
+                                        r.used(),
+                                        TextDocument.of(r.what()),
+                                        TextDocument.of(r.then())))
+                .toList();
     }
 
     /**

@@ -21,6 +21,7 @@ import org.springframework.stereotype.Service;
 import orthopur.due.Due;
 import orthopur.due.DueList;
 import orthopur.due.Known;
+import orthopur.due.Running;
 import orthopur.due.SiteDays;
 import orthopur.due.SiteKnown;
 import orthopur.machine.Frequency;
@@ -68,6 +69,12 @@ public class DueOnSite {
     /** Every task, as it stands now. */
     public List<Due> list() {
         return DueList.at(known(), now());
+    }
+
+    /** What runs out, soonest first. */
+    List<Running> running() {
+        return Running.at(
+                known(), sheets.all(), entries.state(), premises.now().context().book(), now());
     }
 
     List<DueList.Ahead> ahead(LocalDate until) {
