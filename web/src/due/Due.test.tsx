@@ -168,7 +168,7 @@ describe("what is due", () => {
       over,
       used: false,
       what: said(`${kind} of ${subject}`),
-      then: said("throw it away"),
+      atZero: said("throw it away"),
     });
     const { user, sent } = due({
       "GET /api/due/running": [

@@ -33,13 +33,13 @@ function Other({ r, now, onGone }: OtherProps) {
     <li className={r.over ? "over" : ""}>
       <strong>{r.subject}</strong> {piece(r.what)}:{" "}
       {r.over || r.end === undefined
-        ? piece(r.then)
+        ? piece(r.atZero)
         : say(
             "due.runs.until-then",
             "until {0}, {1} left; then {2}",
             clock.time(r.end),
             span(r.end - now),
-            piece(r.then),
+            piece(r.atZero),
           )}{" "}
       <span className="quiet">{r.rule}</span>
       {onGone && (

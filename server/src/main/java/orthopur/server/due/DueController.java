@@ -115,6 +115,7 @@ class DueController {
      * @param subject code of a machine, or id of a vessel
      * @param end epoch milliseconds; absent where nobody has written down until when
      * @param used whether the machine is in use although it has
+     * @param atZero what has to be done then
      */
     record RunningOut(
             Running.Kind kind,
@@ -124,7 +125,7 @@ class DueController {
             boolean over,
             boolean used,
             TextDocument what,
-            TextDocument then) {}
+            TextDocument atZero) {}
 
     /** Product kept, machines that stand clean, lines, solutions: what runs out, soonest first. */
     @GetMapping("/running")
