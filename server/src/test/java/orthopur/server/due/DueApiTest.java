@@ -60,6 +60,33 @@ class DueApiTest {
                 .orElseThrow();
     }
 
+    private JsonNode running(String kind) {
+        JsonNode all = ilse.read("/api/due/running").body();
+        return StreamSupport.stream(all.spliterator(), false)
+                .filter(r -> r.get("kind").asString().equals(kind))
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** What is kept runs out by its label, and is told until somebody says what became of it. */
+    @Test
+    void whatIsKeptRunsOutAndIsSaidToBeGone() {
+        assertEquals(null, running("KEPT"));
+        long until = now.millis() + 3_600_000;
+        SiteEntry kept = new SiteEntry.ProductKept("QK-DS1", "horchata", "jug B", until);
+        assertEquals(403, enter(new Client(mvc, "Anselm Crake", "quillmere-anselm"), kept).status());
+        assertEquals(200, enter(maren, kept).status());
+        JsonNode r = running("KEPT");
+        assertEquals("F5", r.get("rule").asString());
+        assertFalse(r.get("over").asBoolean());
+        now.set(until);
+        assertTrue(running("KEPT").get("over").asBoolean());
+        enter(maren, new SiteEntry.ProductGone("QK-DS1", "lost"));
+        assertTrue(running("KEPT").get("over").asBoolean());
+        enter(maren, new SiteEntry.ProductGone("QK-DS1", "thrown-away"));
+        assertEquals(null, running("KEPT"));
+    }
+
     @Test
     void cleansUpkeepAndChecksStandInOneList() {
         assertEquals("CLEAN", task("qk-sl1-end-of-shift").get("kind").asString());
