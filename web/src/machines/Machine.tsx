@@ -115,7 +115,7 @@ export default function Machine() {
           <p className="quiet">
             {say(
               "machines.machine.from-left-to-right-what-comes",
-              "From left to right: what comes off first, to what never leaves. Pick a part.",
+              "From left to right, what comes off first; below, what stays on. Pick a part.",
             )}
           </p>
           <MapView map={map.data} picked={picked} lit={energy?.parts ?? []} onPick={pick} />

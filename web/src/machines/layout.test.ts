@@ -16,7 +16,7 @@ const node = (id: string, turn?: number, place?: string) => ({
   surfaces: [],
 });
 
-test("what comes off first stands left, the body last, and no two lie on each other", async () => {
+test("what comes off first stands left, the body below, and no two lie on each other", async () => {
   const map = {
     nodes: [node("body"), node("seal", 2), node("hopper", 1), node("door", 0), node("tray", 0)],
     edges: [
@@ -29,7 +29,7 @@ test("what comes off first stands left, the body last, and no two lie on each ot
   const at = (id: string) => d.nodes.find((n) => n.id === id) ?? d.nodes[0];
   expect(at("door").x).toBeLessThan(at("hopper").x);
   expect(at("hopper").x).toBeLessThan(at("seal").x);
-  expect(at("seal").x).toBeLessThan(at("body").x);
+  expect(at("body").y).toBeGreaterThan(Math.max(...["seal", "tray", "door"].map((id) => at(id).y)));
   expect(at("tray").x).toBeLessThan(at("hopper").x);
   for (const a of d.nodes) {
     for (const b of d.nodes) {

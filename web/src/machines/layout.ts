@@ -33,10 +33,17 @@ export function goes(map: TakeApart): Map<string, Part[]> {
   return new Map([...all].map(([key, parts]) => [parts.length > 1 ? key : parts[0].id, parts]));
 }
 
+/** What never leaves and has nothing in front of it: it stands in a row below, and makes no map wider. */
+const stays = (map: TakeApart) =>
+  map.nodes.filter(
+    (n) => n.turn === undefined && map.edges.every((e) => e.front !== n.id && e.back !== n.id),
+  );
+
 /** What the layout library is asked: columns by turn, what never leaves in the last one; one go is one box. */
 export function asked(map: TakeApart): ElkNode {
   const last = Math.max(-1, ...map.nodes.map((n) => n.turn ?? -1)) + 1;
   const together = goes(map);
+  const below = new Set(stays(map));
   const boxOf = new Map([...together].flatMap(([key, parts]) => parts.map((p) => [p.id, key] as const)));
   return {
     id: "machine",
@@ -49,16 +56,18 @@ export function asked(map: TakeApart): ElkNode {
       "elk.edgeRouting": "ORTHOGONAL",
       "elk.separateConnectedComponents": "false",
     },
-    children: [...together].map(([key, parts]) => {
-      const wide = Math.max(...parts.map((p) => widthOf(p.name)));
-      const one = parts.length === 1;
-      return {
-        id: key,
-        width: one ? wide : wide + 2 * GAP,
-        height: one ? HEIGHT : HEAD + parts.length * (HEIGHT + GAP),
-        layoutOptions: { "elk.partitioning.partition": String(parts[0].turn ?? last) },
-      };
-    }),
+    children: [...together]
+      .filter(([, parts]) => !below.has(parts[0]))
+      .map(([key, parts]) => {
+        const wide = Math.max(...parts.map((p) => widthOf(p.name)));
+        const one = parts.length === 1;
+        return {
+          id: key,
+          width: one ? wide : wide + 2 * GAP,
+          height: one ? HEIGHT : HEAD + parts.length * (HEIGHT + GAP),
+          layoutOptions: { "elk.partitioning.partition": String(parts[0].turn ?? last) },
+        };
+      }),
     edges: map.edges.map((e) => ({
       id: `${e.front}>${e.back}`,
       sources: [boxOf.get(e.front) ?? e.front],
@@ -71,7 +80,19 @@ export function asked(map: TakeApart): ElkNode {
 export function drawn(answer: ElkNode, map: TakeApart): Drawn {
   const nodes: Placed[] = [];
   const frames: Drawn["frames"] = [];
+  let width = answer.width ?? 0;
+  let x = GAP;
+  const foot = (answer.height ?? 0) + HEAD;
+  const below = stays(map);
+  for (const n of below) {
+    nodes.push({ id: n.id, x, y: foot, width: widthOf(n.name), height: HEIGHT });
+    x += widthOf(n.name) + 14;
+    width = Math.max(width, x);
+  }
   for (const [key, parts] of goes(map)) {
+    if (below.includes(parts[0])) {
+      continue;
+    }
     const box = answer.children?.find((n) => n.id === key);
     const at = { x: box?.x ?? 0, y: box?.y ?? 0, width: box?.width ?? 0, height: box?.height ?? 0 };
     if (parts.length === 1) {
@@ -102,7 +123,7 @@ export function drawn(answer: ElkNode, map: TakeApart): Drawn {
           .join(""),
       }));
     }),
-    width: answer.width ?? 0,
-    height: answer.height ?? 0,
+    width,
+    height: below.length > 0 ? foot + HEIGHT + GAP : (answer.height ?? 0),
   };
 }
