@@ -120,10 +120,10 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
       </h2>
       {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
       {mine && !checked && <Holds solution={mine} vessel={told(vessel?.name ?? "")} />}
-      {card && !checked && !mine && (
+      {card && !checked && !standing && (
         <>
           <Pour card={card} product={product} />
-          {!standing && card.problems.length === 0 && ends && (
+          {card.problems.length === 0 && ends && (
             <p>
               {say(
                 "mixing.mixing.until",
@@ -142,6 +142,18 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
         </>
       )}
       {checked && <Mend checked={checked} product={product} litres={litres} />}
+      {checked && by && mine && farFrom(mine, s) && (
+        <p className="note stop">
+          {say(
+            "mixing.mixing.far-from",
+            "{0} mg/L were mixed at {1}, and {2} shows {3}. Read it with a second one before anything is added.",
+            Math.round(mine.mgPerL ?? 0),
+            clock.time(mine.at),
+            told(by.name),
+            s,
+          )}
+        </p>
+      )}
       {checked && by && stuck(solutions, by.id, s, mine?.label) && (
         <p className="note stop">
           {say(
@@ -292,6 +304,17 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
     </section>
   );
 }
+
+/** So soon after mixing nothing has faded to a small share of what went in. */
+const JUST_MIXED_MS = 30 * 60_000;
+const SHARE = 0.25;
+
+/** Whether what is shown cannot be what was mixed just now: a dead meter, another product, nothing stirred in. */
+const farFrom = (s: Solution, shows: number) =>
+  s.mgPerL !== undefined &&
+  s.corrections.length === 0 &&
+  tabletNow() - s.at < JUST_MIXED_MS &&
+  (shows < SHARE * s.mgPerL || shows * SHARE > s.mgPerL);
 
 /** Whether a display has shown the same figure in two other solutions just before: it may be frozen. */
 function stuck(solutions: Solution[], instrument: string, shows: number, label: string | undefined): boolean {

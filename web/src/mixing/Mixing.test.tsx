@@ -232,6 +232,33 @@ describe("the mixing bench", () => {
       expect(await screen.findByText(/delivered.*up to now, and not more than 400 days ago/)).toBeDefined();
     });
 
+    it("doubts what is far from what was mixed just now", async () => {
+      const fresh = known(
+        enter.solutionMade({
+          vessel: "sink-3",
+          chemical: "halvern-h12",
+          litres: 40,
+          mgPerL: 110,
+          label: "K7Q2M",
+          celsius: 18,
+          until: NOW + HOUR,
+        }),
+        NOW - 60_000,
+      );
+      const { user } = bench("/mixing?vessel=sink-3&litres=40&t=18&ph=7.4", over([fresh]));
+      await user.type(await screen.findByLabelText("It shows, mg/L"), "0");
+      expect(await screen.findByText(/110 mg\/L were mixed at .* second one/)).toBeDefined();
+      await user.type(screen.getByLabelText("It shows, mg/L"), "{Backspace}62");
+      expect(screen.queryByText(/were mixed at/)).toBeNull();
+    });
+
+    it("says first what a vessel holds, and not how to pour something onto it", async () => {
+      bench("/mixing?vessel=sink-3&product=lyebourne-c25&litres=20&t=25", over([bucket("sink-3", "K7Q2M")]));
+      expect(await screen.findByText(/still holds Halvern H12/)).toBeDefined();
+      expect(screen.queryByText("200 mL")).toBeNull();
+      expect(screen.queryByRole("button", { name: /I mixed it/ })).toBeNull();
+    });
+
     it("writes down what went in when the container ran empty", async () => {
       const { user } = bench("/mixing?vessel=sink-3&litres=40&t=18&ph=7.4", over([]));
       await user.click(await screen.findByText("The container ran empty"));

@@ -18,6 +18,7 @@ import orthopur.quantity.Hardness;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Share;
+import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;
@@ -129,7 +130,7 @@ public final class MixingTable {
         String by = t.textOrNull("instrument");
         return new Job(
                 c,
-                positive("litres", t.number("litres")),
+                positive("volume", t.number("litres")),
                 positive("brim", t.number("brim")),
                 new Temperature(t.number("celsius")),
                 ph == null ? null : new Ph(ph),
@@ -145,7 +146,7 @@ public final class MixingTable {
 
     private static Volume positive(String name, double litres) {
         if (!(litres > 0 && litres <= 100_000)) {
-            throw new OutOfRange(name, String.valueOf(litres), "above 0 to 100,000 L");
+            throw new OutOfRange(name, Show.number(litres) + " L", "above 0 to 100,000 L");
         }
         return Volume.ofLitres(litres);
     }

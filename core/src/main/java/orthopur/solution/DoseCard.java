@@ -98,6 +98,15 @@ public record DoseCard(
                                 job.at().shown(),
                                 job.chemical().name(),
                                 highest.shown()));
+            } else if (job.chemical().kind().sanitizes()
+                    && job.at().compareTo(book.temperature("touch.limit")) > 0) {
+                problems.add(
+                        Text.of(
+                                "mix.hotter-than-hands",
+                                "{0} scalds, and {1} gives off fumes: mix it at {2} or below.",
+                                job.at().shown(),
+                                job.chemical().name(),
+                                book.temperature("touch.limit").shown()));
             }
         }
 

@@ -136,6 +136,12 @@ class MixingTest {
     }
 
     @Test
+    void aSanitizerIsNotMixedHotterThanHandsBear() {
+        assertEquals(List.of(), problems(job(40, 60, 49, PROBE)));
+        assertEquals(List.of("mix.hotter-than-hands"), problems(job(40, 60, 50, PROBE)));
+    }
+
+    @Test
     void aReadingOutOfRangeComesWithWhatToDo() {
         Job j = job(40, 60, 18, PROBE);
         Mended low = Mended.of(j, 62, new Temperature(18), BOOK);

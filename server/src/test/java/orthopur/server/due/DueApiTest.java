@@ -74,7 +74,8 @@ class DueApiTest {
         assertEquals(null, running("KEPT"));
         long until = now.millis() + 3_600_000;
         SiteEntry kept = new SiteEntry.ProductKept("QK-DS1", "horchata", "jug B", until);
-        assertEquals(403, enter(new Client(mvc, "Anselm Crake", "quillmere-anselm"), kept).status());
+        assertEquals(
+                403, enter(new Client(mvc, "Anselm Crake", "quillmere-anselm"), kept).status());
         assertEquals(200, enter(maren, kept).status());
         JsonNode r = running("KEPT");
         assertEquals("F5", r.get("rule").asString());
