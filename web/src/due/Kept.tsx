@@ -3,6 +3,7 @@ import type { Made } from "../round/core";
 import { productKept } from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { say } from "../shared/say";
+import { MachineOptions } from "./MachineOptions";
 
 const HOUR = 3_600_000;
 const MOST = 168;
@@ -33,11 +34,7 @@ export function Kept({ machines, write }: Props) {
           {say("due.kept.machine", "Machine")}
           <select required value={machine} onChange={(e) => setMachine(e.currentTarget.value)}>
             <option value="">{say("due.kept.choose", "choose")}</option>
-            {machines.map((m) => (
-              <option key={m} value={m}>
-                {m}
-              </option>
-            ))}
+            <MachineOptions machines={machines} />
           </select>
         </label>
         <label>

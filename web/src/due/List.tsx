@@ -3,6 +3,7 @@ import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { sentence, told } from "../shared/texts";
 import { Chosen } from "./Chosen";
+import { MachineOptions } from "./MachineOptions";
 import { Runs } from "./Runs";
 import { StateShape, span, Thread } from "./Thread";
 import { type DueTask, open, RISKS, STATES } from "./words";
@@ -32,11 +33,7 @@ export function List({ now, params, put }: Props) {
             {say("due.list.machine", "Machine")}{" "}
             <select value={machine} onChange={(e) => put({ machine: e.currentTarget.value || null })}>
               <option value="">{say("due.list.all-machines", "all")}</option>
-              {machines.map((m) => (
-                <option key={m} value={m}>
-                  {m}
-                </option>
-              ))}
+              <MachineOptions machines={machines} />
             </select>
           </label>
           <label>

@@ -133,7 +133,7 @@ describe("the mixing bench", () => {
     const HOUR = 3_600_000;
     const NOW = Date.now();
     const known = (entry: unknown, at: number, who = "Dagny Sollis") => ({ entry, who, person: "4", at });
-    const bucket = (vessel: string, label: string) =>
+    const bucket = (vessel: string, label: string, at = NOW - 5 * HOUR, as = {}) =>
       known(
         enter.solutionMade({
           vessel,
@@ -143,8 +143,9 @@ describe("the mixing bench", () => {
           label,
           celsius: 18,
           until: NOW + HOUR,
+          ...as,
         }),
-        NOW - 5 * HOUR,
+        at,
       );
     const read = (label: string, mg: number, at: number) =>
       known(enter.solutionRead(label, "probe-2", mg, 18, at), at);
@@ -233,18 +234,7 @@ describe("the mixing bench", () => {
     });
 
     it("doubts what is far from what was mixed just now", async () => {
-      const fresh = known(
-        enter.solutionMade({
-          vessel: "sink-3",
-          chemical: "halvern-h12",
-          litres: 40,
-          mgPerL: 110,
-          label: "K7Q2M",
-          celsius: 18,
-          until: NOW + HOUR,
-        }),
-        NOW - 60_000,
-      );
+      const fresh = bucket("sink-3", "K7Q2M", NOW - 60_000);
       const { user } = bench("/mixing?vessel=sink-3&litres=40&t=18&ph=7.4", over([fresh]));
       await user.type(await screen.findByLabelText("It shows, mg/L"), "0");
       expect(await screen.findByText(/110 mg\/L were mixed at .* second one/)).toBeDefined();
@@ -272,19 +262,7 @@ describe("the mixing bench", () => {
       const { user } = bench(
         "/mixing?vessel=sink-3&litres=40&t=30&ph=7.4",
         over([
-          known(
-            enter.solutionMade({
-              vessel: "sink-3",
-              chemical: "halvern-h12",
-              litres: 40,
-              mgPerL: 120,
-              label: "K7Q2M",
-              celsius: 30,
-              ph: 7.4,
-              until: NOW + 3 * HOUR,
-            }),
-            NOW - HOUR,
-          ),
+          bucket("sink-3", "K7Q2M", NOW - HOUR, { mgPerL: 120, celsius: 30, ph: 7.4, until: NOW + 3 * HOUR }),
           known(enter.solutionRead("K7Q2M", "probe-2", 100, 30, NOW - HOUR), NOW - HOUR),
         ]),
       );
