@@ -19,8 +19,7 @@ import { Shell } from "./Shell";
 const Begin = lazy(() => import("../begin/Begin"));
 const Trust = lazy(() => import("../begin/Trust"));
 const SignIn = lazy(() => import("../signin/SignIn"));
-const ProcedureList = lazy(() => import("../procedures/ProcedureList"));
-const MachineList = lazy(() => import("../machines/MachineList"));
+const Shelf = lazy(() => import("../shelf/Shelf"));
 const Mixing = lazy(() => import("../mixing/Mixing"));
 const Machine = lazy(() => import("../machines/Machine"));
 const SheetEditor = lazy(() => import("../sheets/SheetEditor"));
@@ -161,11 +160,11 @@ const router = createBrowserRouter([
           {
             element: <Shell />,
             children: [
-              { path: "/machines", element: <MachineList /> },
+              { path: "/machines", element: <Navigate to="/procedures" replace /> },
               { path: "/machines/:code/sheet", element: <SheetEditor /> },
               { path: "/machines/:code/trouble", element: <Trouble /> },
               { path: "/machines/:code", element: <Machine /> },
-              { path: "/procedures", element: <ProcedureList /> },
+              { path: "/procedures", element: <Shelf /> },
               { path: "/procedures/old-text", element: <OldText /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
               { path: "/tonight", element: <Tonight /> },

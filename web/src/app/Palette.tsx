@@ -11,8 +11,7 @@ import { useSession } from "../shared/session";
 
 const PLACES: [string, string][] = [
   [say("app.palette.tonight", "Tonight"), "/tonight"],
-  [say("app.palette.machines", "Machines"), "/machines"],
-  [say("app.palette.procedures", "Procedures"), "/procedures"],
+  [say("app.palette.machines-and-procedures", "Machines and procedures"), "/procedures"],
   [say("app.palette.paste-an-old-procedure", "Paste an old procedure"), "/procedures/old-text"],
   [say("app.palette.due", "What is due"), "/due"],
   [say("app.palette.mixing", "Mixing"), "/mixing"],

@@ -28,8 +28,7 @@ describe("the bar of the desk", () => {
     const places = screen.getByRole("navigation", { name: "Places" });
     expect([...places.querySelectorAll("a")].map((a) => a.textContent)).toEqual([
       "Tonight",
-      "Machines",
-      "Procedures",
+      "Machines and procedures",
       "Due",
       "Mixing",
       "Floor",

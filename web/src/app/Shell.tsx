@@ -1,7 +1,7 @@
 import { say } from "../shared/say";
 import "./shell.css";
 import { Suspense } from "react";
-import { NavLink, Outlet } from "react-router";
+import { NavLink, Outlet, useLocation } from "react-router";
 import { message } from "../api/client";
 import { useSession, useSignOut, useSite } from "../shared/session";
 import { set, useLanguage } from "../shared/settings";
@@ -37,6 +37,8 @@ export function Shell() {
   const session = useSession();
   const site = useSite();
   const leave = useSignOut();
+  // A machine and a procedure both come from the one shelf.
+  const onShelf = /^\/(machines|procedures)/.test(useLocation().pathname);
 
   return (
     <div className="desk">
@@ -44,8 +46,9 @@ export function Shell() {
         <span className="bar-name">{say("app.shell.orthopur", "Orthopur")}</span>
         <nav aria-label={say("app.shell.places", "Places")}>
           <NavLink to="/tonight">{say("app.shell.tonight", "Tonight")}</NavLink>
-          <NavLink to="/machines">{say("app.shell.machines", "Machines")}</NavLink>
-          <NavLink to="/procedures">{say("app.shell.procedures", "Procedures")}</NavLink>
+          <NavLink to="/procedures" className={onShelf ? "active" : ""}>
+            {say("app.shell.machines-and-procedures", "Machines and procedures")}
+          </NavLink>
           <NavLink to="/due">{say("app.shell.due", "Due")}</NavLink>
           <NavLink to="/mixing">{say("app.shell.mixing", "Mixing")}</NavLink>
           <NavLink to="/floor">{say("app.shell.floor", "Floor")}</NavLink>

@@ -6,12 +6,12 @@ import type { Made } from "../round/core";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
+import { DUE_STATES, StateShape } from "../shared/DueState";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { sentence, told } from "../shared/texts";
-import { StateShape } from "./Thread";
-import { DEPTHS, type DueTask, open, STATES } from "./words";
+import { DEPTHS, type DueTask, open } from "./words";
 
 type Props = { task: DueTask; now: number };
 
@@ -37,7 +37,7 @@ export function Chosen({ task: t, now }: Props) {
   return (
     <section className="due-chosen" aria-label={say("due.chosen.this-task", "This task")}>
       <p className="due-chosen-state">
-        <StateShape state={t.state} /> {STATES[t.state]}
+        <StateShape state={t.state} /> {DUE_STATES[t.state]}
       </p>
       <h2>
         {t.machine} {told(t.name)}

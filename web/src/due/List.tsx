@@ -1,12 +1,13 @@
 import type { Schemas } from "../api/client";
+import { DUE_STATES, StateShape, span } from "../shared/DueState";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { sentence, told } from "../shared/texts";
 import { Chosen } from "./Chosen";
 import { MachineOptions } from "./MachineOptions";
 import { Runs } from "./Runs";
-import { StateShape, span, Thread } from "./Thread";
-import { type DueTask, open, RISKS, STATES } from "./words";
+import { Thread } from "./Thread";
+import { type DueTask, open, RISKS } from "./words";
 
 type Props = {
   now: Schemas["DueNow"];
@@ -113,7 +114,7 @@ function Row({ task: t, now, chosen, time, onChoose }: RowProps) {
     <li>
       <button type="button" className="due-row" aria-pressed={chosen} onClick={onChoose}>
         <StateShape state={t.state} />
-        <span className="due-state">{STATES[t.state]}</span>
+        <span className="due-state">{DUE_STATES[t.state]}</span>
         <span className="due-what">
           <strong>{t.machine}</strong> {told(t.name)}
           <small>{sentence(t.because)}</small>

@@ -3,12 +3,12 @@ import { Link } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
 import * as enter from "../round/entries";
 import { useSiteStream } from "../round/useSiteStream";
+import { span } from "../shared/DueState";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { piece, told } from "../shared/texts";
 import { Kept } from "./Kept";
-import { span } from "./Thread";
 
 const HOUR = 3_600_000;
 

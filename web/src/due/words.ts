@@ -4,15 +4,6 @@ import { say } from "../shared/say";
 export type DueTask = Schemas["DueTask"];
 export type DueAhead = Schemas["DueAhead"];
 
-export const STATES: Record<DueTask["state"], string> = {
-  DONE: say("due.state.done", "done"),
-  SOON: say("due.state.soon", "soon"),
-  DUE: say("due.state.due", "due"),
-  LATE: say("due.state.late", "late"),
-  MISSED: say("due.state.missed", "missed"),
-  BLOCKED: say("due.state.blocked", "blocked"),
-};
-
 /** What is at stake, the gravest first. */
 export const RISKS: [DueTask["risk"], string][] = [
   ["FOOD", say("due.risk.food", "Food at risk")],

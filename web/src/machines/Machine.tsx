@@ -51,7 +51,7 @@ export default function Machine() {
         what={say("machines.machine.this-machine-cannot-be-shown", "This machine cannot be shown")}
         error={failed.error}
       >
-        <Link className="btn" to="/machines">
+        <Link className="btn" to="/procedures">
           {say("machines.machine.all-machines", "All machines")}
         </Link>
       </NotShown>

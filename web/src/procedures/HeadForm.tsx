@@ -3,9 +3,9 @@ import { useState } from "react";
 import type { Schemas } from "../api/client";
 import type { Doc } from "../ribbon/draft";
 import { Dialog } from "../shared/Dialog";
+import { KINDS } from "../shared/kinds";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
-import { KINDS } from "./kinds";
 
 type Props = {
   doc: Doc;

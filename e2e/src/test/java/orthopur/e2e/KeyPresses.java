@@ -58,7 +58,7 @@ public final class KeyPresses {
         try (RunningServer server = new RunningServer();
                 Browser b = new Browser(server).as("Ilse Varga")) {
             b.go("/procedures");
-            b.page.locator(".written section").first().waitFor();
+            b.page.locator(".shelf article").first().waitFor();
             b.page.evaluate(SEND, SheetFormat.write(LargeNight.sheet(SURFACES)));
             b.page.evaluate(
                     SEND,

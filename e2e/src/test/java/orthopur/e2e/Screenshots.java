@@ -20,8 +20,8 @@ public final class Screenshots {
             b.signIn("Ilse Varga", "quillmere-ilse");
             b.page.locator(".night-work").first().waitFor();
             b.go("/procedures");
-            b.page.locator(".written section").first().waitFor();
-            take(b, "procedures");
+            b.page.locator(".shelf article").first().waitFor();
+            take(b, "shelf");
             b.page.getByRole(
                             AriaRole.LINK,
                             new Page.GetByRoleOptions().setName(Pattern.compile("old binder")))
@@ -50,9 +50,6 @@ public final class Screenshots {
             b.go("/due");
             b.page.locator(".due-row").first().waitFor();
             take(b, "due");
-            b.go("/machines");
-            b.page.locator(".shelf-machine svg").first().waitFor();
-            take(b, "machines");
             b.go("/machines/QK-SL1?at=carriage");
             b.page.locator(".map-part").first().waitFor();
             take(b, "machine");

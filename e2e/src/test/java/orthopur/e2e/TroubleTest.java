@@ -40,7 +40,7 @@ class TroubleTest {
     @Test
     void aFileWithErrorsIsToldInFullAndChangesNothing(@TempDir Path dir) throws IOException {
         b.as("Ilse Varga").go("/procedures");
-        b.page.locator(".written section").first().waitFor();
+        b.page.locator(".shelf article").first().waitFor();
         String sheet = Files.readString(Path.of("..", "demo", "machines", "QK-SL1.json"));
         bring(
                 Files.writeString(
@@ -87,7 +87,7 @@ class TroubleTest {
     @Test
     void anAuditorSeesEverythingAndChangesNothing() {
         b.as("Anselm Crake").go("/procedures");
-        b.page.locator(".written section").first().waitFor();
+        b.page.locator(".shelf article").first().waitFor();
         assertEquals(0, b.button(Pattern.compile("New draft|Import")).count());
         b.page.getByRole(
                         AriaRole.LINK,

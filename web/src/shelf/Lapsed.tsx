@@ -26,17 +26,17 @@ export function Lapsed() {
     return null;
   }
   return (
-    <section className="note stop" aria-label={say("procedures.lapsed.no-longer-pass", "No longer pass")}>
+    <section className="note stop" aria-label={say("shelf.lapsed.no-longer-pass", "No longer pass")}>
       <h2>
         {say(
-          "procedures.lapsed.approved-procedures-do-not-pass",
+          "shelf.lapsed.approved-procedures-do-not-pass",
           "{0, plural, one {# approved procedure does} other {# approved procedures do}} not pass the rules any more",
           rows.length,
         )}
       </h2>
       <p>
         {say(
-          "procedures.lapsed.a-rule-a-figure-a-product",
+          "shelf.lapsed.a-rule-a-figure-a-product",
           "A rule, a figure, a product or a sheet has changed since. They start no round until a supervisor signs that they are used for 14 days more, once for each version. Write a new version in that time.",
         )}
       </p>
@@ -47,11 +47,11 @@ export function Lapsed() {
               <Link to={`/procedures/${r.id}/${r.version}`}>
                 {r.machine}: {told(r.title)}
               </Link>
-              {say("procedures.lapsed.version", ", version {0}", r.version)}
+              {say("shelf.lapsed.version", ", version {0}", r.version)}
               <p>{r.because[0]}</p>
               {r.because.length > 1 && (
                 <details>
-                  <summary>{say("procedures.lapsed.more", "{0} more", r.because.length - 1)}</summary>
+                  <summary>{say("shelf.lapsed.more", "{0} more", r.because.length - 1)}</summary>
                   <ul>
                     {r.because.slice(1).map((b) => (
                       <li key={b}>{b}</li>
@@ -63,25 +63,22 @@ export function Lapsed() {
                 {r.until
                   ? r.until > siteNow()
                     ? say(
-                        "procedures.lapsed.signed-for-used-until",
+                        "shelf.lapsed.signed-for-used-until",
                         "Signed for: used until {0}, {1}.",
                         clock.day(r.until),
                         clock.time(r.until),
                       )
                     : say(
-                        "procedures.lapsed.it-was-used-until-it-needs",
+                        "shelf.lapsed.it-was-used-until-it-needs",
                         "It was used until {0}. It needs a new version.",
                         clock.day(r.until),
                       )
-                  : say(
-                      "procedures.lapsed.not-signed-for-it-starts-no",
-                      "Not signed for: it starts no round.",
-                    )}
+                  : say("shelf.lapsed.not-signed-for-it-starts-no", "Not signed for: it starts no round.")}
               </p>
             </div>
             {!r.until && session.data?.role === "SUPERVISOR" && (
               <button className="btn small" type="button" onClick={() => setSigning(r)}>
-                {say("procedures.lapsed.use-for-14-days", "Use for 14 days…")}
+                {say("shelf.lapsed.use-for-14-days", "Use for 14 days…")}
                 <span className="sr-only"> {told(r.title)}</span>
               </button>
             )}
@@ -112,17 +109,17 @@ function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => 
   });
   return (
     <Dialog
-      title={say("procedures.lapsed.use-for-14-days-more", "Use {0} for 14 days more", row.title)}
+      title={say("shelf.lapsed.use-for-14-days-more", "Use {0} for 14 days more", row.title)}
       onClose={onClose}
     >
       <Sign
         save={use}
         ready={reason.trim().length >= 10}
-        says={say("procedures.lapsed.sign-for-14-days", "Sign for 14 days")}
-        leave={say("procedures.lapsed.cancel", "Cancel")}
+        says={say("shelf.lapsed.sign-for-14-days", "Sign for 14 days")}
+        leave={say("shelf.lapsed.cancel", "Cancel")}
         onClose={onClose}
       >
-        <p>{say("procedures.lapsed.the-rules-stop-it", "The rules stop it:")}</p>
+        <p>{say("shelf.lapsed.the-rules-stop-it", "The rules stop it:")}</p>
         <ul className="lapsed-why">
           {row.because.map((b) => (
             <li key={b}>{b}</li>
@@ -130,11 +127,11 @@ function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => 
         </ul>
         <Textarea
           label={say(
-            "procedures.lapsed.why-it-is-used-all-the",
+            "shelf.lapsed.why-it-is-used-all-the",
             "Why it is used all the same, and what is watched",
           )}
           description={say(
-            "procedures.lapsed.10-to-400-letters-it-stands",
+            "shelf.lapsed.10-to-400-letters-it-stands",
             "10 to 400 letters; it stands in the log of the site",
           )}
           value={reason}

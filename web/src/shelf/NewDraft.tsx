@@ -6,8 +6,8 @@ import { useState } from "react";
 import { ApiProblem, api, message, type Schemas, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { keys } from "../shared/keys";
+import { KINDS } from "../shared/kinds";
 import { useSite } from "../shared/session";
-import { KINDS } from "./kinds";
 
 type Props = { onClose: () => void; onMade: (made: Schemas["Made"]) => void };
 
@@ -46,21 +46,18 @@ export function NewDraft({ onClose, onMade }: Props) {
   const reasons = make.error instanceof ApiProblem ? make.error.fields : [];
   return (
     <Dialog
-      title={say(
-        "procedures.new-draft.a-procedure-from-a-machines-sheet",
-        "A procedure from a machine’s sheet",
-      )}
+      title={say("shelf.new-draft.a-procedure-from-a-machines-sheet", "A procedure from a machine’s sheet")}
       middle
       onClose={onClose}
     >
       <p className="quiet">
         {say(
-          "procedures.new-draft.it-comes-complete-in-the-order",
+          "shelf.new-draft.it-comes-complete-in-the-order",
           "It comes complete, in the order that hurts nobody, and without a STOP or a FIX. You read it, make it yours and approve it.",
         )}
       </p>
       <NativeSelect
-        label={say("procedures.new-draft.machine", "Machine")}
+        label={say("shelf.new-draft.machine", "Machine")}
         data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
         value={chosen}
         onChange={(e) => {
@@ -70,9 +67,9 @@ export function NewDraft({ onClose, onMade }: Props) {
         data-autofocus
       />
       <NativeSelect
-        label={say("procedures.new-draft.frequency", "Frequency")}
+        label={say("shelf.new-draft.frequency", "Frequency")}
         description={say(
-          "procedures.new-draft.everything-due-at-this-frequency-or",
+          "shelf.new-draft.everything-due-at-this-frequency-or",
           "Everything due at this frequency or more often is included.",
         )}
         data={KINDS}
@@ -83,10 +80,10 @@ export function NewDraft({ onClose, onMade }: Props) {
         <Checkbox.Group
           key={g.id}
           className="holds-for"
-          label={say("procedures.new-draft.holds-for", "Holds for {0}", g.name.toLowerCase())}
+          label={say("shelf.new-draft.holds-for", "Holds for {0}", g.name.toLowerCase())}
           error={
             g === open
-              ? say("procedures.new-draft.it-has-to-hold-for-one", "It has to hold for one of them at least.")
+              ? say("shelf.new-draft.it-has-to-hold-for-one", "It has to hold for one of them at least.")
               : undefined
           }
           value={holdsFor(g)}
@@ -97,9 +94,7 @@ export function NewDraft({ onClose, onMade }: Props) {
               <Checkbox
                 key={c.id}
                 value={c.id}
-                label={
-                  c.id === g.fitted ? say("procedures.new-draft.fitted", "{0} (fitted)", c.name) : c.name
-                }
+                label={c.id === g.fitted ? say("shelf.new-draft.fitted", "{0} (fitted)", c.name) : c.name}
               />
             ))}
           </div>
@@ -107,7 +102,7 @@ export function NewDraft({ onClose, onMade }: Props) {
       ))}
       <Checkbox
         label={say(
-          "procedures.new-draft.in-two-halves-stripped-washed-and",
+          "shelf.new-draft.in-two-halves-stripped-washed-and",
           "In two halves: stripped, washed and dried at closing, put together and sanitized at opening",
         )}
         checked={halves}
@@ -115,7 +110,7 @@ export function NewDraft({ onClose, onMade }: Props) {
       />
       <Checkbox
         label={say(
-          "procedures.new-draft.assembled-clean-then-sanitized-in-place",
+          "shelf.new-draft.assembled-clean-then-sanitized-in-place",
           "Assembled clean, then sanitized in place by filling, and flushed with product",
         )}
         checked={assembledFirst}
@@ -123,7 +118,7 @@ export function NewDraft({ onClose, onMade }: Props) {
       />
       <Checkbox
         label={say(
-          "procedures.new-draft.rinse-with-drinking-water-after-the",
+          "shelf.new-draft.rinse-with-drinking-water-after-the",
           "Rinse with drinking water after the sanitizer",
         )}
         checked={rinseAfterSanitizer}
@@ -133,7 +128,7 @@ export function NewDraft({ onClose, onMade }: Props) {
         <div className="note stop" role="alert">
           <b>
             {reasons.length > 0
-              ? say("procedures.new-draft.no-procedure-can-be-drafted", "No procedure can be drafted:")
+              ? say("shelf.new-draft.no-procedure-can-be-drafted", "No procedure can be drafted:")
               : message(make.error)}
           </b>
           <ul>
@@ -150,10 +145,10 @@ export function NewDraft({ onClose, onMade }: Props) {
           disabled={!chosen || make.isPending || open !== undefined}
           onClick={() => make.mutate()}
         >
-          {say("procedures.new-draft.draft", "Draft")}
+          {say("shelf.new-draft.draft", "Draft")}
         </button>
         <button className="btn" type="button" onClick={onClose}>
-          {say("procedures.new-draft.cancel", "Cancel")}
+          {say("shelf.new-draft.cancel", "Cancel")}
         </button>
       </div>
     </Dialog>

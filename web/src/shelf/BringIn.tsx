@@ -53,22 +53,22 @@ export function BringIn() {
     <>
       <FromFile
         name={say(
-          "procedures.bring-in.machine-sheet-or-procedure-as-a",
+          "shelf.bring-in.machine-sheet-or-procedure-as-a",
           "Machine sheet or procedure as a JSON file",
         )}
         accept="application/json,.json"
         onFile={choose}
       >
-        {say("procedures.bring-in.import", "Import…")}
+        {say("shelf.bring-in.import", "Import…")}
       </FromFile>
       {got && (
         <p className="note done whole-row" role="status">
           {say(
-            "procedures.bring-in.version-is-in",
+            "shelf.bring-in.version-is-in",
             "{0} {1}, version {2}, is in.",
             got.what === "sheet"
-              ? say("procedures.bring-in.machine-sheet", "Machine sheet")
-              : say("procedures.bring-in.procedure", "Procedure"),
+              ? say("shelf.bring-in.machine-sheet", "Machine sheet")
+              : say("shelf.bring-in.procedure", "Procedure"),
             got.id,
             got.version,
           )}
@@ -81,18 +81,18 @@ export function BringIn() {
         )}
       {toSign && (
         <Dialog
-          title={say("procedures.bring-in.bring-in", "Bring in {0}", toSign.name)}
+          title={say("shelf.bring-in.bring-in", "Bring in {0}", toSign.name)}
           onClose={() => setToSign(null)}
         >
           <Sign
             save={sheet}
             ready
-            says={say("procedures.bring-in.sign-and-import", "Sign and import")}
+            says={say("shelf.bring-in.sign-and-import", "Sign and import")}
             onClose={() => setToSign(null)}
           >
             <p>
               {say(
-                "procedures.bring-in.procedures-are-judged-by-a-machine",
+                "shelf.bring-in.procedures-are-judged-by-a-machine",
                 "Procedures are judged by a machine sheet as soon as it is here.",
               )}
             </p>
@@ -115,7 +115,7 @@ function NotTakenIn({ file, error }: { file: string; error: Error }) {
     <div className="note stop whole-row" role="alert">
       <strong>
         {say(
-          "procedures.bring-in.was-not-taken-in-nothing-was",
+          "shelf.bring-in.was-not-taken-in-nothing-was",
           "{0} was not taken in; nothing was changed. {1, plural, one {# error} other {# errors}}:",
           file,
           list.length,
