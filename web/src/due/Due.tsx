@@ -7,6 +7,7 @@ import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
+import { TabRow } from "../shared/TabRow";
 import { Calendar } from "./Calendar";
 import { List } from "./List";
 import { Parts } from "./Parts";
@@ -48,29 +49,23 @@ export default function Due() {
       />
     );
   }
-  const tabs: [string, string][] = [
-    ["list", say("due.due.now", "Now")],
-    ["month", say("due.due.month", "Month")],
-    ["year", say("due.due.year", "Year")],
-    ["parts", say("due.due.parts", "Parts and settings")],
+  const tabs = [
+    { id: "list", name: say("due.due.now", "Now") },
+    { id: "month", name: say("due.due.month", "Month") },
+    { id: "year", name: say("due.due.year", "Year") },
+    { id: "parts", name: say("due.due.parts", "Parts and settings") },
   ];
   return (
     <main className="due">
       <div className="due-head">
         <h1>{say("due.due.title", "What is due")}</h1>
-        <div className="due-tabs" role="tablist">
-          {tabs.map(([id, name]) => (
-            <button
-              key={id}
-              type="button"
-              role="tab"
-              aria-selected={show === id}
-              onClick={() => put({ show: id, task: null })}
-            >
-              {name}
-            </button>
-          ))}
-        </div>
+        <TabRow
+          className="due-tabs"
+          label={say("due.due.what-is-shown", "What is shown")}
+          tabs={tabs}
+          shown={show}
+          onShow={(id) => put({ show: id, task: null })}
+        />
         <span className="grow" />
         {due.isError && (
           <output className="note stop">

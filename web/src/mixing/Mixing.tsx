@@ -3,6 +3,7 @@ import { useSearchParams } from "react-router";
 import { NotShown, Waiting } from "../shared/PageState";
 import { say, volumes } from "../shared/say";
 import { measureIn } from "../shared/settings";
+import { TabRow } from "../shared/TabRow";
 import type { Volumes } from "../shared/volume";
 import { useTable } from "../solution/table";
 import { Calculations } from "./Calculations";
@@ -34,22 +35,22 @@ export default function Mixing() {
       next.delete("label");
       return next;
     });
-  const tabs: [string, string][] = [
-    ["mix", say("mixing.mixing.mix-and-check", "Mix and check")],
-    ["shelf", say("mixing.mixing.solutions", "Solutions on site")],
-    ["instruments", say("mixing.mixing.instruments", "Instruments")],
-    ["calc", say("mixing.mixing.calculations", "Calculations")],
+  const tabs = [
+    { id: "mix", name: say("mixing.mixing.mix-and-check", "Mix and check") },
+    { id: "shelf", name: say("mixing.mixing.solutions", "Solutions on site") },
+    { id: "instruments", name: say("mixing.mixing.instruments", "Instruments") },
+    { id: "calc", name: say("mixing.mixing.calculations", "Calculations") },
   ];
   return (
     <main className="mixing">
       <div className="mixing-head">
-        <div className="mixing-tabs" role="tablist">
-          {tabs.map(([id, name]) => (
-            <button key={id} type="button" role="tab" aria-selected={show === id} onClick={() => go(id)}>
-              {name}
-            </button>
-          ))}
-        </div>
+        <TabRow
+          className="mixing-tabs"
+          label={say("mixing.mixing.what-is-shown", "What is shown")}
+          tabs={tabs}
+          shown={show}
+          onShow={go}
+        />
         <label className="mixing-units">
           {say("mixing.mixing.units", "Units")}{" "}
           <select value={volumes()} onChange={(e) => measureIn(e.currentTarget.value as Volumes)}>

@@ -1,5 +1,6 @@
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
+import { TabRow } from "../shared/TabRow";
 import "./workbench.css";
 import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
@@ -479,47 +480,31 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
           className="bench-right"
           aria-label={say("procedures.workbench.verdict-and-step", "Verdict and step")}
         >
-          <div className="tabs" role="tablist">
-            <button
-              type="button"
-              role="tab"
-              aria-selected={tab === "verdict"}
-              onClick={() => go({ show: "verdict" })}
-            >
-              {say(
-                "procedures.workbench.verdict",
-                "Verdict{0}",
-                verdict ? ` ${verdict.stops} + ${verdict.fixes}` : "",
-              )}
-            </button>
-            <button
-              type="button"
-              role="tab"
-              aria-selected={tab === "step"}
-              disabled={!step}
-              onClick={() => go({ show: "step" })}
-            >
-              {step
-                ? say("procedures.workbench.step-2", "Step {0}", index + 1)
-                : say("procedures.workbench.step", "Step")}
-            </button>
-            <button
-              type="button"
-              role="tab"
-              aria-selected={tab === "compare"}
-              onClick={() => go({ show: "compare" })}
-            >
-              {say("procedures.workbench.compare", "Compare")}
-            </button>
-            <button
-              type="button"
-              role="tab"
-              aria-selected={tab === "what-if"}
-              onClick={() => go({ show: "what-if" })}
-            >
-              {say("procedures.workbench.what-if", "What if")}
-            </button>
-          </div>
+          <TabRow
+            className="tabs"
+            label={say("procedures.workbench.what-is-shown", "What is shown")}
+            shown={tab}
+            onShow={(id) => go({ show: id as Tab })}
+            tabs={[
+              {
+                id: "verdict",
+                name: say(
+                  "procedures.workbench.verdict",
+                  "Verdict{0}",
+                  verdict ? ` ${verdict.stops} + ${verdict.fixes}` : "",
+                ),
+              },
+              {
+                id: "step",
+                name: step
+                  ? say("procedures.workbench.step-2", "Step {0}", index + 1)
+                  : say("procedures.workbench.step", "Step"),
+                disabled: !step,
+              },
+              { id: "compare", name: say("procedures.workbench.compare", "Compare") },
+              { id: "what-if", name: say("procedures.workbench.what-if", "What if") },
+            ]}
+          />
           {trouble && (
             <p className="note stop" role="alert">
               {say(

@@ -29,9 +29,6 @@ public final class Screenshots {
             b.button(Pattern.compile("Scraper is not moved aside")).click();
             b.page.locator(".lit-column").first().waitFor();
             take(b, "workbench");
-            b.button(Pattern.compile("^Step 21 Sanitize")).click();
-            b.page.getByLabel("Strength").waitFor();
-            take(b, "workbench-step");
             b.go("/mixing?t=18&ph=7.4");
             b.page.getByLabel("It shows, mg/L").fill("62");
             b.page.getByText("Out of range").waitFor();
@@ -50,6 +47,12 @@ public final class Screenshots {
             b.go("/due");
             b.page.locator(".due-row").first().waitFor();
             take(b, "due");
+            b.go("/due?show=month");
+            b.page.locator(".due-cloth").waitFor();
+            take(b, "calendar");
+            b.go("/machines/QK-DS1/trouble?symptom=leak");
+            b.page.getByText("What is seen or heard").waitFor();
+            take(b, "trouble");
             b.go("/machines/QK-SL1?at=carriage");
             b.page.locator(".map-part").first().waitFor();
             take(b, "machine");
@@ -105,7 +108,6 @@ public final class Screenshots {
             }
             b.reading("62", "18");
             b.page.getByText("Corrective action").waitFor();
-            take(b, "floor-reading");
             String round = b.page.url().replaceAll(".*/floor/", "");
             b.page.setViewportSize(1280, 800);
             b.go("/board");
