@@ -248,6 +248,20 @@ function Editor({ id, doc, onClose, onSaved }: Props & { doc: ChemicalDoc | null
               "/shelfLifeDays",
             )}
           </div>
+          <div className="pair">
+            {figure(
+              "reorder",
+              say("chemicals.edit-chemical.ordered-at", "Ordered when as few are left"),
+              say("chemicals.edit-chemical.10-l", "10 L, 5 kg or 4 pieces"),
+              "/reorder",
+            )}
+            {figure(
+              "leadDays",
+              say("chemicals.edit-chemical.lead-days", "An order takes, days"),
+              "5",
+              "/reorder/leadDays",
+            )}
+          </div>
           <Sign ready={other} save={save} onClose={onClose}>
             <Effect query={effect} changed={other} />
           </Sign>

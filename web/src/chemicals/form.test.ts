@@ -23,6 +23,7 @@ const DOC: ChemicalDoc = {
   neverWith: [],
   pricePerLitre: 2.1,
   shelfLifeDays: 120,
+  reorder: { amount: 10, unit: "L", leadDays: 5 },
 };
 
 test("a product goes through the form unchanged", () => {
@@ -39,8 +40,9 @@ test("an empty field is not on the label, and no figure becomes zero", () => {
 });
 
 test("what is no figure is sent as typed, so that the server names the field", () => {
-  const form = { ...formOf(DOC, showQuantity), contact: "a while", stock: "strong" };
+  const form = { ...formOf(DOC, showQuantity), contact: "a while", stock: "strong", reorder: "some" };
   const doc = documentOf(form, DOC.id, splitQuantity);
+  expect(doc.reorder).toBe("some");
   expect(doc.label.contact).toBe("a while");
   expect(doc.stock?.percent).toBe("strong");
 });

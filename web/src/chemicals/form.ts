@@ -30,6 +30,7 @@ export type ChemicalDoc = {
   shelfLifeDays?: number;
   foodGrade?: string;
   solutionLife?: Quantity;
+  reorder?: { amount: number; unit: string; leadDays?: number };
 };
 
 const FIGURES = [
@@ -51,6 +52,8 @@ export type Form = Record<(typeof FIGURES)[number], string> & {
   density: string;
   highestPh: string;
   solutionLife: string;
+  reorder: string;
+  leadDays: string;
   soakCleans: boolean;
   rinseDirected: boolean;
   directions: string;
@@ -100,6 +103,8 @@ export function formOf(doc: ChemicalDoc | null, shown: (q: Quantity | undefined)
     density: text(doc?.stock?.density),
     highestPh: text(label.highestPh?.value),
     solutionLife: shown(doc?.solutionLife),
+    reorder: doc?.reorder ? `${doc.reorder.amount} ${doc.reorder.unit}` : "",
+    leadDays: text(doc?.reorder?.leadDays),
     soakCleans: label.soakCleans ?? false,
     rinseDirected: label.rinseDirected ?? false,
     directions: label.directions ?? "",
@@ -160,7 +165,19 @@ export function documentOf(
     shelfLifeDays: number(form.shelf) ?? 0,
     foodGrade: form.foodGrade,
     solutionLife: quantity(form.solutionLife),
+    reorder: reorder(form.reorder, number(form.leadDays)),
   };
+}
+
+/** As stock is counted; what is no amount is sent as it was typed. */
+function reorder(typed: string, leadDays: number | undefined): ChemicalDoc["reorder"] {
+  if (typed.trim() === "") {
+    return undefined;
+  }
+  const [, amount, unit] = /^\s*([\d.,]+)\s*(L|kg|pieces)\s*$/.exec(typed) ?? [];
+  return amount === undefined || unit === undefined
+    ? (typed as unknown as ChemicalDoc["reorder"])
+    : { amount: numberOrText(amount), unit, leadDays };
 }
 
 function numberOrText(typed: string): number {

@@ -4,8 +4,7 @@ import { ForACalendar } from "../shared/ForACalendar";
 import { keys } from "../shared/keys";
 import { NotShown, Waiting } from "../shared/PageState";
 import { say, spoken } from "../shared/say";
-import { told } from "../shared/texts";
-import { DEPTHS, type DueAhead, everyDay } from "./words";
+import { DEPTHS, type DueAhead, everyDay, nameOf } from "./words";
 
 type Props = {
   now: Schemas["DueNow"];
@@ -149,14 +148,14 @@ const dayName = (day: string, year: boolean) =>
 function Cell({ all, wide }: { all: DueAhead[]; wide: boolean }) {
   const daily = all.some((a) => everyDay(a.depth));
   const marks = all.filter((a) => !everyDay(a.depth));
-  const words = all.map((a) => told(a.name)).join(", ");
+  const words = all.map((a) => nameOf(a)).join(", ");
   return (
     <td className={daily ? "daily" : ""} title={words}>
       <span className="sr-only">{words || say("due.calendar.nothing", "nothing")}</span>
       {marks.map((a) => (
         <Mark key={a.task} of={a.kind === "CLEAN" ? (a.depth ?? "UPKEEP") : "UPKEEP"} />
       ))}
-      {wide && <span aria-hidden="true"> {marks.map((a) => told(a.name)).join(", ")}</span>}
+      {wide && <span aria-hidden="true"> {marks.map((a) => nameOf(a)).join(", ")}</span>}
     </td>
   );
 }

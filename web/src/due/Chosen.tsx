@@ -11,7 +11,7 @@ import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { sentence, told } from "../shared/texts";
-import { DEPTHS, type DueTask, open } from "./words";
+import { DEPTHS, type DueTask, nameOf, open } from "./words";
 
 type Props = { task: DueTask; now: number };
 
@@ -40,7 +40,7 @@ export function Chosen({ task: t, now }: Props) {
         <StateShape state={t.state} /> {DUE_STATES[t.state]}
       </p>
       <h2>
-        {t.machine} {told(t.name)}
+        {t.machine} {nameOf(t)}
       </h2>
       <p>{sentence(t.because)}.</p>
       <dl>
@@ -83,6 +83,20 @@ export function Chosen({ task: t, now }: Props) {
         <Link className="btn main" to={`/mixing?show=instruments&instrument=${t.task.replace("check/", "")}`}>
           {say("due.chosen.to-the-check", "Check it now")}
         </Link>
+      )}
+      {t.kind === "TRAINING" && decides && (
+        <button
+          className="btn main"
+          type="button"
+          onClick={() =>
+            write(
+              enter.taskDone(t.task, tabletNow()),
+              say("due.chosen.trained", "Written down: gone through again."),
+            )
+          }
+        >
+          {say("due.chosen.gone-through", "It was gone through again: write it down")}
+        </button>
       )}
       {t.kind === "UPKEEP" && works && (
         <button

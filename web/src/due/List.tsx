@@ -2,12 +2,12 @@ import type { Schemas } from "../api/client";
 import { DUE_STATES, StateShape, span } from "../shared/DueState";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
-import { sentence, told } from "../shared/texts";
+import { sentence } from "../shared/texts";
 import { Chosen } from "./Chosen";
 import { MachineOptions } from "./MachineOptions";
 import { Runs } from "./Runs";
 import { Thread } from "./Thread";
-import { type DueTask, open, RISKS } from "./words";
+import { type DueTask, nameOf, open, RISKS } from "./words";
 
 type Props = {
   now: Schemas["DueNow"];
@@ -116,7 +116,7 @@ function Row({ task: t, now, chosen, time, onChoose }: RowProps) {
         <StateShape state={t.state} />
         <span className="due-state">{DUE_STATES[t.state]}</span>
         <span className="due-what">
-          <strong>{t.machine}</strong> {told(t.name)}
+          <strong>{t.machine}</strong> {nameOf(t)}
           <small>{sentence(t.because)}</small>
         </span>
         <Thread task={t} now={now} />

@@ -1,5 +1,4 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
 import { api, type Schemas, unwrap } from "../api/client";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
@@ -9,18 +8,14 @@ import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { sentence, told } from "../shared/texts";
+import { Plates } from "./Plates";
+import { Products } from "./Products";
+import { Settings } from "./Settings";
+import { STOCK } from "./words";
 
 type Part = Schemas["WearPart"];
-type Setting = Schemas["MachineSetting"];
 
-const STOCK: Record<Part["stock"], string> = {
-  NOT_COUNTED: say("due.parts.not-counted", "not counted"),
-  ENOUGH: say("due.parts.enough", "enough"),
-  ORDER: say("due.parts.order", "order"),
-  TOO_LATE: say("due.parts.too-late", "too late"),
-};
-
-/** Wear parts: what is fitted since when, what lies on the shelf, what has to be ordered; and settings as they were read. */
+/** Wear parts and products: what lies on the shelf, what has to be ordered; settings and plates as they were read. */
 export function Parts() {
   const queries = useQueryClient();
   const clock = useClock();
@@ -34,9 +29,15 @@ export function Parts() {
     return <NotShown part error={parts.error} />;
   }
   const { parts: all, settings } = parts.data;
-  const orders = all.filter((p) => p.stock === "ORDER" || p.stock === "TOO_LATE").length;
-  const again = () =>
+  const orders = [...all, ...parts.data.products].filter(
+    (p) => p.stock === "ORDER" || p.stock === "TOO_LATE",
+  ).length;
+  const write = (made: Parameters<typeof site.write>[0]) => {
+    site.write(made);
+    // The entry is on its way; the shelves are looked at again once it is there.
     window.setTimeout(() => void queries.invalidateQueries({ queryKey: keys.parts() }), 400);
+  };
+  const answers = session?.role === "SUPERVISOR" || session?.role === "QA";
   const mayEnter = session?.role !== undefined && session.role !== "AUDITOR";
   return (
     <div className="due-parts">
@@ -91,10 +92,7 @@ export function Parts() {
                       <button
                         className="btn small"
                         type="button"
-                        onClick={() => {
-                          site.write(enter.kitFitted(p.machine, p.id, tabletNow()));
-                          again();
-                        }}
+                        onClick={() => write(enter.kitFitted(p.machine, p.id, tabletNow()))}
                       >
                         {say("due.parts.fit", "Fitted now")}
                       </button>
@@ -104,14 +102,7 @@ export function Parts() {
                   <td>
                     <Count
                       part={p}
-                      onCount={
-                        mayEnter
-                          ? (n) => {
-                              site.write(enter.sparesCounted(p.machine, p.id, n));
-                              again();
-                            }
-                          : undefined
-                      }
+                      onCount={mayEnter ? (n) => write(enter.sparesCounted(p.machine, p.id, n)) : undefined}
                     />
                   </td>
                   <td>
@@ -127,29 +118,9 @@ export function Parts() {
           </table>
         )}
       </section>
-      <section aria-label={say("due.parts.settings", "Settings of the machines")}>
-        <h2>{say("due.parts.settings", "Settings of the machines")}</h2>
-        {settings.length === 0 && (
-          <p className="quiet">{say("due.parts.no-settings", "No sheet names a setting.")}</p>
-        )}
-        <ul>
-          {settings.map((s) => (
-            <Read
-              key={s.machine + s.id}
-              setting={s}
-              day={clock.day}
-              onRead={
-                mayEnter
-                  ? (value) => {
-                      site.write(enter.settingRead(s.machine, s.id, value, s.unit ?? "", tabletNow()));
-                      again();
-                    }
-                  : undefined
-              }
-            />
-          ))}
-        </ul>
-      </section>
+      <Products products={parts.data.products} write={mayEnter ? write : undefined} />
+      <Settings settings={settings} write={mayEnter ? write : undefined} answers={answers} />
+      <Plates plates={parts.data.plates} write={mayEnter ? write : undefined} />
     </div>
   );
 }
@@ -184,59 +155,5 @@ function Count({ part: p, onCount }: CountProps) {
         </button>
       )}
     </span>
-  );
-}
-
-type ReadProps = {
-  setting: Setting;
-  day: (at: number) => string;
-  onRead: ((value: number) => void) | undefined;
-};
-
-/** A setting: what was approved, what was read last, and whether the two agree. */
-function Read({ setting: s, day, onRead }: ReadProps) {
-  const [text, setText] = useState("");
-  const value = Number(text.replace(",", "."));
-  const good = text.trim() !== "" && Number.isFinite(value);
-  const unit = s.unit ? ` ${s.unit}` : "";
-  return (
-    <li className={s.off ? "off" : ""}>
-      <span>
-        <strong>{s.machine}</strong> {told(s.name)}
-        <small>{s.where && told(s.where)}</small>
-      </span>
-      <span>
-        {say("due.parts.approved", "approved {0}", s.approved)}
-        <small>
-          {s.read === undefined || s.read === null
-            ? say("due.parts.never-read", "nobody has read it")
-            : say("due.parts.read", "read {0}{1} on {2} by {3}", s.read, unit, day(s.at ?? 0), s.who ?? "")}
-        </small>
-        {s.off && (
-          <small className="note fix">
-            {say("due.parts.off", "It is off. Set it back, or say who lets it run so and until when.")}
-          </small>
-        )}
-      </span>
-      {onRead && (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            if (good) {
-              onRead(value);
-              setText("");
-            }
-          }}
-        >
-          <label>
-            {say("due.parts.now", "{0} reads{1}", told(s.name), unit)}
-            <input inputMode="decimal" value={text} onChange={(e) => setText(e.currentTarget.value)} />
-          </label>
-          <button className="btn small" type="submit" disabled={!good}>
-            {say("due.parts.enter", "Enter")}
-          </button>
-        </form>
-      )}
-    </li>
   );
 }

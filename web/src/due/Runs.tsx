@@ -1,58 +1,39 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, type Schemas, unwrap } from "../api/client";
+import { api, unwrap } from "../api/client";
 import * as enter from "../round/entries";
 import { useSiteStream } from "../round/useSiteStream";
 import { span } from "../shared/DueState";
 import { keys } from "../shared/keys";
+import { type RunningOut, RunsOut, soon } from "../shared/RunsOut";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
-import { piece, told } from "../shared/texts";
+import { told } from "../shared/texts";
 import { Kept } from "./Kept";
 
-const HOUR = 3_600_000;
-
-/** From how long before its end on something is told. */
-const SOON: Record<Schemas["RunningOut"]["kind"], number> = {
-  KEPT: 24 * 168 * HOUR,
-  STANDS: 2 * HOUR,
-  LINES: 48 * HOUR,
-  SOLUTION: HOUR,
-};
-
 type OtherProps = {
-  r: Schemas["RunningOut"];
+  r: RunningOut;
   now: number;
   /** Absent where nothing is kept, or for whoever may not say. */
   onGone?: (how: "used" | "thrown-away") => void;
 };
 
 function Other({ r, now, onGone }: OtherProps) {
-  const clock = useClock();
   return (
-    <li className={r.over ? "over" : ""}>
-      <strong>{r.subject}</strong> {piece(r.what)}:{" "}
-      {r.over || r.end === undefined
-        ? piece(r.atZero)
-        : say(
-            "due.runs.until-then",
-            "until {0}, {1} left; then {2}",
-            clock.time(r.end),
-            span(r.end - now),
-            piece(r.atZero),
-          )}{" "}
-      <span className="quiet">{r.rule}</span>
-      {onGone && (
-        <>
-          {" "}
-          <button className="btn small" type="button" onClick={() => onGone("used")}>
-            {say("due.runs.used-up", "Used up")}
-          </button>{" "}
-          <button className="btn small" type="button" onClick={() => onGone("thrown-away")}>
-            {say("due.runs.thrown-away", "Thrown away")}
-          </button>
-        </>
-      )}
+    <li>
+      <RunsOut r={r} now={now}>
+        {onGone && (
+          <>
+            {" "}
+            <button className="btn small" type="button" onClick={() => onGone("used")}>
+              {say("due.runs.used-up", "Used up")}
+            </button>{" "}
+            <button className="btn small" type="button" onClick={() => onGone("thrown-away")}>
+              {say("due.runs.thrown-away", "Thrown away")}
+            </button>
+          </>
+        )}
+      </RunsOut>
     </li>
   );
 }
@@ -74,8 +55,7 @@ export function Runs({ now }: { now: number }) {
     site.write(made);
     window.setTimeout(() => void queries.invalidateQueries({ queryKey: keys.running() }), 400);
   };
-  // What is far off is no news yet.
-  const near = (others.data ?? []).filter((r) => r.over || (r.end ?? 0) - now < SOON[r.kind]);
+  const near = soon(others.data ?? [], now);
   const running = (board.data ?? [])
     .filter((m) => m.until !== undefined)
     .sort((a, b) => (a.until ?? 0) - (b.until ?? 0));
@@ -107,7 +87,7 @@ export function Runs({ now }: { now: number }) {
           ))}
           {near.map((r) => (
             <Other
-              key={`${r.kind} ${r.subject}`}
+              key={`${r.kind} ${r.subject} ${r.what.english}`}
               r={r}
               now={now}
               onGone={

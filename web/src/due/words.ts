@@ -1,5 +1,6 @@
 import type { Schemas } from "../api/client";
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 
 export type DueTask = Schemas["DueTask"];
 export type DueAhead = Schemas["DueAhead"];
@@ -25,9 +26,27 @@ export const DEPTHS: Record<NonNullable<DueTask["depth"]>, string> = {
   YEARLY: say("due.depth.yearly", "yearly"),
 };
 
+/** What a task is called; training is called after whoever is trained. */
+export const nameOf = (t: Pick<DueTask, "kind" | "name">) =>
+  t.kind === "TRAINING" ? say("due.words.training-of", "Training of {0}", t.name) : told(t.name);
+
 /** Whether somebody has to do something about it. */
 export const open = (t: DueTask) => t.state !== "DONE" && t.state !== "SOON";
 
 /** Whether it comes so often that a calendar shows it as a line rather than as marks. */
 export const everyDay = (depth: DueTask["depth"]) =>
   depth !== undefined && !["WEEKLY", "MONTHLY", "QUARTERLY", "YEARLY", "EVENT"].includes(depth);
+
+/** Whether something has to be ordered. */
+export const STOCK: Record<Schemas["WearPart"]["stock"], string> = {
+  NOT_COUNTED: say("due.parts.not-known", "not known"),
+  ENOUGH: say("due.parts.enough", "enough"),
+  ORDER: say("due.parts.order", "order"),
+  TOO_LATE: say("due.parts.too-late", "too late"),
+};
+
+/** What was typed, as a number; nothing where it is none. */
+export function figure(typed: string): number | undefined {
+  const value = Number(typed.replace(",", "."));
+  return typed.trim() !== "" && Number.isFinite(value) ? value : undefined;
+}

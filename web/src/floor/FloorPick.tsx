@@ -7,8 +7,10 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import { Who } from "../round/WhoGoesOn";
 import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
+import { clocks, RunsOut } from "../shared/RunsOut";
 import { Shape, STANDING, type Standing } from "../shared/Standing";
 import { useClock, useSession } from "../shared/session";
+import { siteNow } from "../shared/siteNow";
 import { Frame } from "./Frame";
 import { NextForMe } from "./NextForMe";
 
@@ -55,6 +57,14 @@ export default function FloorPick() {
     queryFn: () => heard("due", () => unwrap(api.GET("/api/due"))),
     retry: false,
   });
+  const running = useQuery({
+    queryKey: keys.running(),
+    queryFn: () => heard("running", () => unwrap(api.GET("/api/due/running"))),
+    retry: false,
+    refetchInterval: 60_000,
+  });
+  const now = siteNow();
+  const runs = clocks(running.data ?? [], now).filter((r) => !code || r.subject === code);
   const session = useSession();
   const navigate = useNavigate();
   const mayWork = session.data?.role === "CREW" || session.data?.role === "SUPERVISOR";
@@ -88,6 +98,15 @@ export default function FloorPick() {
         </Link>
       </header>
       {!code && <NextForMe />}
+      {runs.length > 0 && (
+        <ul className="floor-runs" aria-label={say("floor.floor-pick.what-runs-out", "What runs out")}>
+          {runs.map((r) => (
+            <li key={`${r.kind} ${r.subject} ${r.what.english}`}>
+              <RunsOut r={r} now={now} />
+            </li>
+          ))}
+        </ul>
+      )}
       {rows.isPending && <p className="floor-state">{say("floor.floor-pick.loading", "Loading…")}</p>}
       {rows.isError && (
         <div className="floor-state" role="alert">

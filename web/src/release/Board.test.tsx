@@ -39,6 +39,41 @@ beforeEach(() => vi.spyOn(Date, "now").mockReturnValue(NOW));
 afterEach(() => vi.restoreAllMocks());
 
 describe("the board", () => {
+  it("tells what runs out at a machine and of the vessels, and louder a quarter of an hour before", async () => {
+    const said = (english: string) => ({ id: "x", english, args: [] });
+    const run = (kind: string, subject: string, minutes: number, rule: string) => ({
+      kind,
+      rule,
+      subject,
+      end: NOW + minutes * 60_000,
+      over: minutes <= 0,
+      used: false,
+      what: said(`${kind} of ${subject}`),
+      atZero: said("throw it away"),
+    });
+    page([machine("A1", "RELEASED"), machine("B1", "DIRTY")], {
+      "GET /api/due/running": [
+        run("KEPT", "A1", 12, "F5"),
+        run("STANDS", "B1", -1, "F4"),
+        run("SOLUTION", "bucket", 40, "S10"),
+        run("LINES", "B1", 9000, "F6"),
+        run("SETTING", "B1", 30, ""),
+      ],
+    });
+    const a = await line("A1");
+    const kept = await a.findByText(/KEPT of A1: until 23:12, 12 minutes left; then throw it away/);
+    expect(kept.className).toBe("runs-out near");
+    const b = await line("B1");
+    expect(b.getByText(/STANDS of B1: throw it away/).className).toBe("runs-out over");
+    expect(b.queryByText(/LINES|SETTING/)).toBeNull();
+    expect(screen.getByText(/SOLUTION of bucket: until 23:40/).className).toBe("runs-out");
+  });
+
+  it("does not pass as not running what the server did not say", async () => {
+    page([machine("A1", "RELEASED")], { "GET /api/due/running": new Problem(500, "no") });
+    expect(await screen.findByText(/What runs out is not known/)).toBeTruthy();
+  });
+
   it("says in words since when and until when, beside the shape", async () => {
     page([
       machine("A1", "IN_USE", { since: NOW - 90 * 60_000, until: NOW + 150 * 60_000 }),

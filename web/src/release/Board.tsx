@@ -9,6 +9,7 @@ import { Link } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
+import { clocks, type RunningOut, RunsOut } from "../shared/RunsOut";
 import { Shape, STANDING } from "../shared/Standing";
 import { useClock, useSession } from "../shared/session";
 
@@ -30,8 +31,16 @@ export default function Board({ wall = false }: { wall?: boolean }) {
     queryKey: keys.lapsed(),
     queryFn: () => unwrap(api.GET("/api/procedures/lapsed")),
   });
+  const running = useQuery({
+    queryKey: keys.running(),
+    queryFn: () => unwrap(api.GET("/api/due/running")),
+    refetchInterval: REST,
+  });
   const now = useNow();
   const clock = useClock();
+  const runs = clocks(running.data ?? [], now);
+  const codes = new Set((board.data ?? []).map((m) => m.code));
+  const elsewhere = runs.filter((r) => !codes.has(r.subject));
   const lost = connection === "lost" || board.isError;
 
   const body = (
@@ -76,12 +85,35 @@ export default function Board({ wall = false }: { wall?: boolean }) {
             <h2>{told(room)}</h2>
             <ul aria-label={told(room)}>
               {machines.map((m) => (
-                <Row key={m.code} m={m} now={now} wall={wall} />
+                <Row
+                  key={m.code}
+                  m={m}
+                  runs={runs.filter((r) => r.subject === m.code)}
+                  now={now}
+                  wall={wall}
+                />
               ))}
             </ul>
           </section>
         ))}
       </div>
+      {running.isError && board.data && (
+        <p className="note stop">
+          {say("release.board.clocks-not-known", "What runs out is not known: the server did not say.")}
+        </p>
+      )}
+      {elsewhere.length > 0 && (
+        <section className="lock-board">
+          <h2>{say("release.board.solutions", "Solutions and vessels")}</h2>
+          <ul>
+            {elsewhere.map((r) => (
+              <li key={`${r.kind} ${r.subject}`}>
+                <RunsOut r={r} now={now} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {board.data && <LocksOn machines={board.data} />}
     </>
   );
@@ -113,7 +145,9 @@ function lasts(millis: number): string {
     : say("release.board.h-min", "{0} h {1} min", Math.floor(minutes / 60), minutes % 60);
 }
 
-function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
+type RowProps = { m: Machine; runs: RunningOut[]; now: number; wall: boolean };
+
+function Row({ m, runs, now, wall }: RowProps) {
   const clock = useClock();
   return (
     <li className={m.over ? "over" : ""}>
@@ -138,6 +172,11 @@ function Row({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
         </p>
         {m.out && <p className="quiet">{m.out.why}</p>}
         {!m.out && m.waits && <p className="quiet">{upper(told(m.waits))}.</p>}
+        {runs.map((r) => (
+          <p key={`${r.kind} ${r.what.english}`}>
+            <RunsOut r={r} now={now} named={false} />
+          </p>
+        ))}
         <RoundOf m={m} now={now} wall={wall} />
         {!wall && <Actions m={m} />}
       </div>

@@ -227,6 +227,40 @@ export const settingRead = (machine: string, setting: string, value: number, uni
     moment(at),
   );
 
+/** At what a setting runs for now, who answers for it, and until when. */
+export const settingLetRun = (
+  machine: string,
+  setting: string,
+  run: { value: number; unit: string; owner: string; why: string; until: number },
+  at: number,
+) =>
+  made(
+    "setting-let-run",
+    "",
+    text("machine", machine),
+    text("setting", setting),
+    { name: "value", value: run.value, unit: run.unit },
+    text("owner", run.owner),
+    text("why", run.why),
+    { name: "until", value: run.until, unit: "ms" },
+    moment(at),
+  );
+
+/** What stands on the plate of a machine. */
+export const plateRead = (machine: string, type: string, serial: string, at: number) =>
+  made(
+    "plate-read",
+    "",
+    text("machine", machine),
+    text("type", type),
+    ...(serial === "" ? [] : [text("serial", serial)]),
+    moment(at),
+  );
+
+/** How much of a product lies in stock. */
+export const stockCounted = (chemical: string, amount: number, unit: string) =>
+  made("stock-counted", "", text("chemical", chemical), { name: "amount", value: amount, unit });
+
 export const outOfUse = (machine: string, out: boolean, why: string, at: number) =>
   made(
     "out-of-use",

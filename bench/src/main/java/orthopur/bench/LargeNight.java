@@ -171,6 +171,7 @@ public final class LargeNight {
                 1,
                 1,
                 null,
+                null,
                 null);
     }
 

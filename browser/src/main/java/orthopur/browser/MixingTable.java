@@ -74,7 +74,8 @@ public final class MixingTable {
                 0,
                 0,
                 null,
-                life(t, usual));
+                life(t, usual),
+                null);
     }
 
     /** What its label says; a pack that does not tell means it where it is not the usual. */

@@ -1,5 +1,6 @@
 package orthopur.chemical;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -16,7 +17,9 @@ import org.jspecify.annotations.Nullable;
  * @param shelfLifeDays from delivery
  * @param foodGrade what a lubricant may touch; null means it is not food-grade
  * @param solutionLife how long a mixed solution may be used; null where the label does not say
+ * @param reorder when it has to be ordered; null where the site has not said
  */
+@RecordBuilder
 public record Chemical(
         String id,
         String name,
@@ -31,7 +34,18 @@ public record Chemical(
         double pricePerLitre,
         int shelfLifeDays,
         @Nullable FoodGrade foodGrade,
-        @Nullable Duration solutionLife) {
+        @Nullable Duration solutionLife,
+        @Nullable Reorder reorder)
+        implements ChemicalBuilder.With {
+
+    /**
+     * When a product has to be ordered.
+     *
+     * @param amount as few as are left when it is ordered
+     * @param unit one in which stock is counted: L, kg or pieces
+     * @param leadDays until an order is here, days; null where nobody has said
+     */
+    public record Reorder(double amount, String unit, @Nullable Integer leadDays) {}
 
     /** What a lubricant may touch. */
     public enum FoodGrade {
@@ -50,20 +64,6 @@ public record Chemical(
 
     /** The same product as it would be without a registration. */
     public Chemical unregistered() {
-        return new Chemical(
-                id,
-                name,
-                kind,
-                null,
-                stock,
-                label,
-                uses,
-                organisms,
-                ppe,
-                neverWith,
-                pricePerLitre,
-                shelfLifeDays,
-                foodGrade,
-                solutionLife);
+        return withRegistration(null);
     }
 }

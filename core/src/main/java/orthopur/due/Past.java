@@ -7,14 +7,14 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
-/** What is known up to a moment, by machine and by task, each in order of time. */
+/** What is known up to a moment, by machine and by task. Only what is asked for is put in order. */
 final class Past {
     private final Instant moment;
     private final Map<String, Known.Machine> machines = new HashMap<>();
-    private final Map<String, List<Known.Done>> done;
+    private final Map<String, Instant> finished = new HashMap<>();
+    private final Map<String, Instant> begun = new HashMap<>();
     private final Map<String, List<Known.Use>> uses;
     private final Map<String, List<Known.Count>> counts;
     private final Map<String, List<Known.Seen>> signs;
@@ -24,17 +24,19 @@ final class Past {
     Past(Known known, Instant moment) {
         this.moment = moment;
         known.machines().forEach(m -> machines.put(m.code(), m));
-        done = by(known.done(), Known.Done::task, Past::moved);
+        for (Known.Done d : known.done()) {
+            Instant end = d.finished();
+            Map<String, Instant> newest = end == null ? begun : finished;
+            Instant at = end == null ? d.begun() : end;
+            if (at != null && !at.isAfter(moment)) {
+                newest.merge(d.task(), at, (a, b) -> b.isAfter(a) ? b : a);
+            }
+        }
         uses = by(known.uses(), Known.Use::machine, Known.Use::from);
         counts = by(known.counts(), c -> key(c.machine(), c.counter()), Known.Count::at);
         signs = by(known.signs(), s -> key(s.machine(), s.sign()), Known.Seen::at);
         events = by(known.events(), e -> key(e.machine(), e.event()), Known.Happened::at);
         missed = by(known.missed(), Known.Missed::task, Known.Missed::at);
-    }
-
-    private static Instant moved(Known.Done d) {
-        return Objects.requireNonNullElse(
-                d.finished(), Objects.requireNonNullElse(d.begun(), Instant.MIN));
     }
 
     private static String key(String machine, String what) {
@@ -52,7 +54,6 @@ final class Past {
                 map.computeIfAbsent(key.apply(t), k -> new ArrayList<>()).add(t);
             }
         }
-        map.values().forEach(l -> l.sort(Comparator.comparing(at)));
         return map;
     }
 
@@ -70,27 +71,14 @@ final class Past {
 
     /** When a task was last finished; null where it never was. */
     @Nullable Instant finished(String task) {
-        Instant last = null;
-        for (Known.Done d : done.getOrDefault(task, List.of())) {
-            if (d.finished() != null && (last == null || d.finished().isAfter(last))) {
-                last = d.finished();
-            }
-        }
-        return last;
+        return finished.get(task);
     }
 
     /** When it was begun, where it is not finished since. */
     @Nullable Instant begun(String task) {
-        Instant last = finished(task);
-        Instant open = null;
-        for (Known.Done d : done.getOrDefault(task, List.of())) {
-            if (d.finished() == null
-                    && d.begun() != null
-                    && (last == null || d.begun().isAfter(last))) {
-                open = d.begun();
-            }
-        }
-        return open;
+        Instant last = finished.get(task);
+        Instant open = begun.get(task);
+        return open == null || last != null && !open.isAfter(last) ? null : open;
     }
 
     /** Whether the uses of a machine are entered at all. */
@@ -112,6 +100,7 @@ final class Past {
             Instant from = since != null && u.from().isBefore(since) ? since : u.from();
             all.add(new Known.Use(u.machine(), from, to));
         }
+        all.sort(Comparator.comparing(Known.Use::from));
         return all;
     }
 
@@ -125,7 +114,11 @@ final class Past {
     }
 
     List<Known.Count> counts(@Nullable String machine, String counter) {
-        return machine == null ? List.of() : counts.getOrDefault(key(machine, counter), List.of());
+        return machine == null
+                ? List.of()
+                : counts.getOrDefault(key(machine, counter), List.of()).stream()
+                        .sorted(Comparator.comparing(Known.Count::at))
+                        .toList();
     }
 
     /**
@@ -144,6 +137,7 @@ final class Past {
     List<Known.Seen> seen(@Nullable String machine, String sign, @Nullable Instant since) {
         return signs.getOrDefault(key(machine == null ? "" : machine, sign), List.of()).stream()
                 .filter(s -> since == null || s.at().isAfter(since))
+                .sorted(Comparator.comparing(Known.Seen::at))
                 .toList();
     }
 
@@ -152,7 +146,7 @@ final class Past {
         return events.getOrDefault(key(machine == null ? "" : machine, event), List.of()).stream()
                 .map(Known.Happened::at)
                 .filter(at -> since == null || at.isAfter(since))
-                .findFirst()
+                .min(Comparator.naturalOrder())
                 .orElse(null);
     }
 
@@ -160,7 +154,7 @@ final class Past {
     Known.@Nullable Missed missed(String task, @Nullable Instant after) {
         return missed.getOrDefault(task, List.of()).stream()
                 .filter(m -> after == null || !m.at().isBefore(after))
-                .reduce((a, b) -> b)
+                .reduce((a, b) -> b.at().isBefore(a.at()) ? a : b)
                 .orElse(null);
     }
 }

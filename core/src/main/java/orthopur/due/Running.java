@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.MachineSheet;
+import orthopur.quantity.Show;
 import orthopur.rulebook.RuleBook;
 import orthopur.sitestream.Shelf;
 import orthopur.sitestream.SiteEntry;
@@ -16,7 +17,7 @@ import orthopur.text.Text;
 /**
  * Something that runs out: how long, and what has to be done when it has.
  *
- * @param rule that speaks once it has run out
+ * @param rule that speaks once it has run out; empty where none does
  * @param subject code of the machine, or id of the vessel
  * @param end when it runs out; null where nobody has written down until when, so that it has
  * @param used whether the machine is in use although it has
@@ -38,7 +39,11 @@ public record Running(
         /** Lines since they were cleaned (F6). */
         LINES,
         /** A mixed solution. */
-        SOLUTION
+        SOLUTION,
+        /** A setting that is off, or let run so for a while. */
+        SETTING,
+        /** A data plate that is not the one of the sheet. */
+        PLATE
     }
 
     /** Whether it has run out at a moment. */
@@ -49,12 +54,15 @@ public record Running(
     /**
      * Everything that runs, soonest first. The clock on food that touches a machine is not among
      * it: that one is told by the standing of the machine.
+     *
+     * @param cleans the procedures in force that run a cleaner through the lines of a machine
      */
     public static List<Running> at(
             Known known,
             List<MachineSheet> sheets,
             SiteState state,
             RuleBook book,
+            List<LineClean> cleans,
             Instant moment) {
         Past past = new Past(known, moment);
         List<Running> all = new ArrayList<>();
@@ -66,8 +74,11 @@ public record Running(
                     stands(s, past, clean, book, moment, all);
                     lines(s, clean, book, all);
                 }
+                acid(s, past, cleans, book, all);
             }
         }
+        settings(sheets, state, moment, all);
+        plates(sheets, state, all);
         for (Shelf.Solution x : Shelf.of(state)) {
             Long until = x.until();
             if (until != null && x.emptiedAt() == null) {
@@ -177,5 +188,113 @@ public record Running(
                                     "running.clean-lines",
                                     "clean the lines before the next pour")));
         }
+    }
+
+    /** Alkali takes the product off and leaves the scale, which only an acid takes off. */
+    private static void acid(
+            MachineSheet s,
+            Past past,
+            List<LineClean> cleans,
+            RuleBook book,
+            List<Running> all) {
+        List<LineClean> own = cleans.stream().filter(c -> c.machine().equals(s.code())).toList();
+        if (own.stream().noneMatch(c -> c.by() == LineClean.By.ALKALI)) {
+            return;
+        }
+        Instant last =
+                own.stream()
+                        .filter(c -> c.by() == LineClean.By.ACID)
+                        .map(c -> past.finished(c.procedure()))
+                        .filter(x -> x != null)
+                        .max(Comparator.naturalOrder())
+                        .orElse(null);
+        all.add(
+                new Running(
+                        Kind.LINES,
+                        "F6",
+                        s.code(),
+                        last == null
+                                ? null
+                                : last.plus(
+                                        Duration.ofDays((long) book.number("line.acid-days"))),
+                        false,
+                        last == null
+                                ? Text.of(
+                                        "running.no-acid",
+                                        "lines cleaned with alkali only; no acid is on record")
+                                : Text.of("running.acid", "lines since an acid ran through them"),
+                        Text.of("running.run-acid", "run an acid through the lines")));
+    }
+
+    private static void settings(
+            List<MachineSheet> sheets, SiteState state, Instant moment, List<Running> all) {
+        for (PartsAndSettings.Read r : PartsAndSettings.settings(sheets, state, moment)) {
+            SiteEntry.SettingLetRun let = r.letRun();
+            Double read = r.read();
+            if (read == null || !r.off() && !r.madeUpFor(moment)) {
+                continue;
+            }
+            String unit = r.setting().unit() == null ? "" : " " + r.setting().unit();
+            boolean runs = let != null && !r.off();
+            boolean ended = let != null && r.off() && moment.toEpochMilli() >= let.until();
+            all.add(
+                    new Running(
+                            Kind.SETTING,
+                            "",
+                            r.machine(),
+                            let != null && (runs || ended)
+                                    ? Instant.ofEpochMilli(let.until())
+                                    : null,
+                            false,
+                            let != null && runs
+                                    ? Text.of(
+                                            "running.let-run",
+                                            "{0} reads {1} and is let run so by {2} ({3})",
+                                            r.setting().name(),
+                                            Show.number(read) + unit,
+                                            let.owner(),
+                                            let.why())
+                                    : Text.of(
+                                            "running.setting-off",
+                                            "{0} reads {1}, approved is {2}",
+                                            r.setting().name(),
+                                            Show.number(read) + unit,
+                                            PartsAndSettings.approved(r.setting())),
+                            Text.of(
+                                    "running.set-back",
+                                    "set it back to {0}",
+                                    PartsAndSettings.approved(r.setting()))));
+        }
+    }
+
+    private static void plates(List<MachineSheet> sheets, SiteState state, List<Running> all) {
+        for (PartsAndSettings.Plate p : PartsAndSettings.plates(sheets, state)) {
+            SiteEntry.PlateRead read = p.read();
+            if (read != null && p.differs() && p.sheet() != null) {
+                all.add(
+                        new Running(
+                                Kind.PLATE,
+                                "",
+                                p.machine(),
+                                null,
+                                false,
+                                Text.of(
+                                        "running.plate",
+                                        "the plate reads {0}, the sheet is of {1}",
+                                        stamped(read.type(), read.serial()),
+                                        stamped(
+                                                p.sheet().type(),
+                                                p.sheet().serial() == null
+                                                        ? ""
+                                                        : p.sheet().serial())),
+                                Text.of(
+                                        "running.other-machine",
+                                        "what is written for it may be of another machine: compare the sheet before it is cleaned by it")));
+            }
+        }
+    }
+
+    private static String stamped(String type, String serial) {
+        return serial.isEmpty() ? type : type + ", " + serial;
     }
 }

@@ -39,12 +39,20 @@ public final class SiteKnown {
     public record Round(String procedure, Instant began, @Nullable Instant handedOver) {}
 
     /**
+     * Somebody who cleans, and when they were last trained at a machine.
+     *
+     * @param person stable id
+     */
+    public record Trained(String person, String name, Instant at) {}
+
+    /**
      * All of it.
      *
      * @param clocks how long each machine may be used from the first touch of food on; none where
      *     the 4 hours hold
      * @param uses from the beginning of production on a machine to the clean that ended it
      * @param checkDays for how many days a check of an instrument with a display holds
+     * @param trainingDays for how many days training holds
      */
     public static Known of(
             SiteDays days,
@@ -55,6 +63,8 @@ public final class SiteKnown {
             List<Known.Use> uses,
             List<Instrument> instruments,
             int checkDays,
+            List<Trained> trained,
+            int trainingDays,
             SiteState state) {
         List<Task> tasks = new ArrayList<>();
         List<Known.Machine> machines = new ArrayList<>();
@@ -95,6 +105,20 @@ public final class SiteKnown {
                                 null,
                                 null));
             }
+        }
+        for (Trained t : trained) {
+            String id = SiteEntry.TaskDone.TRAINING + t.person();
+            tasks.add(
+                    new Task(
+                            id,
+                            null,
+                            t.name(),
+                            days(trainingDays),
+                            null,
+                            Task.Risk.PEOPLE,
+                            null,
+                            null));
+            done.add(new Known.Done(id, null, t.at()));
         }
         rounds.forEach(r -> done.add(new Known.Done(r.procedure(), r.began(), r.handedOver())));
         List<Known.Count> counts = new ArrayList<>();
@@ -198,6 +222,9 @@ public final class SiteKnown {
 
     /** What a task is about, out of its id. */
     public static Kind kindOf(String task) {
+        if (task.startsWith(SiteEntry.TaskDone.TRAINING)) {
+            return Kind.TRAINING;
+        }
         return task.startsWith(CHECK)
                 ? Kind.CHECK
                 : task.contains(UPKEEP) ? Kind.UPKEEP : task.contains(KIT) ? Kind.KIT : Kind.CLEAN;
@@ -210,6 +237,8 @@ public final class SiteKnown {
         /** Wear parts that are replaced. */
         KIT,
         /** An instrument that is held to a standard. */
-        CHECK
+        CHECK,
+        /** Somebody's training that is gone through again; the task is named after them. */
+        TRAINING
     }
 }

@@ -443,6 +443,18 @@ public final class PublicCodes {
                                 "d",
                                 "default of this program; the maker's interval comes first"),
                         f(
+                                "line.acid-days",
+                                "Product lines that are cleaned with alkali: an acid at least every",
+                                92,
+                                "d",
+                                "default of this program, each quarter; the maker's interval comes first"),
+                        f(
+                                "training.days",
+                                "Training at the machines: gone through again every",
+                                365,
+                                "d",
+                                "default of this program; lockout is gone through yearly, 29 CFR 1910.147(c)(6)"),
+                        f(
                                 "stock.fade.chlorine",
                                 "Hypochlorite concentrate kept at 20 °C: loses in a week",
                                 1,

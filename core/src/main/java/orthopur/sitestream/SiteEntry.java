@@ -238,6 +238,9 @@ public sealed interface SiteEntry {
      * @param at epoch milliseconds by the device
      */
     record TaskDone(String task, long at) implements SiteEntry {
+        /** How the task begins with which the training of a person is refreshed. */
+        public static final String TRAINING = "training/";
+
         @Override
         public String about() {
             return "task-done/" + task;
@@ -341,6 +344,51 @@ public sealed interface SiteEntry {
     }
 
     /**
+     * A setting runs at another value than was approved, for a while: something is made up for
+     * until it is mended.
+     *
+     * @param setting id in the sheet
+     * @param value at which it runs until then
+     * @param unit in which the sheet states it; "1" for a plain number
+     * @param owner who answers for it
+     * @param why what is made up for
+     * @param until epoch milliseconds
+     * @param at epoch milliseconds by the device
+     */
+    record SettingLetRun(
+            String machine,
+            String setting,
+            double value,
+            String unit,
+            String owner,
+            String why,
+            long until,
+            long at)
+            implements SiteEntry {
+        /** The longest that something is made up for instead of mended, days. */
+        public static final int MOST_DAYS = 92;
+
+        @Override
+        public String about() {
+            return "let-run/" + machine + "/" + setting;
+        }
+    }
+
+    /**
+     * The data plate was read at the machine.
+     *
+     * @param type as stamped
+     * @param serial as stamped; empty where the plate has none
+     * @param at epoch milliseconds by the device
+     */
+    record PlateRead(String machine, String type, String serial, long at) implements SiteEntry {
+        @Override
+        public String about() {
+            return "plate/" + machine;
+        }
+    }
+
+    /**
      * Something was said about a night that its plan has to follow.
      *
      * @param night day of the site on which it begins, as 2026-11-29
@@ -422,6 +470,8 @@ public sealed interface SiteEntry {
             case SignSeen e -> false;
             case EventSaid e -> false;
             case KitFitted e -> false;
+            case PlateRead e -> false;
+            case SettingLetRun e -> false;
             case NightSaid e -> false;
             default -> true;
         };
@@ -438,6 +488,8 @@ public sealed interface SiteEntry {
             case OutOfUse e -> e.at();
             case KitFitted e -> e.at();
             case SettingRead e -> e.at();
+            case SettingLetRun e -> e.at();
+            case PlateRead e -> e.at();
             case TroubleCured e -> e.at();
             case NightSaid e -> e.at();
             case ContainerOpened e -> e.delivered();
@@ -602,6 +654,25 @@ public sealed interface SiteEntry {
                         f.add(number("at", e.at(), "ms"));
                         yield "setting-read";
                     }
+                    case SettingLetRun e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("setting", e.setting()));
+                        f.add(number("value", e.value(), e.unit()));
+                        f.add(text("owner", e.owner()));
+                        f.add(text("why", e.why()));
+                        f.add(number("until", e.until(), "ms"));
+                        f.add(number("at", e.at(), "ms"));
+                        yield "setting-let-run";
+                    }
+                    case PlateRead e -> {
+                        f.add(text("machine", e.machine()));
+                        f.add(text("type", e.type()));
+                        if (!e.serial().isEmpty()) {
+                            f.add(text("serial", e.serial()));
+                        }
+                        f.add(number("at", e.at(), "ms"));
+                        yield "plate-read";
+                    }
                     case NightSaid e -> {
                         f.add(text("night", e.night()));
                         f.add(text("what", e.what()));
@@ -745,6 +816,22 @@ public sealed interface SiteEntry {
                             f.text("setting"),
                             f.value("value", unit(f)),
                             unit(f),
+                            at(f));
+            case "setting-let-run" ->
+                    new SettingLetRun(
+                            f.text("machine"),
+                            f.text("setting"),
+                            f.value("value", unit(f)),
+                            unit(f),
+                            f.text("owner"),
+                            f.text("why"),
+                            (long) f.value("until", "ms"),
+                            at(f));
+            case "plate-read" ->
+                    new PlateRead(
+                            f.text("machine"),
+                            f.text("type"),
+                            f.find("serial").isEmpty() ? "" : f.text("serial"),
                             at(f));
             case "night-said" ->
                     new NightSaid(

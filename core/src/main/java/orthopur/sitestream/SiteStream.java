@@ -84,6 +84,10 @@ public final class SiteStream {
                     case SiteEntry.NightSaid e
                             when e.what().equals("accepted") || e.what().equals("handed-over") ->
                             actor.role().releases() || e.of().equals(actor.person());
+                    case SiteEntry.SettingLetRun e -> actor.role().releases();
+                    // Nobody says of themselves that they know it.
+                    case SiteEntry.TaskDone e when e.task().startsWith(SiteEntry.TaskDone.TRAINING) ->
+                            actor.role().releases();
                     // Anybody may stop a machine; who says that it may run again answers for it.
                     case SiteEntry.OutOfUse e when !e.out() -> actor.role().releases();
                     default -> actor.role().carriesOut() || actor.role().releases();
@@ -94,6 +98,8 @@ public final class SiteStream {
                     actor.name(),
                     entry instanceof SiteEntry.TaskLetGo
                                     || entry instanceof SiteEntry.OutOfUse
+                                    || entry instanceof SiteEntry.SettingLetRun
+                                    || entry instanceof SiteEntry.TaskDone
                                     || entry instanceof SiteEntry.NightSaid
                             ? "supervisors and quality"
                             : "crew and supervisors");
@@ -247,6 +253,26 @@ public final class SiteStream {
                 named("machine", e.machine());
                 named("setting", e.setting());
                 within("value", e.value(), -MOST_COUNT, MOST_COUNT, e.unit());
+            }
+            case SiteEntry.SettingLetRun e -> {
+                named("machine", e.machine());
+                named("setting", e.setting());
+                within("value", e.value(), -MOST_COUNT, MOST_COUNT, e.unit());
+                named("owner", e.owner());
+                named("why", e.why());
+                double days = (e.until() - e.at()) / 86_400_000.0;
+                if (days <= 0 || days > SiteEntry.SettingLetRun.MOST_DAYS) {
+                    throw new OutOfRange(
+                            "until",
+                            java.time.Instant.ofEpochMilli(e.until()).toString(),
+                            "after now, within "
+                                    + SiteEntry.SettingLetRun.MOST_DAYS
+                                    + " days");
+                }
+            }
+            case SiteEntry.PlateRead e -> {
+                named("machine", e.machine());
+                named("type", e.type());
             }
             case SiteEntry.NightSaid e -> {
                 if (!e.night().matches("\\d{4}-\\d{2}-\\d{2}")) {

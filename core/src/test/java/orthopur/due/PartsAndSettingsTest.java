@@ -3,6 +3,7 @@ package orthopur.due;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Duration;
@@ -14,13 +15,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.jspecify.annotations.Nullable;
+import orthopur.chemical.Chemical.Reorder;
 import orthopur.due.PartsAndSettings.Part;
+import orthopur.due.PartsAndSettings.Product;
 import orthopur.due.PartsAndSettings.Stock;
 import orthopur.machine.Interval;
+import orthopur.machine.DataPlate;
 import orthopur.machine.Kit;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Setting;
 import orthopur.round.Actor;
+import orthopur.quantity.OutOfRange;
+import orthopur.round.Refused;
 import orthopur.round.Role;
 import orthopur.sitestream.SiteEntry;
 import orthopur.sitestream.SiteState;
@@ -67,6 +74,8 @@ class PartsAndSettingsTest {
                         List.of(),
                         List.of(),
                         30,
+                        List.of(),
+                        365,
                         site.state());
         return PartsAndSettings.parts(
                 List.of(sheet), DueList.at(known, NOW), site.state(), DAYS, NOW);
@@ -127,9 +136,8 @@ class PartsAndSettingsTest {
 
     @Test
     void aSettingIsOffBeyondItsToleranceAndInAnotherUnit() {
-        Setting heat = new Setting("heat", "Heat", 230, "°C", 5, "display");
         Setting belt = new Setting("belt", "Belt", 60, null, 0, null);
-        MachineSheet sheet = sheet(List.of(), List.of(heat, belt));
+        MachineSheet sheet = sheet(List.of(), List.of(HEAT, belt));
         assertFalse(read(sheet, 0).off());
         assertNull(read(sheet, 0).read());
         setting("heat", 225, "°C", 3);
@@ -144,8 +152,95 @@ class PartsAndSettingsTest {
         setting("belt", 61, "", 0);
         assertTrue(named(sheet, "belt").off());
         assertEquals("Maren", named(sheet, "belt").who());
-        assertEquals("230 °C ± 5 °C", PartsAndSettings.approved(heat));
+        assertEquals("230 °C ± 5 °C", PartsAndSettings.approved(HEAT));
         assertEquals("60", PartsAndSettings.approved(belt));
+    }
+
+    private static final Setting HEAT = new Setting("heat", "Heat", 230, "°C", 5, "display");
+    private static final Actor ILSE = new Actor("Ilse", "1", Role.SUPERVISOR, false);
+
+    private void letRun(Actor who, double value, int untilDays) {
+        site.accept(
+                new SiteEntry.SettingLetRun(
+                        "M",
+                        "heat",
+                        value,
+                        "°C",
+                        "Pell",
+                        "left burner is weak",
+                        ago(-untilDays).toEpochMilli(),
+                        ago(4).toEpochMilli()),
+                ago(4).toEpochMilli(),
+                who);
+    }
+
+    /** Something is made up for by somebody who answers for it, until a day; never for good. */
+    @Test
+    void whatIsLetRunIsNotOffUntilItsDayAndAtItsValueOnly() {
+        MachineSheet sheet = sheet(List.of(), List.of(HEAT));
+        setting("heat", 245, "°C", 5);
+        letRun(ILSE, 243, 3);
+        assertFalse(named(sheet, "heat").off());
+        assertTrue(named(sheet, "heat").madeUpFor(NOW));
+        PartsAndSettings.Read later =
+                PartsAndSettings.settings(List.of(sheet), site.state(), ago(-3)).getFirst();
+        assertTrue(later.off());
+        assertFalse(later.madeUpFor(ago(-3)));
+        setting("heat", 249, "°C", 1);
+        assertTrue(named(sheet, "heat").off());
+        setting("heat", 230, "°C", 0);
+        assertFalse(named(sheet, "heat").off() || named(sheet, "heat").madeUpFor(NOW));
+    }
+
+    @Test
+    void nobodyLetsASettingRunForGoodOrWithoutAnsweringForIt() {
+        assertThrows(Refused.class, () -> letRun(MAREN, 243, 3));
+        assertThrows(OutOfRange.class, () -> letRun(ILSE, 243, 200));
+        assertThrows(OutOfRange.class, () -> letRun(ILSE, 243, -5));
+    }
+
+    private Product product(@Nullable Reorder reorder) {
+        return PartsAndSettings.products(List.of(Bench.DETERGENT.withReorder(reorder)), site.state())
+                .getFirst();
+    }
+
+    @Test
+    void aProductIsOrderedAtItsPointAndWhatNobodySaidIsNotEnough() {
+        Reorder at10 = new Reorder(10, "L", 5);
+        assertEquals(Stock.NOT_COUNTED, product(at10).stock());
+        enter(new SiteEntry.StockCounted(Bench.DETERGENT.id(), 11, "L"), ago(3));
+        assertEquals(Stock.ENOUGH, product(at10).stock());
+        assertEquals(Stock.NOT_COUNTED, product(null).stock());
+        assertEquals(Stock.NOT_COUNTED, product(new Reorder(10, "kg", null)).stock());
+        enter(new SiteEntry.StockCounted(Bench.DETERGENT.id(), 10, "L"), ago(2));
+        assertEquals(Stock.ORDER, product(at10).stock());
+        enter(new SiteEntry.StockCounted(Bench.DETERGENT.id(), 0, "L"), ago(1));
+        assertEquals(Stock.TOO_LATE, product(null).stock());
+    }
+
+    private static MachineSheet plated(String code, @Nullable String serial) {
+        return sheet(List.of(), List.of())
+                .withCode(code)
+                .withDataPlate(new DataPlate("DS-2 B", serial, null, null, null, null));
+    }
+
+    private PartsAndSettings.Plate plate(MachineSheet... sheets) {
+        return PartsAndSettings.plates(List.of(sheets), site.state()).getFirst();
+    }
+
+    @Test
+    void aPlateIsComparedAsItIsStamped() {
+        MachineSheet m = plated("M", "0417");
+        assertFalse(plate(m).differs());
+        enter(new SiteEntry.PlateRead("M", "ds2-b", "04 17", ago(3).toEpochMilli()), ago(3));
+        assertFalse(plate(m).differs());
+        assertFalse(plate(plated("M", null)).differs());
+        enter(new SiteEntry.PlateRead("M", "DS-2 B", "0418", ago(2).toEpochMilli()), ago(2));
+        assertTrue(plate(m).differs());
+        enter(new SiteEntry.PlateRead("M", "DS-2 C", "", ago(1).toEpochMilli()), ago(1));
+        assertTrue(plate(plated("M", null)).differs());
+        assertEquals("N", plate(m, plated("N", "04-17")).twin());
+        assertNull(plate(plated("M", null), plated("N", null)).twin());
     }
 
     private void setting(String id, double value, String unit, int daysAgo) {
@@ -154,11 +249,11 @@ class PartsAndSettingsTest {
     }
 
     private PartsAndSettings.Read read(MachineSheet sheet, int n) {
-        return PartsAndSettings.settings(List.of(sheet), site.state()).get(n);
+        return PartsAndSettings.settings(List.of(sheet), site.state(), NOW).get(n);
     }
 
     private PartsAndSettings.Read named(MachineSheet sheet, String id) {
-        return PartsAndSettings.settings(List.of(sheet), site.state()).stream()
+        return PartsAndSettings.settings(List.of(sheet), site.state(), NOW).stream()
                 .filter(r -> r.setting().id().equals(id))
                 .findFirst()
                 .orElseThrow();

@@ -11,8 +11,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import orthopur.machine.DataPlate;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.Setting;
 import orthopur.round.Actor;
 import orthopur.round.Role;
 import orthopur.rulebook.PublicCodes;
@@ -29,6 +31,7 @@ class RunningTest {
 
     private final SiteStream site = new SiteStream(SiteState.NOTHING);
     private final List<Known.Use> uses = new ArrayList<>();
+    private final List<LineClean> cleans = new ArrayList<>();
 
     private List<Running> after(MachineSheet sheet, Duration since) {
         Task daily =
@@ -57,7 +60,12 @@ class RunningTest {
                         List.of(),
                         List.of());
         return Running.at(
-                known, List.of(sheet), site.state(), PublicCodes.book(), CLEAN.plus(since));
+                known,
+                List.of(sheet),
+                site.state(),
+                PublicCodes.book(),
+                cleans,
+                CLEAN.plus(since));
     }
 
     private static Instant hours(int h) {
@@ -117,5 +125,62 @@ class RunningTest {
                 after(SHEET, Duration.ofHours(5)).stream()
                         .filter(r -> r.kind() == Running.Kind.KEPT)
                         .count());
+    }
+
+    private List<Running> of(Running.Kind kind, MachineSheet sheet, int hours) {
+        return after(sheet, Duration.ofHours(hours)).stream()
+                .filter(r -> r.kind() == kind)
+                .toList();
+    }
+
+    /** Alkali leaves the scale; where nothing but acid ever ran there is none to take off. */
+    @Test
+    void linesThatAreCleanedWithAlkaliWantAnAcidEachQuarter() {
+        assertEquals(List.of(), of(Running.Kind.LINES, SHEET, 5));
+        cleans.add(new LineClean(SHEET.code(), "night", LineClean.By.ALKALI));
+        Running never = of(Running.Kind.LINES, SHEET, 5).getFirst();
+        assertTrue(never.over(hours(5)));
+        assertEquals("F6", never.rule());
+        cleans.add(new LineClean(SHEET.code(), "daily", LineClean.By.ACID));
+        Running then = of(Running.Kind.LINES, SHEET, 5).getFirst();
+        assertEquals(CLEAN.plus(Duration.ofDays(92)), then.end());
+    }
+
+    @Test
+    void aSettingThatIsOffIsToldAndWhatIsLetRunHasItsEnd() {
+        MachineSheet sheet =
+                SHEET.withSettings(List.of(new Setting("heat", "Heat", 230, "°C", 5, null)));
+        long at = CLEAN.toEpochMilli();
+        site.accept(new SiteEntry.SettingRead(sheet.code(), "heat", 244, "°C", at), at, MAREN);
+        Running off = of(Running.Kind.SETTING, sheet, 1).getFirst();
+        assertTrue(off.over(hours(1)));
+        assertTrue(off.then().toString().contains("230 °C ± 5 °C"), off.then().toString());
+        site.accept(
+                new SiteEntry.SettingLetRun(
+                        sheet.code(),
+                        "heat",
+                        244,
+                        "°C",
+                        "Pell",
+                        "burner",
+                        hours(48).toEpochMilli(),
+                        at),
+                at,
+                new Actor("Ilse", "1", Role.SUPERVISOR, false));
+        Running let = of(Running.Kind.SETTING, sheet, 1).getFirst();
+        assertEquals(hours(48), let.end());
+        assertFalse(let.over(hours(1)));
+        assertTrue(of(Running.Kind.SETTING, sheet, 50).getFirst().over(hours(50)));
+    }
+
+    @Test
+    void anotherMachineThanTheSheetDescribesIsTold() {
+        MachineSheet sheet =
+                SHEET.withDataPlate(new DataPlate("DS-2", "0417", null, null, null, null));
+        long at = CLEAN.toEpochMilli();
+        site.accept(new SiteEntry.PlateRead(sheet.code(), "DS-2", "0417", at), at, MAREN);
+        assertEquals(List.of(), of(Running.Kind.PLATE, sheet, 1));
+        site.accept(new SiteEntry.PlateRead(sheet.code(), "DS-2", "0999", at), at, MAREN);
+        assertTrue(of(Running.Kind.PLATE, sheet, 1).getFirst().over(hours(1)));
     }
 }

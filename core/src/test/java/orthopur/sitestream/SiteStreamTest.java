@@ -37,6 +37,10 @@ class SiteStreamTest {
                     new SiteEntry.OutOfUse("QK-SL1", true, "guard broken", 1_000),
                     new SiteEntry.KitFitted("QK-DS1", "seals", 1_000),
                     new SiteEntry.SettingRead("QK-OV1", "left", 228, "°C", 1_000),
+                    new SiteEntry.SettingLetRun(
+                            "QK-OV1", "left", 240, "°C", "Pell", "burner", 90_000, 1_000),
+                    new SiteEntry.PlateRead("QK-OV1", "TO 1200", "0417", 1_000),
+                    new SiteEntry.PlateRead("QK-OV1", "TO 1200", "", 1_000),
                     new SiteEntry.NightSaid("2026-11-29", "late", "7", 60, null, false, 1_000),
                     new SiteEntry.NightSaid(
                             "2026-11-29", "no-hot-water", "", 120, null, true, 1_000),

@@ -445,6 +445,7 @@ public final class Bench {
                 1,
                 100,
                 null,
+                null,
                 null);
     }
 

@@ -2,8 +2,10 @@ package orthopur.formats;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,6 +20,7 @@ import orthopur.due.Task;
 import orthopur.machine.Frequency;
 import orthopur.machine.MachineSheet;
 import orthopur.round.Actor;
+import orthopur.round.Refused;
 import orthopur.round.Role;
 import orthopur.sitestream.SiteEntry;
 import orthopur.sitestream.SiteState;
@@ -67,6 +70,10 @@ class SiteKnownTest {
                         uses,
                         DemoSite.SITE.instruments(),
                         30,
+                        List.of(
+                                new SiteKnown.Trained(
+                                        "3", "Tobiah Renn", NOW.minus(Duration.ofDays(366)))),
+                        365,
                         stream.state()),
                 NOW);
     }
@@ -100,6 +107,18 @@ class SiteKnownTest {
         rounds.clear();
         rounds.add(new SiteKnown.Round("qk-ov1-weekly", NOW.minusSeconds(7200), null));
         assertEquals(State.DUE, of("qk-ov1-daily").state());
+    }
+
+    /** Nobody says of themselves that they know it. */
+    @Test
+    void trainingIsGoneThroughAgainAndASupervisorOrQualitySaysSo() {
+        assertEquals(SiteKnown.Kind.TRAINING, SiteKnown.kindOf("training/3"));
+        assertEquals(State.LATE, of("training/3").state());
+        SiteEntry again = new SiteEntry.TaskDone("training/3", NOW.toEpochMilli());
+        Actor crew = new Actor("Tobiah Renn", "3", Role.CREW, false);
+        assertThrows(Refused.class, () -> stream.accept(again, NOW.toEpochMilli(), crew));
+        said(again);
+        assertEquals(State.DONE, of("training/3").state());
     }
 
     @Test

@@ -21,6 +21,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import orthopur.machine.DataPlate;
+import orthopur.machine.Interval;
+import orthopur.machine.Kit;
+import orthopur.machine.MachineSheet;
+import orthopur.machine.Upkeep;
 import orthopur.procedure.Step;
 import orthopur.round.Actor;
 import orthopur.round.Cleaner;
@@ -33,6 +38,7 @@ import orthopur.roundpack.RoundPack;
 import orthopur.server.floor.PlayedRounds;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.SiteEntries;
+import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
@@ -71,6 +77,7 @@ class DemoNights {
     private final Accounts accounts;
     private final Procedures procedures;
     private final Board board;
+    private final Sheets sheets;
     private final SiteClock clock;
     private final TransactionTemplate transaction;
     private final Random random = new Random(SEED);
@@ -83,6 +90,7 @@ class DemoNights {
             Accounts accounts,
             Procedures procedures,
             Board board,
+            Sheets sheets,
             SiteClock clock,
             TransactionTemplate transaction) {
         this.rounds = rounds;
@@ -90,6 +98,7 @@ class DemoNights {
         this.accounts = accounts;
         this.procedures = procedures;
         this.board = board;
+        this.sheets = sheets;
         this.clock = clock;
         this.transaction = transaction;
     }
@@ -171,6 +180,12 @@ class DemoNights {
         switch (days) {
             case 88 -> enter(ilse, now -> new SiteEntry.KitFitted("QK-DS1", "seals", now));
             case 33 -> enter(ilse, now -> new SiteEntry.KitFitted("QK-DS1", "blades", now));
+            case 60 -> plates();
+            case 9 -> warmBucket(days);
+            case 1 -> {
+                upkeepSoFar();
+                kitsSoFar();
+            }
             case 21 ->
                     enter(
                             maren,
@@ -198,6 +213,18 @@ class DemoNights {
                     now -> new SiteEntry.SettingRead("QK-OV1", "temperature", shown, "°C", now));
         }
         if (days == 3) {
+            enter(
+                    ilse,
+                    now ->
+                            new SiteEntry.SettingLetRun(
+                                    "QK-OV1",
+                                    "temperature",
+                                    223.6,
+                                    "°C",
+                                    "Pell Okonjo",
+                                    "a burner is weak, the fitter comes next week",
+                                    now + 10 * 24 * 60 * MINUTE,
+                                    now));
             // A busy Friday: nobody cleaned the slicer between one and nine.
             clock.standAt(at(days, LocalTime.of(13, 0)));
             board.use("QK-SL1", "in-use", "double orders", maren);
@@ -205,9 +232,137 @@ class DemoNights {
         if (days == 2) {
             enter(ilse, now -> new SiteEntry.SparesCounted("QK-DS1", "seals", 0));
             enter(ilse, now -> new SiteEntry.SparesCounted("QK-DS1", "blades", 3));
-            enter(ilse, now -> new SiteEntry.StockCounted("h12", 9, "L"));
-            enter(ilse, now -> new SiteEntry.StockCounted("q10", 3, "L"));
+            enter(ilse, now -> new SiteEntry.StockCounted("halvern-h12", 9, "L"));
+            enter(ilse, now -> new SiteEntry.StockCounted("palimar-q10", 3, "L"));
+            enter(ilse, now -> new SiteEntry.StockCounted("sudmere-n", 35, "L"));
+            enter(ilse, now -> new SiteEntry.StockCounted("karstol-a", 5, "L"));
+            enter(ilse, now -> new SiteEntry.StockCounted("lyebourne-c25", 18, "L"));
         }
+    }
+
+    /** Quat in a warm bucket fades: weaker each hour, and poured out when it is below its label. */
+    private void warmBucket(int days) {
+        Person pell = person("Pell Okonjo");
+        String label = "RB-0911";
+        enter(
+                pell,
+                now ->
+                        new SiteEntry.BucketMade(
+                                "red bucket",
+                                "palimar-q10",
+                                6,
+                                250.0,
+                                label,
+                                38.0,
+                                null,
+                                now + 4 * 60 * MINUTE,
+                                "label",
+                                "wiping cloths"));
+        double[] shown = {230, 205, 184};
+        for (int i = 0; i < shown.length; i++) {
+            int n = i;
+            clock.standAt(at(days, LocalTime.of(16 + i, 0)));
+            enter(
+                    pell,
+                    now ->
+                            new SiteEntry.SolutionRead(
+                                    label, "quat-drops", shown[n], 36.0 - n, now, null, null));
+        }
+        enter(pell, now -> new SiteEntry.VesselEmptied("red bucket", true));
+    }
+
+    /** The plates are compared once; of one machine somebody reads two figures the other way. */
+    private void plates() {
+        Person ilse = person("Ilse Varga");
+        for (MachineSheet s : sheets.all()) {
+            DataPlate p = s.dataPlate();
+            if (p != null && p.serial() != null) {
+                String serial = s.code().equals("QK-DS2") ? "5510" : p.serial();
+                enter(
+                        ilse,
+                        now -> new SiteEntry.PlateRead(s.code(), p.type(), serial, now));
+            }
+        }
+    }
+
+    /** What stands in the old binder: upkeep within its time, but for one lockout that is over. */
+    private void upkeepSoFar() {
+        Person ilse = person("Ilse Varga");
+        int n = 0;
+        for (MachineSheet s : sheets.all()) {
+            for (Upkeep u : s.upkeep()) {
+                Integer every = days(u.interval());
+                if (u.interval().count() != null && u.interval().counter() != null) {
+                    counted(ilse, s, u, u.interval().count(), u.interval().counter());
+                    continue;
+                }
+                if (every == null) {
+                    continue;
+                }
+                boolean over = s.code().equals("QK-GR1") && u.id().equals("lockout-inspection");
+                long ago = over ? every + 23L : Math.round(every * (0.15 + 0.13 * (n++ % 5)));
+                enter(
+                        ilse,
+                        now ->
+                                new SiteEntry.TaskDone(
+                                        s.code() + "/upkeep/" + u.id(),
+                                        now - ago * 24 * 60 * MINUTE));
+            }
+        }
+    }
+
+    private void counted(Person by, MachineSheet s, Upkeep u, int count, String counter) {
+        long then = 20 * 24 * 60 * MINUTE;
+        double began = 3.0 * count;
+        enter(by, now -> new SiteEntry.CountRead(s.code(), counter, began, false, now - then));
+        enter(by, now -> new SiteEntry.TaskDone(s.code() + "/upkeep/" + u.id(), now - then));
+        enter(
+                by,
+                now ->
+                        new SiteEntry.CountRead(
+                                s.code(),
+                                counter,
+                                began + Math.rint(0.6 * count),
+                                false,
+                                now));
+    }
+
+    /** Kits that were fitted before somebody wrote it down here, and what lies on the shelf. */
+    private void kitsSoFar() {
+        Person ilse = person("Ilse Varga");
+        int n = 0;
+        for (MachineSheet s : sheets.all()) {
+            for (Kit k : s.kits()) {
+                Integer life = k.life() == null ? null : days(k.life());
+                // The dispenser's have stories of their own.
+                if (life == null || s.code().equals("QK-DS1")) {
+                    continue;
+                }
+                long ago = Math.round(Math.min(life, 380) * (0.2 + 0.15 * (n % 5)));
+                enter(
+                        ilse,
+                        now ->
+                                new SiteEntry.KitFitted(
+                                        s.code(), k.id(), now - ago * 24 * 60 * MINUTE));
+                int least = k.reorderAt() == null ? 0 : k.reorderAt();
+                int left = least + n++ % 3;
+                enter(ilse, now -> new SiteEntry.SparesCounted(s.code(), k.id(), left));
+            }
+        }
+    }
+
+    private static @Nullable Integer days(Interval i) {
+        if (i.days() != null || i.every() == null) {
+            return i.days();
+        }
+        return switch (i.every()) {
+            case DAILY -> 1;
+            case WEEKLY -> 7;
+            case MONTHLY -> 30;
+            case QUARTERLY -> 91;
+            case YEARLY -> 365;
+            default -> null;
+        };
     }
 
     private interface Dated {
@@ -253,6 +408,9 @@ class DemoNights {
         }
         if (days % 14 == 5) {
             tobiah.add("qk-tl1-line-clean");
+        }
+        if (days == 41) {
+            tobiah.add("qk-tl1-acid");
         }
         if (days % 30 == 12) {
             maren.add("qk-sl1-oiling");

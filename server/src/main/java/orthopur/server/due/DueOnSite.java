@@ -1,9 +1,12 @@
 package orthopur.server.due;
 
 import static org.jooq.impl.DSL.max;
+import static org.jooq.impl.DSL.min;
+import static orthopur.db.Tables.ACCOUNT;
 import static orthopur.db.Tables.MACHINE_USE;
 import static orthopur.db.Tables.PROCEDURE_VERSION;
 import static orthopur.db.Tables.ROUND;
+import static orthopur.db.Tables.TRAINING;
 
 import java.time.Clock;
 import java.time.Duration;
@@ -18,9 +21,11 @@ import java.util.TreeMap;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import orthopur.chemical.ChemicalKind;
 import orthopur.due.Due;
 import orthopur.due.DueList;
 import orthopur.due.Known;
+import orthopur.due.LineClean;
 import orthopur.due.Running;
 import orthopur.due.SiteDays;
 import orthopur.due.SiteKnown;
@@ -74,7 +79,21 @@ public class DueOnSite {
     /** What runs out, soonest first. */
     List<Running> running() {
         return Running.at(
-                known(), sheets.all(), entries.state(), premises.now().context().book(), now());
+                known(),
+                sheets.all(),
+                entries.state(),
+                premises.now().context().book(),
+                lineCleans(),
+                now());
+    }
+
+    private List<LineClean> lineCleans() {
+        Map<String, ChemicalKind> kinds = new HashMap<>();
+        premises.now().chemicals().forEach(c -> kinds.put(c.id(), c.kind()));
+        return procedures.allApproved().stream()
+                .filter(a -> !a.sheet().passages().isEmpty())
+                .flatMap(a -> LineClean.of(a.procedure(), a.sheet(), kinds::get))
+                .toList();
     }
 
     List<DueList.Ahead> ahead(LocalDate until) {
@@ -105,6 +124,8 @@ public class DueOnSite {
                 uses(),
                 site.site().instruments(),
                 (int) site.context().book().number("instrument.check-every"),
+                trained(),
+                (int) site.context().book().number("training.days"),
                 entries.state());
     }
 
@@ -127,6 +148,23 @@ public class DueOnSite {
                                                         .replace('-', '_')),
                                         at(since.get(p.id()))))
                 .toList();
+    }
+
+    /** Those who are still here; of several machines the one that was longest ago counts. */
+    private List<SiteKnown.Trained> trained() {
+        return db.select(ACCOUNT.ID, ACCOUNT.NAME, min(TRAINING.AT))
+                .from(ACCOUNT)
+                .join(TRAINING)
+                .on(TRAINING.ACCOUNT_ID.eq(ACCOUNT.ID))
+                .where(ACCOUNT.LEFT_AT.isNull())
+                .groupBy(ACCOUNT.ID, ACCOUNT.NAME)
+                .orderBy(ACCOUNT.NAME)
+                .fetch(
+                        r ->
+                                new SiteKnown.Trained(
+                                        String.valueOf(r.value1()),
+                                        r.value2(),
+                                        Instant.ofEpochMilli(r.value3())));
     }
 
     /** The newest finished round of each procedure, and what is still open. */

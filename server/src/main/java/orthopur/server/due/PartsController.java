@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,16 +19,20 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import orthopur.chemical.Chemical;
 import orthopur.due.PartsAndSettings;
 import orthopur.due.PartsAndSettings.Stock;
 import orthopur.formats.TextDocument;
+import orthopur.quantity.Show;
 import orthopur.server.floor.SiteEntries;
+import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
 import orthopur.server.prints.Paper;
+import orthopur.sitestream.SiteEntry;
 
-/** Wear parts with what has to be ordered, and settings as they were read. */
+/** Wear parts and products with what has to be ordered, settings and plates as they were read. */
 @RestController
 @MayUse
 @RequestMapping("/api/parts")
@@ -35,12 +40,15 @@ class PartsController {
     private final DueOnSite due;
     private final Sheets sheets;
     private final SiteEntries entries;
+    private final Premises premises;
     private final Paper paper;
 
-    PartsController(DueOnSite due, Sheets sheets, SiteEntries entries, Paper paper) {
+    PartsController(
+            DueOnSite due, Sheets sheets, SiteEntries entries, Premises premises, Paper paper) {
         this.due = due;
         this.sheets = sheets;
         this.entries = entries;
+        this.premises = premises;
         this.paper = paper;
     }
 
@@ -99,8 +107,9 @@ class PartsController {
             @Nullable Double read,
             @Nullable Long at,
             @Nullable String who,
-            boolean off) {
-        static MachineSetting of(PartsAndSettings.Read r) {
+            boolean off,
+            @Nullable LetRun letRun) {
+        static MachineSetting of(PartsAndSettings.Read r, Instant now) {
             return new MachineSetting(
                     r.machine(),
                     r.setting().id(),
@@ -111,12 +120,99 @@ class PartsController {
                     r.read(),
                     millis(r.at()),
                     r.who(),
-                    r.off());
+                    r.off(),
+                    r.letRun() == null || !r.off() && !r.madeUpFor(now)
+                            ? null
+                            : LetRun.of(r.letRun(), now));
         }
     }
 
-    /** What has to be ordered first, and what is off first. */
-    record PartsView(List<WearPart> parts, List<MachineSetting> settings) {}
+    /**
+     * At what a setting runs for now.
+     *
+     * @param until epoch milliseconds
+     */
+    record LetRun(double value, String owner, String why, long until, boolean ended) {
+        static LetRun of(SiteEntry.SettingLetRun e, Instant now) {
+            return new LetRun(
+                    e.value(), e.owner(), e.why(), e.until(), now.toEpochMilli() >= e.until());
+        }
+    }
+
+    /**
+     * A product in stock.
+     *
+     * @param amount null where nobody has counted
+     * @param unit in which it was counted, else in which it is ordered
+     * @param reorder at how much it is ordered, as it is read; null where nobody has said
+     * @param at epoch milliseconds
+     */
+    record ProductInStock(
+            String id,
+            String name,
+            @Nullable Double amount,
+            @Nullable String unit,
+            @Nullable String reorder,
+            @Nullable Integer leadDays,
+            @Nullable Long at,
+            @Nullable String who,
+            Stock stock,
+            TextDocument because) {
+        static ProductInStock of(PartsAndSettings.Product p) {
+            Chemical.Reorder r = p.chemical().reorder();
+            return new ProductInStock(
+                    p.chemical().id(),
+                    p.chemical().name(),
+                    p.amount(),
+                    p.unit() != null ? p.unit() : r == null ? null : r.unit(),
+                    r == null ? null : Show.number(r.amount()) + " " + r.unit(),
+                    r == null ? null : r.leadDays(),
+                    millis(p.at()),
+                    p.who(),
+                    p.stock(),
+                    TextDocument.of(p.because()));
+        }
+    }
+
+    /**
+     * The data plate of a machine.
+     *
+     * @param type,serial of the sheet
+     * @param readType,readSerial as stamped
+     * @param at epoch milliseconds
+     * @param twin another machine whose sheet has the same plate
+     */
+    record PlateOfMachine(
+            String machine,
+            @Nullable String type,
+            @Nullable String serial,
+            @Nullable String readType,
+            @Nullable String readSerial,
+            @Nullable Long at,
+            @Nullable String who,
+            boolean differs,
+            @Nullable String twin) {
+        static PlateOfMachine of(PartsAndSettings.Plate p) {
+            SiteEntry.PlateRead r = p.read();
+            return new PlateOfMachine(
+                    p.machine(),
+                    p.sheet() == null ? null : p.sheet().type(),
+                    p.sheet() == null ? null : p.sheet().serial(),
+                    r == null ? null : r.type(),
+                    r == null || r.serial().isEmpty() ? null : r.serial(),
+                    r == null ? null : Long.valueOf(r.at()),
+                    p.who(),
+                    p.differs(),
+                    p.twin());
+        }
+    }
+
+    /** What has to be ordered first, and what is off or differs first. */
+    record PartsView(
+            List<WearPart> parts,
+            List<ProductInStock> products,
+            List<MachineSetting> settings,
+            List<PlateOfMachine> plates) {}
 
     private static @Nullable Long millis(@Nullable Instant at) {
         return at == null ? null : at.toEpochMilli();
@@ -126,8 +222,12 @@ class PartsController {
     PartsView all() {
         return new PartsView(
                 parts().stream().map(WearPart::of).toList(),
-                PartsAndSettings.settings(sheets.all(), entries.state()).stream()
-                        .map(MachineSetting::of)
+                products().stream().map(ProductInStock::of).toList(),
+                PartsAndSettings.settings(sheets.all(), entries.state(), due.now()).stream()
+                        .map(r -> MachineSetting.of(r, due.now()))
+                        .toList(),
+                PartsAndSettings.plates(sheets.all(), entries.state()).stream()
+                        .map(PlateOfMachine::of)
                         .toList());
     }
 
@@ -136,11 +236,62 @@ class PartsController {
                 sheets.all(), due.list(), entries.state(), due.days(), due.now());
     }
 
-    private List<WearPart> orders() {
-        return parts().stream()
-                .filter(p -> p.stock() == Stock.ORDER || p.stock() == Stock.TOO_LATE)
-                .map(WearPart::of)
-                .toList();
+    private List<PartsAndSettings.Product> products() {
+        return PartsAndSettings.products(premises.now().chemicals(), entries.state());
+    }
+
+    /**
+     * A line of the order list.
+     *
+     * @param machine empty for a product, which no machine owns
+     */
+    record Order(
+            String machine,
+            @Nullable String number,
+            String name,
+            String left,
+            String orderedAt,
+            @Nullable String orderBy,
+            @Nullable String shelf,
+            String why) {}
+
+    private static boolean ordered(Stock stock) {
+        return stock == Stock.ORDER || stock == Stock.TOO_LATE;
+    }
+
+    private List<Order> orders() {
+        List<Order> all = new ArrayList<>();
+        for (PartsAndSettings.Part p : parts()) {
+            if (ordered(p.stock())) {
+                WearPart w = WearPart.of(p);
+                all.add(
+                        new Order(
+                                w.machine(),
+                                w.number(),
+                                w.name(),
+                                Objects.toString(w.left(), ""),
+                                Objects.toString(w.reorderAt(), ""),
+                                w.orderBy(),
+                                w.shelf(),
+                                w.because().english()));
+            }
+        }
+        for (PartsAndSettings.Product p : products()) {
+            if (ordered(p.stock())) {
+                ProductInStock x = ProductInStock.of(p);
+                all.add(
+                        new Order(
+                                "",
+                                null,
+                                x.name(),
+                                Show.number(x.amount() == null ? 0 : x.amount()) + " " + x.unit(),
+                                Objects.toString(x.reorder(), ""),
+                                null,
+                                null,
+                                x.because().english()));
+            }
+        }
+        return all;
     }
 
     /** What has to be ordered, for a spreadsheet. */
@@ -150,16 +301,16 @@ class PartsController {
         try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
             csv.printRecord(
                     "machine", "number", "name", "left", "ordered at", "order by", "shelf", "why");
-            for (WearPart p : orders()) {
+            for (Order o : orders()) {
                 csv.printRecord(
-                        safe(p.machine()),
-                        safe(p.number()),
-                        safe(p.name()),
-                        p.left(),
-                        p.reorderAt(),
-                        p.orderBy(),
-                        safe(p.shelf()),
-                        safe(p.because().english()));
+                        safe(o.machine()),
+                        safe(o.number()),
+                        safe(o.name()),
+                        o.left(),
+                        o.orderedAt(),
+                        o.orderBy(),
+                        safe(o.shelf()),
+                        safe(o.why()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -77,4 +77,32 @@ class PartsApiTest {
         assertTrue(first.get("off").asBoolean());
         assertEquals("230 °C ± 5 °C", first.get("approved").asString());
     }
+
+    @Test
+    void aProductThatRunsOutIsOrderedWithTheParts() throws Exception {
+        Client ilse = Client.ilse(mvc);
+        entered(new SiteEntry.StockCounted("halvern-h12", 4, "L"));
+        JsonNode first = ilse.read("/api/parts").body().get("products").get(0);
+        assertEquals("halvern-h12", first.get("id").asString());
+        assertEquals("ORDER", first.get("stock").asString());
+        assertTrue(
+                csv(ilse).stream()
+                        .anyMatch(r -> r.get(2).equals("Halvern H12") && r.get(3).equals("4 L")));
+    }
+
+    @Test
+    void anotherPlateAndASettingThatIsLetRunStandInWhatRunsOut() {
+        Client ilse = Client.ilse(mvc);
+        long now = System.currentTimeMillis();
+        entered(new SiteEntry.PlateRead("QK-DS1", "DS-2", "9999", now));
+        entered(new SiteEntry.SettingRead("QK-DS1", "product-cold", 9, "°C", now));
+        entered(
+                new SiteEntry.SettingLetRun(
+                        "QK-DS1", "product-cold", 9, "°C", "Pell", "door", now + 86_400_000, now));
+        JsonNode plate = ilse.read("/api/parts").body().get("plates").get(0);
+        assertEquals("QK-DS1", plate.get("machine").asString());
+        assertTrue(plate.get("differs").asBoolean());
+        String running = ilse.read("/api/due/running").body().toString();
+        assertTrue(running.contains("DS-2, 9999") && running.contains("is let run so by Pell"));
+    }
 }
