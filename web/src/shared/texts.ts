@@ -121,6 +121,8 @@ export const REFUSALS: Record<string, string> = {
     "The solution with label {0} was corrected and nobody has read it since. Read it.",
   ),
   LOT_EXPIRED: say("refusal.lot-expired", "Lot {0} has expired; it decides nothing any more."),
+  NOT_OF_SITE: say("refusal.not-of-site", "This site has no {0} “{1}”."),
+  NOT_ON_SHEET: say("refusal.not-on-sheet", "The sheet of {0} has no {1} “{2}”."),
   FAILED_CHECK: say("refusal.failed-check", "{0} failed its last check. Read with another one."),
   COUNT_WENT_BACK: say(
     "refusal.count-went-back",

@@ -76,6 +76,8 @@ public final class Refused extends IllegalArgumentException {
         TOO_OLD("The solution with label %s is older than it may get: mix a new one."),
         READ_IT_FIRST(
                 "The solution with label %s was corrected and nobody has read it since. Read it."),
+        NOT_OF_SITE("This site has no %s \"%s\"."),
+        NOT_ON_SHEET("The sheet of %s has no %s \"%s\"."),
         LOT_EXPIRED("Lot %s has expired; it decides nothing any more."),
         FAILED_CHECK("%s failed its last check. Read with another one."),
         COUNT_WENT_BACK(

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -13,12 +14,15 @@ import orthopur.quantity.OutOfRange;
 import orthopur.round.Refused;
 import orthopur.round.Written;
 import orthopur.server.floor.Intake.Sent;
+import orthopur.server.machines.Premises;
+import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Renamed;
 import orthopur.server.platform.Bell;
 import orthopur.server.platform.Said;
 import orthopur.sitestream.SiteEntry;
+import orthopur.sitestream.SiteNames;
 import orthopur.sitestream.SiteState;
 import orthopur.sitestream.SiteStream;
 import orthopur.text.Text;
@@ -35,6 +39,8 @@ public class SiteEntries {
     private final Clock clock;
     private final TransactionTemplate transaction;
     private final Bell bell;
+    private final Sheets sheets;
+    private final Premises premises;
     private @Nullable Live live;
 
     SiteEntries(
@@ -43,18 +49,31 @@ public class SiteEntries {
             Accounts accounts,
             Clock clock,
             TransactionTemplate transaction,
-            Bell bell) {
+            Bell bell,
+            Sheets sheets,
+            Premises premises) {
         this.log = log;
         this.intake = intake;
         this.accounts = accounts;
         this.clock = clock;
         this.transaction = transaction;
         this.bell = bell;
+        this.sheets = sheets;
+        this.premises = premises;
+    }
+
+    private SiteNames names() {
+        return SiteNames.of(sheets.all(), premises.now().chemicalIds());
     }
 
     private static final class Live implements Intake.Stream {
+        private final Supplier<SiteNames> names;
         private final SiteStream stream = new SiteStream(SiteState.NOTHING);
         private int entries;
+
+        Live(Supplier<SiteNames> names) {
+            this.names = names;
+        }
 
         @Override
         public String id() {
@@ -68,6 +87,7 @@ public class SiteEntries {
 
         @Override
         public void admit(Written entry, Person person, boolean late) {
+            names.get().check(SiteEntry.read(entry));
             if (late && SiteStream.signed(SiteEntry.read(entry))) {
                 throw Said.conflict(
                         Text.of(
@@ -146,6 +166,7 @@ public class SiteEntries {
             if (intake.known(l, sent)) {
                 return view();
             }
+            l.admit(sent.written(), person, false);
             List<EntryEnvelope> written = new ArrayList<>();
             intake.count(l, sent, signed, person, written);
             write(written);
@@ -201,7 +222,7 @@ public class SiteEntries {
 
     private Live live() {
         if (live == null) {
-            Live l = new Live();
+            Live l = new Live(this::names);
             Map<Long, String> names = accounts.names();
             for (EntryEnvelope.Chained e : log.entries(RoundLog.SITE)) {
                 l.fits(e.envelope().named(names));

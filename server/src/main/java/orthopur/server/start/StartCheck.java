@@ -61,11 +61,15 @@ public final class StartCheck {
             throw new CannotStart(
                     "--empty starts the demo without its past and goes only with it.");
         }
-        if (demo && !Files.exists(db)) {
+        boolean copied = demo && !Files.exists(db);
+        if (copied) {
             made(data, db, o.has("--empty"));
         }
         properties.putAll(DemoClock.check(data, demo));
-        database(db);
+        // What was copied a moment ago was looked at when it was made.
+        if (!copied) {
+            database(db);
+        }
         if (demo) {
             demoOnly(data, o);
         } else {
