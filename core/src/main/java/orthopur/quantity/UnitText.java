@@ -35,6 +35,10 @@ public final class UnitText {
     }
 
     public static Temperature temperature(double value, String unit) {
+        // As figures are written everywhere but in what people type.
+        if (unit.equals("°C")) {
+            return Temperature.ofCelsius(value);
+        }
         return switch (plain(unit)) {
             case "°c", "c", "degc" -> Temperature.ofCelsius(value);
             case "°f", "f", "degf" -> Temperature.ofFahrenheit(value);
@@ -44,6 +48,9 @@ public final class UnitText {
 
     /** Reads mg/L; ppm counts as mg/L, which holds for water-thin solutions. */
     public static Strength strength(double value, String unit) {
+        if (unit.equals("mg/L")) {
+            return Strength.ofMgPerL(value);
+        }
         return switch (plain(unit)) {
             case "mg/l", "ppm" -> Strength.ofMgPerL(value);
             default -> throw unknown("strength", value, unit, "mg/L, ppm");

@@ -234,6 +234,9 @@ public record Facts(
         if (before.containsAll(more)) {
             return before;
         }
+        if (before.isEmpty()) {
+            return Set.copyOf(more);
+        }
         EnumSet<Residue> all = EnumSet.copyOf(more);
         all.addAll(before);
         return Set.copyOf(all);

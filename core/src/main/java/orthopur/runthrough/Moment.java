@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.EnergyStage;
 import orthopur.machine.Program;
@@ -22,6 +23,8 @@ import orthopur.procedure.Step;
 public final class Moment {
     private final Procedure procedure;
     private final int place;
+    private final Step step;
+    private final boolean handsIn;
     private final SheetIndex sheet;
     private final Context context;
     private final Night night;
@@ -34,10 +37,13 @@ public final class Moment {
     private final BitSet exposedHere = new BitSet();
     private final @Nullable Program program;
     private @Nullable Map<Integer, Integer> places;
+    private @Nullable Map<Class<?>, @Nullable Object> workedOut;
 
     Moment(Procedure procedure, int place, SheetIndex sheet, Context context, Night night) {
         this.procedure = procedure;
         this.place = place;
+        this.step = procedure.steps().get(place);
+        this.handsIn = step.action().handsIn();
         this.sheet = sheet;
         this.context = context;
         this.night = night;
@@ -194,7 +200,27 @@ public final class Moment {
     }
 
     public Step step() {
-        return procedure.steps().get(place);
+        return step;
+    }
+
+    /** Whether hands or tools go to the machine's parts. */
+    public boolean handsIn() {
+        return handsIn;
+    }
+
+    /**
+     * What several rules work out of the same step, worked out by the first that asks.
+     *
+     * @param what by which it is known again
+     */
+    public <T> @Nullable T once(Class<T> what, Supplier<@Nullable T> work) {
+        if (workedOut == null) {
+            workedOut = new HashMap<>();
+        }
+        if (!workedOut.containsKey(what)) {
+            workedOut.put(what, work.get());
+        }
+        return what.cast(workedOut.get(what));
     }
 
     public Action action() {

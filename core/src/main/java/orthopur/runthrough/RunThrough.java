@@ -285,7 +285,7 @@ public final class RunThrough {
         effect(m);
         boolean treats =
                 !partMove(m.action())
-                        && (m.action().handsIn()
+                        && (m.handsIn()
                                 || m.action() instanceof Action.Circulate
                                 || m.action() instanceof Action.RunProgram);
         effects.add(
@@ -472,7 +472,7 @@ public final class RunThrough {
                     Action.Record _ -> {}
         }
         elapse(m);
-        if (m.action().handsIn()) {
+        if (m.handsIn()) {
             // Hands were in again, so what was cleared before no longer holds.
             night.toolsOut = false;
             night.peopleClear = false;

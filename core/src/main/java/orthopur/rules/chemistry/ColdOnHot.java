@@ -28,7 +28,7 @@ public final class ColdOnHot extends BookRule {
     public void look(Moment m, Findings out) {
         Solution liquid = m.action().solution();
         if (liquid == null
-                || !m.action().handsIn()
+                || !m.handsIn()
                 || m.sheet().sheet().energies().stream().allMatch(e -> e.heat() == null)) {
             return;
         }

@@ -33,6 +33,12 @@ record SanitizerUse(
      * chemical sanitizer of this site.
      */
     static @Nullable SanitizerUse of(Moment m) {
+        return m.action() instanceof Action.Sanitize
+                ? m.once(SanitizerUse.class, () -> read(m))
+                : null;
+    }
+
+    private static @Nullable SanitizerUse read(Moment m) {
         if (!(m.action() instanceof Action.Sanitize step) || m.named().isEmpty() || beside(m)) {
             return null;
         }

@@ -23,7 +23,7 @@ public final class SoakCollected extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         boolean collects = m.action() instanceof Action.Collect;
-        if (collects || m.action() instanceof Action.Soak || !m.action().handsIn()) {
+        if (collects || m.action() instanceof Action.Soak || !m.handsIn()) {
             return;
         }
         List<Integer> soaking = soaking(m.named(), m);

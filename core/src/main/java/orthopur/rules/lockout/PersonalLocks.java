@@ -25,9 +25,11 @@ public final class PersonalLocks extends BookRule {
         if (m.action() instanceof Action.Unlock u) {
             othersLock(m, u, out);
         }
+        if (!(m.action() instanceof Action.Lock a)) {
+            return;
+        }
         int people = m.procedure().mostPeople();
-        if (!(m.action() instanceof Action.Lock a)
-                || (a.locks() == null ? people < 2 : a.locks() >= people)) {
+        if (a.locks() == null ? people < 2 : a.locks() >= people) {
             return;
         }
         Findings.Report r =

@@ -26,12 +26,10 @@ public final class SharpParts extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!m.action().handsIn()) {
+        if (!m.handsIn()) {
             return;
         }
-        if (!names(m.procedure().ppe(), GLOVES) && out.onCause(RuleId.L9, "gloves") == null) {
-            bare(m, out);
-        }
+        bare(m, out);
         if (m.action() instanceof Action.Wash wash) {
             direction(m, wash, out);
         }
@@ -42,7 +40,9 @@ public final class SharpParts extends BookRule {
                 m.parts().stream()
                         .filter(p -> m.sheet().part(p).hazards().contains(Hazard.EDGE))
                         .toList();
-        if (!sharp.isEmpty()) {
+        if (!sharp.isEmpty()
+                && !names(m.procedure().ppe(), GLOVES)
+                && out.onCause(RuleId.L9, "gloves") == null) {
             out.report(info)
                     .cause("gloves")
                     .items(m.partIds(sharp))
