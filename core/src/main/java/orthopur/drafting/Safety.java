@@ -235,7 +235,7 @@ final class Safety {
         List<Energy> locked = work.having(EnergyStage.LOCKED);
         if (!locked.isEmpty()) {
             script.add(
-                    new Action.Unlock(ids(locked), null, true),
+                    new Action.Unlock(ids(locked), work.people == 1 ? null : "each owner", true),
                     work.people == 1
                             ? "Tell everyone at the machine. Take off your own lock or tag: "
                                     + Words.energies(locked)

@@ -68,7 +68,10 @@ public final class PartsAndSettings {
             SiteEntry.@Nullable SettingLetRun letRun) {
         /** Whether it is made up for at a moment. */
         public boolean madeUpFor(Instant moment) {
-            return letRun != null && !off && at != null && differs(setting, read, null)
+            return letRun != null
+                    && !off
+                    && at != null
+                    && differs(setting, read, null)
                     && moment.toEpochMilli() < letRun.until();
         }
     }
@@ -230,7 +233,9 @@ public final class PartsAndSettings {
         }
         if (at == null) {
             return Text.of(
-                    "parts.no-reorder", "{0} left; nobody has said at how much it is ordered", left);
+                    "parts.no-reorder",
+                    "{0} left; nobody has said at how much it is ordered",
+                    left);
         }
         String ordered = Show.number(at.amount()) + " " + at.unit();
         return stock == Stock.NOT_COUNTED
@@ -277,8 +282,7 @@ public final class PartsAndSettings {
                                 && !stamped(sheet.serial()).equals(stamped(read.serial())));
     }
 
-    private static @Nullable String twin(
-            List<MachineSheet> sheets, String code, DataPlate plate) {
+    private static @Nullable String twin(List<MachineSheet> sheets, String code, DataPlate plate) {
         return plate.serial() == null
                 ? null
                 : sheets.stream()
@@ -354,8 +358,7 @@ public final class PartsAndSettings {
      */
     private static boolean differs(Setting x, @Nullable Double value, @Nullable String unit) {
         String own = x.unit() == null ? "" : x.unit();
-        return value != null
-                && (unit != null && !own.equals(unit) || far(x, value, x.approved()));
+        return value != null && (unit != null && !own.equals(unit) || far(x, value, x.approved()));
     }
 
     private static boolean far(Setting x, double value, double from) {

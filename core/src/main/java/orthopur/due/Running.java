@@ -192,11 +192,7 @@ public record Running(
 
     /** Alkali takes the product off and leaves the scale, which only an acid takes off. */
     private static void acid(
-            MachineSheet s,
-            Past past,
-            List<LineClean> cleans,
-            RuleBook book,
-            List<Running> all) {
+            MachineSheet s, Past past, List<LineClean> cleans, RuleBook book, List<Running> all) {
         List<LineClean> own = cleans.stream().filter(c -> c.machine().equals(s.code())).toList();
         if (own.stream().noneMatch(c -> c.by() == LineClean.By.ALKALI)) {
             return;
@@ -215,8 +211,7 @@ public record Running(
                         s.code(),
                         last == null
                                 ? null
-                                : last.plus(
-                                        Duration.ofDays((long) book.number("line.acid-days"))),
+                                : last.plus(Duration.ofDays((long) book.number("line.acid-days"))),
                         false,
                         last == null
                                 ? Text.of(

@@ -86,7 +86,8 @@ public final class SiteStream {
                             actor.role().releases() || e.of().equals(actor.person());
                     case SiteEntry.SettingLetRun e -> actor.role().releases();
                     // Nobody says of themselves that they know it.
-                    case SiteEntry.TaskDone e when e.task().startsWith(SiteEntry.TaskDone.TRAINING) ->
+                    case SiteEntry.TaskDone e
+                            when e.task().startsWith(SiteEntry.TaskDone.TRAINING) ->
                             actor.role().releases();
                     // Anybody may stop a machine; who says that it may run again answers for it.
                     case SiteEntry.OutOfUse e when !e.out() -> actor.role().releases();
@@ -265,9 +266,7 @@ public final class SiteStream {
                     throw new OutOfRange(
                             "until",
                             java.time.Instant.ofEpochMilli(e.until()).toString(),
-                            "after now, within "
-                                    + SiteEntry.SettingLetRun.MOST_DAYS
-                                    + " days");
+                            "after now, within " + SiteEntry.SettingLetRun.MOST_DAYS + " days");
                 }
             }
             case SiteEntry.PlateRead e -> {

@@ -14,19 +14,19 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.Test;
 import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
 import orthopur.chemical.Chemical.Reorder;
 import orthopur.due.PartsAndSettings.Part;
 import orthopur.due.PartsAndSettings.Product;
 import orthopur.due.PartsAndSettings.Stock;
-import orthopur.machine.Interval;
 import orthopur.machine.DataPlate;
+import orthopur.machine.Interval;
 import orthopur.machine.Kit;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Setting;
-import orthopur.round.Actor;
 import orthopur.quantity.OutOfRange;
+import orthopur.round.Actor;
 import orthopur.round.Refused;
 import orthopur.round.Role;
 import orthopur.sitestream.SiteEntry;
@@ -200,7 +200,8 @@ class PartsAndSettingsTest {
     }
 
     private Product product(@Nullable Reorder reorder) {
-        return PartsAndSettings.products(List.of(Bench.DETERGENT.withReorder(reorder)), site.state())
+        return PartsAndSettings.products(
+                        List.of(Bench.DETERGENT.withReorder(reorder)), site.state())
                 .getFirst();
     }
 

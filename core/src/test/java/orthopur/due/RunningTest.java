@@ -60,12 +60,7 @@ class RunningTest {
                         List.of(),
                         List.of());
         return Running.at(
-                known,
-                List.of(sheet),
-                site.state(),
-                PublicCodes.book(),
-                cleans,
-                CLEAN.plus(since));
+                known, List.of(sheet), site.state(), PublicCodes.book(), cleans, CLEAN.plus(since));
     }
 
     private static Instant hours(int h) {

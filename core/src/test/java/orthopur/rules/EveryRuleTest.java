@@ -103,7 +103,16 @@ class EveryRuleTest {
 
     private void lockout() {
         Rig plain = Rig.bench();
-        Procedure two = Bench.people(2, Bench.good());
+        Procedure unsaid = Bench.people(2, Bench.good());
+        Procedure two =
+                Bench.change(
+                        unsaid, "unlock", new Action.Unlock(List.of("motor"), "each owner", true));
+        rule(
+                plain,
+                "L7@unlock",
+                "FIX",
+                Bench.change(unsaid, "lock", new Action.Lock(List.of("motor"), 2, null)),
+                Bench.change(two, "lock", new Action.Lock(List.of("motor"), 2, null)));
         rule(
                 plain,
                 "L7@lock",

@@ -29,8 +29,7 @@ class SiteNamesTest {
                                                             "seals", "Seals", null, List.of(), null,
                                                             1, null, null)))
                                     .withSettings(
-                                            List.of(
-                                                    new Setting("heat", "Heat", 1, null, 0, null)))
+                                            List.of(new Setting("heat", "Heat", 1, null, 0, null)))
                                     .withSymptoms(
                                             List.of(new Symptom("leak", "It leaks", List.of())))),
                     Set.of("suds"));

@@ -86,7 +86,7 @@ public final class ClearBeforeLive extends BookRule {
                             StepEdits.fresh(
                                     m.procedure(),
                                     1,
-                                    new Action.Unlock(locked),
+                                    new Action.Unlock(locked, "each owner"),
                                     "Each person takes off their own lock.")));
         }
         waitedTooShort(m, reasons);

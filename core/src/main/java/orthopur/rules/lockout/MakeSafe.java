@@ -97,7 +97,7 @@ final class MakeSafe {
                                 StepEdits.fresh(
                                         p,
                                         already + edits.size(),
-                                        new Action.Unlock(List.of(energy.id()), null, true),
+                                        new Action.Unlock(List.of(energy.id()), "each owner", true),
                                         "Tell everyone at the machine. Each person takes off their own lock.")));
                 return;
             }

@@ -1,6 +1,8 @@
 package orthopur.rules.lockout;
 
+import java.util.List;
 import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
@@ -73,7 +75,11 @@ public final class PersonalLocks extends BookRule {
     /** A lock is taken off by whoever put it on, and by nobody for them. */
     private void othersLock(Moment m, Action.Unlock unlock, Findings out) {
         String by = unlock.owner();
-        if (by == null || Words.own(by)) {
+        if (by == null) {
+            unsaid(m, unlock, out);
+            return;
+        }
+        if (Words.own(by)) {
             return;
         }
         out.report(info)
@@ -91,13 +97,38 @@ public final class PersonalLocks extends BookRule {
                         Text.of(
                                 "personal-locks.each-takes-off-their-own",
                                 "Each takes off their own"),
-                        change(
-                                m,
-                                m.step()
-                                        .with(
-                                                new Action.Unlock(
-                                                        unlock.energies(),
-                                                        "each owner",
-                                                        unlock.told()))));
+                        eachTheirOwn(m, unlock));
+    }
+
+    /** One person takes off the only lock there is; of several it has to be said whose. */
+    private void unsaid(Moment m, Action.Unlock unlock, Findings out) {
+        int people = m.procedure().mostPeople();
+        if (people < 2) {
+            return;
+        }
+        out.report(info)
+                .severity(Severity.FIX)
+                .source("29 CFR 1910.147(e)(3)")
+                .number("people", people, "people")
+                .says(
+                        Text.of(
+                                "personal-locks.does-not-say-who",
+                                "Step {0} does not say who takes off the locks of {1} people.",
+                                m.number(),
+                                people),
+                        Text.of(
+                                "personal-locks.only-its-owner-knows",
+                                "Only its owner knows whether their hands are out."))
+                .propose(
+                        Text.of(
+                                "personal-locks.each-takes-off-their-own",
+                                "Each takes off their own"),
+                        eachTheirOwn(m, unlock));
+    }
+
+    private static List<Edit> eachTheirOwn(Moment m, Action.Unlock unlock) {
+        return change(
+                m,
+                m.step().with(new Action.Unlock(unlock.energies(), "each owner", unlock.told())));
     }
 }

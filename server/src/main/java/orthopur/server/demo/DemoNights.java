@@ -278,9 +278,7 @@ class DemoNights {
             DataPlate p = s.dataPlate();
             if (p != null && p.serial() != null) {
                 String serial = s.code().equals("QK-DS2") ? "5510" : p.serial();
-                enter(
-                        ilse,
-                        now -> new SiteEntry.PlateRead(s.code(), p.type(), serial, now));
+                enter(ilse, now -> new SiteEntry.PlateRead(s.code(), p.type(), serial, now));
             }
         }
     }
@@ -320,11 +318,7 @@ class DemoNights {
                 by,
                 now ->
                         new SiteEntry.CountRead(
-                                s.code(),
-                                counter,
-                                began + Math.rint(0.6 * count),
-                                false,
-                                now));
+                                s.code(), counter, began + Math.rint(0.6 * count), false, now));
     }
 
     /** Kits that were fitted before somebody wrote it down here, and what lies on the shelf. */
