@@ -8,6 +8,7 @@ import { api, unwrap } from "../api/client";
 import { useCommands } from "../shared/commands";
 import { keys } from "../shared/keys";
 import { useSession } from "../shared/session";
+import { STATE } from "../shelf/OneVersion";
 
 const PLACES: [string, string][] = [
   [say("app.palette.tonight", "Tonight"), "/tonight"],
@@ -57,8 +58,8 @@ export function Palette() {
       group: say("app.palette.procedures", "Procedures"),
       actions: (rows.data ?? []).map((r) => ({
         id: `procedure-${r.id}-${r.version}`,
-        label: say("app.palette.version", "{0}, version {1}", r.title, r.version),
-        description: r.state.toLowerCase(),
+        label: say("app.palette.version", "{0}, version {1}", told(r.title), r.version),
+        description: STATE[r.state] ?? r.state,
         onClick: () => navigate(`/procedures/${r.id}/${r.version}`),
       })),
     },

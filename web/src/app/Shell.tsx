@@ -38,7 +38,9 @@ export function Shell() {
   const site = useSite();
   const leave = useSignOut();
   // A machine and a procedure both come from the one shelf.
-  const onShelf = /^\/(machines|procedures)/.test(useLocation().pathname);
+  const { pathname } = useLocation();
+  const onShelf = /^\/(machines|procedures)/.test(pathname);
+  const onBoard = /^\/(board|release)/.test(pathname);
 
   return (
     <div className="desk">
@@ -52,7 +54,9 @@ export function Shell() {
           <NavLink to="/due">{say("app.shell.due", "Due")}</NavLink>
           <NavLink to="/mixing">{say("app.shell.mixing", "Mixing")}</NavLink>
           <NavLink to="/floor">{say("app.shell.floor", "Floor")}</NavLink>
-          <NavLink to="/board">{say("app.shell.board", "Board")}</NavLink>
+          <NavLink to="/board" className={onBoard ? "active" : ""}>
+            {say("app.shell.board", "Board")}
+          </NavLink>
           <NavLink to="/logbook">{say("app.shell.logbook", "Logbook")}</NavLink>
           <NavLink to="/chemicals">{say("app.shell.chemicals", "Chemicals")}</NavLink>
           <NavLink to="/rulebook">{say("app.shell.rule-book", "Rule book")}</NavLink>
