@@ -482,7 +482,7 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
         >
           <TabRow
             className="tabs"
-            label={say("procedures.workbench.what-is-shown", "What is shown")}
+            label={say("procedures.workbench.panes", "Panes")}
             shown={tab}
             onShow={(id) => go({ show: id as Tab })}
             tabs={[

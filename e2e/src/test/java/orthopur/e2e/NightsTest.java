@@ -69,7 +69,7 @@ class NightsTest {
         b.go("/due?show=parts");
         Locator wear = region(b, "Wear parts");
         assertThat(wear).containsText("to be ordered");
-        assertThat(region(b, "Settings of the machines")).containsText("It is off");
+        assertThat(region(b, "Settings of the machines")).containsText("lets it run at 223.6 °C");
         assertEquals(List.of(), b.axe());
     }
 
