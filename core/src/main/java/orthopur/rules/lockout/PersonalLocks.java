@@ -1,8 +1,6 @@
 package orthopur.rules.lockout;
 
-import java.util.List;
 import orthopur.procedure.Action;
-import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
@@ -82,40 +80,38 @@ public final class PersonalLocks extends BookRule {
         if (Words.own(by)) {
             return;
         }
-        out.report(info)
-                .source("29 CFR 1910.147(e)(3)")
-                .says(
-                        Text.of(
-                                "personal-locks.is-taken-off-by-another",
-                                "Step {0} has the lock taken off by \"{1}\".",
-                                m.number(),
-                                by),
-                        Text.of(
-                                "personal-locks.only-its-owner-knows",
-                                "Only its owner knows whether their hands are out."))
-                .propose(
-                        Text.of(
-                                "personal-locks.each-takes-off-their-own",
-                                "Each takes off their own"),
-                        eachTheirOwn(m, unlock));
+        ownersTakeThemOff(
+                m,
+                unlock,
+                out.report(info),
+                Text.of(
+                        "personal-locks.is-taken-off-by-another",
+                        "Step {0} has the lock taken off by \"{1}\".",
+                        m.number(),
+                        by));
     }
 
     /** One person takes off the only lock there is; of several it has to be said whose. */
     private void unsaid(Moment m, Action.Unlock unlock, Findings out) {
         int people = m.procedure().mostPeople();
-        if (people < 2) {
-            return;
+        if (people >= 2) {
+            ownersTakeThemOff(
+                    m,
+                    unlock,
+                    out.report(info).severity(Severity.FIX).number("people", people, "people"),
+                    Text.of(
+                            "personal-locks.does-not-say-who",
+                            "Step {0} does not say who takes off the locks of {1} people.",
+                            m.number(),
+                            people));
         }
-        out.report(info)
-                .severity(Severity.FIX)
-                .source("29 CFR 1910.147(e)(3)")
-                .number("people", people, "people")
+    }
+
+    private static void ownersTakeThemOff(
+            Moment m, Action.Unlock unlock, Findings.Report found, Text says) {
+        found.source("29 CFR 1910.147(e)(3)")
                 .says(
-                        Text.of(
-                                "personal-locks.does-not-say-who",
-                                "Step {0} does not say who takes off the locks of {1} people.",
-                                m.number(),
-                                people),
+                        says,
                         Text.of(
                                 "personal-locks.only-its-owner-knows",
                                 "Only its owner knows whether their hands are out."))
@@ -123,12 +119,13 @@ public final class PersonalLocks extends BookRule {
                         Text.of(
                                 "personal-locks.each-takes-off-their-own",
                                 "Each takes off their own"),
-                        eachTheirOwn(m, unlock));
-    }
-
-    private static List<Edit> eachTheirOwn(Moment m, Action.Unlock unlock) {
-        return change(
-                m,
-                m.step().with(new Action.Unlock(unlock.energies(), "each owner", unlock.told())));
+                        change(
+                                m,
+                                m.step()
+                                        .with(
+                                                new Action.Unlock(
+                                                        unlock.energies(),
+                                                        "each owner",
+                                                        unlock.told()))));
     }
 }
