@@ -1,5 +1,6 @@
 package orthopur.procedure;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
@@ -504,6 +505,7 @@ public sealed interface Action {
      * @param purged side chambers that are opened to the flow
      */
     @Called("Circulate")
+    @RecordBuilder
     record Circulate(
             @Stated.Items List<String> items,
             @Stated.Liquid Solution solution,
@@ -519,7 +521,7 @@ public sealed interface Action {
                             word = "bled",
                             doc = "No air is left in the passage.")
                     boolean bled)
-            implements Action {
+            implements Action, ActionCirculateBuilder.With {
         public Circulate(
                 List<String> items,
                 Solution solution,
@@ -548,6 +550,7 @@ public sealed interface Action {
      * @param complete what was seen to be in place in the washer
      */
     @Called("Run program")
+    @RecordBuilder
     record RunProgram(
             @Stated(label = "program of the machine", word = "program", of = Stated.Of.PROGRAM)
                     @Nullable String program,
@@ -560,23 +563,12 @@ public sealed interface Action {
                     @Nullable Pressure pressure,
             @Stated(label = "seen in place in the washer", word = "complete") List<String> complete,
             @Stated.Readings Set<Reading> readings)
-            implements Action {
-        public RunProgram withLasting(Duration longer) {
-            return new RunProgram(
-                    program, items, solution, longer, finalRinse, pressure, complete, readings);
-        }
-
-        public RunProgram withComplete(List<String> seen) {
-            return new RunProgram(
-                    program, items, solution, lasting, finalRinse, pressure, seen, readings);
-        }
-
+            implements Action, ActionRunProgramBuilder.With {
         /** With its temperature read. */
         public RunProgram reading() {
             Set<Reading> more = new java.util.TreeSet<>(readings);
             more.add(Reading.TEMPERATURE);
-            return new RunProgram(
-                    program, items, solution, lasting, finalRinse, pressure, complete, more);
+            return withReadings(more);
         }
     }
 

@@ -101,7 +101,7 @@ public final class Examples {
                                         sheet,
                                         c -> slip.kept().apply(c.in(fitted))),
                                 new Side(
-                                        source.procedure(),
+                                        slip.procedure(),
                                         fitted.of(slip.sheet()),
                                         c -> slip.broken().apply(c.in(fitted)))));
             }

@@ -37,6 +37,7 @@ public final class Injector {
         new AroundFaults(reading, in).make();
         new ResidueFaults(reading, in).make();
         new TimingFaults(reading, in).make();
+        new ProgramFaults(reading, in).make();
         return List.copyOf(in.mutants);
     }
 

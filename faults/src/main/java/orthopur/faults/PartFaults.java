@@ -1,10 +1,13 @@
 package orthopur.faults;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.ChemicalKind;
 import orthopur.machine.Hazard;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
@@ -38,14 +41,8 @@ final class PartFaults {
                 case Action.Index a -> indexed(i, s, a);
                 case Action.Prepare a -> fetched(s, a);
                 case Action.Lubricate a -> lubricated(s, a);
-                case Action.Coat a ->
-                        out.changed(
-                                "other-chemical",
-                                "a detergent as a film",
-                                s,
-                                new Action.Coat(a.items(), "sudmere-n"),
-                                "T8");
-                case Action.FunctionTest a when !a.checks().isEmpty() ->
+                case Action.Coat a -> coated(i, s, a);
+                case Action.FunctionTest a when !a.checks().isEmpty() && apart() ->
                         out.changed(
                                 "forget",
                                 "nothing measured in the test run",
@@ -373,6 +370,25 @@ final class PartFaults {
     }
 
     private void fetched(Step s, Action.Prepare a) {
+        for (String near : r.sheet().neighbors()) {
+            List<String> bare =
+                    a.things().stream()
+                            .filter(
+                                    t ->
+                                            !t.toLowerCase(Locale.ROOT)
+                                                    .contains(near.toLowerCase(Locale.ROOT)))
+                            .toList();
+            boolean sprays = r.first(0, (x, y) -> y.sprays()) >= 0;
+            if (sprays && bare.size() < a.things().size()) {
+                out.changed(
+                        "forget",
+                        "nothing over " + near,
+                        s,
+                        new Action.Prepare(bare),
+                        Set.of("C5"),
+                        Set.of());
+            }
+        }
         for (Step later : r.steps()) {
             if (later.action() instanceof Action.Remove x) {
                 for (String item : x.items()) {
@@ -398,6 +414,41 @@ final class PartFaults {
                     }
                 }
             }
+        }
+    }
+
+    /** Whether anything was off: what was not apart need not be proved again. */
+    private boolean apart() {
+        return r.first(0, (x, y) -> y instanceof Action.Remove) >= 0;
+    }
+
+    private void coated(int place, Step s, Action.Coat a) {
+        out.changed(
+                "other-chemical",
+                "a detergent as a film",
+                s,
+                new Action.Coat(a.items(), "sudmere-n"),
+                "T8");
+        Chemical film = r.chemicals().get(a.chemical());
+        if (film == null || film.kind() != ChemicalKind.SHIELD) {
+            // An oil stays as it is.
+            return;
+        }
+        out.changed(
+                "not-stated",
+                "when the film is dry",
+                s,
+                new Action.Coat(a.items(), a.chemical()),
+                "T8");
+        boolean used = r.first(place, (x, y) -> y instanceof Action.Restore) >= 0;
+        for (int hours : used ? new int[] {12, 24, 48} : new int[0]) {
+            out.changed(
+                    "lengthen",
+                    "a film that dries for " + hours + " h",
+                    s,
+                    new Action.Coat(a.items(), a.chemical(), Duration.ofHours(hours)),
+                    Set.of("T8"),
+                    Set.of());
         }
     }
 
