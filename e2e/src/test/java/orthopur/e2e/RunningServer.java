@@ -146,6 +146,8 @@ final class RunningServer implements AutoCloseable {
                                     "-XX:+UseSerialGC",
                                     // No server of a test lives long enough for more.
                                     "-XX:TieredStopAtLevel=1",
+                                    // As the launcher does it: the demo as the build wired it.
+                                    "-Dspring.aot.enabled=" + !demo.isEmpty(),
                                     "-jar",
                                     unpacked().toString(),
                                     "--data",
