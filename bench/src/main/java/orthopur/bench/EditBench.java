@@ -33,7 +33,7 @@ import orthopur.verdict.Verifier;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 3, time = 2)
+@Warmup(iterations = 8, time = 2)
 @Measurement(iterations = 3, time = 2)
 @Fork(1)
 public class EditBench {
