@@ -38,7 +38,21 @@ public final class Words {
                     List.of("splash goggles", "safety goggles"));
 
     /** What is walked on or what runs there: nothing clean is laid on it. */
-    private static final Set<String> GROUND = Set.of("floor", "ground", "gully", "gutter", "drain");
+    private static final Set<String> GROUND =
+            Set.of(
+                    "floor",
+                    "ground",
+                    "gully",
+                    "gutter",
+                    "drain",
+                    "trash",
+                    "waste",
+                    "garbage",
+                    "mop",
+                    "toilet",
+                    "under",
+                    "underneath",
+                    "beneath");
 
     /** What stands or hangs above it, before and after its name. */
     private static final Set<String> ABOVE = Set.of("above", "off", "over", "from");
@@ -50,13 +64,16 @@ public final class Words {
 
     /**
      * Whether a place is the floor or what runs in it, however it is said: "floor", "on the floor
-     * beside the saw", "near the drain"; but neither "rack above the floor" nor "drain board".
+     * beside the saw", "near the drain", "under the bench"; but neither "rack above the floor" nor
+     * "drain board" nor "shelf under the pump".
      */
     public static boolean onTheGround(String place) {
         String[] words = meant(place).split(" ");
         for (int i = 0; i < words.length; i++) {
             boolean lifted = i > 0 && ABOVE.contains(words[i - 1]);
-            boolean stands = i + 1 < words.length && STANDING.contains(words[i + 1]);
+            boolean stands =
+                    i + 1 < words.length && STANDING.contains(words[i + 1])
+                            || i > 0 && STANDING.contains(words[i - 1]);
             if (GROUND.contains(words[i]) && !lifted && !stands) {
                 return true;
             }
@@ -156,7 +173,12 @@ public final class Words {
                         || DENIALS.stream().anyMatch(d -> said.contains(d) && !wanted.contains(d));
         long told = wanted.stream().filter(said::contains).count();
         boolean enough = told > 0 && told == said.size() || told >= MOST * wanted.size();
-        return !denied && enough;
+        // The sheet lists facts: "both knobs hand-tight" does not say which way the rail faces.
+        boolean all =
+                Arrays.stream(asked.split("[,:]"))
+                        .map(Words::plain)
+                        .allMatch(f -> f.isEmpty() || f.stream().anyMatch(said::contains));
+        return !denied && enough && all;
     }
 
     /** Whether one of these words stands in a text, as a whole word and without case. */

@@ -60,7 +60,12 @@ final class ProgramFaults {
             Duration less = Duration.ofSeconds((long) (program.earliestEnd().toSeconds() * f));
             out.changed("weaken", "stopped early", s, a.withLasting(less), "C21");
         }
-        out.changed("not-stated", "how long it runs", s, stating(a, a.solution(), null, a.finalRinse()), "C21");
+        out.changed(
+                "not-stated",
+                "how long it runs",
+                s,
+                stating(a, a.solution(), null, a.finalRinse()),
+                "C21");
         for (String needed : program.needs()) {
             off(s, needed, program.name() + " without " + needed, Set.of("C23"));
         }
@@ -105,7 +110,12 @@ final class ProgramFaults {
                     a.withFinalRinse(new Temperature(t)),
                     "S8");
         }
-        out.changed("not-stated", "temperature of the last rinse", s, stating(a, a.solution(), a.lasting(), null), "S8");
+        out.changed(
+                "not-stated",
+                "temperature of the last rinse",
+                s,
+                stating(a, a.solution(), a.lasting(), null),
+                "S8");
         Set<Action.Reading> fewer = new HashSet<>(a.readings());
         if (fewer.remove(Action.Reading.TEMPERATURE)) {
             out.changed("forget", "last rinse not read", s, a.withReadings(fewer), "S8");
@@ -150,8 +160,7 @@ final class ProgramFaults {
 
     private static Action tank(Action.RunProgram a, @Nullable Temperature t) {
         Solution x = a.solution();
-        Solution tank =
-                new Solution(x.chemical(), x.strength(), t, x.ph(), x.volume(), x.vessel());
+        Solution tank = new Solution(x.chemical(), x.strength(), t, x.ph(), x.volume(), x.vessel());
         return stating(a, tank, a.lasting(), a.finalRinse());
     }
 

@@ -304,7 +304,7 @@ class MachineCasesTest {
                         new Action.Install(
                                 List.of("door-gasket", "bleed-valve", "front-door", "tap-valve"),
                                 null,
-                                "crosswise"));
+                                "crosswise, finger-tight"));
         // Its seat was cleaned, but without the seal on it nothing says that it is sanitized.
         assertEquals(List.of("T2@c-door", "C1@null"), roots(sealLost));
     }

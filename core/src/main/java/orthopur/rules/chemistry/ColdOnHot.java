@@ -52,7 +52,7 @@ public final class ColdOnHot extends BookRule {
         List<String> ids = m.surfaceIds(hit);
         out.report(info)
                 .items(ids)
-                .number("surface", hottest.celsius(), "°C")
+                .number("surface", Math.ceil(hottest.celsius()), "°C")
                 .number("greatest difference", bears, "K")
                 .says(
                         Text.of(
@@ -65,7 +65,7 @@ public final class ColdOnHot extends BookRule {
                                                 "a temperature it does not state")
                                         : liquid.temperature().shown(),
                                 m.sheet().names(ids),
-                                hottest.shown(),
+                                new Temperature(Math.ceil(hottest.celsius())).shown(),
                                 bears),
                         Text.of(
                                 "cold-on-hot.hot-glass-bursts-and-a",

@@ -29,9 +29,12 @@ public final class PassageFilled extends BookRule {
                 m.action() instanceof Action.Sanitize
                         || m.action() instanceof Action.Wash w && w.method() == Action.Method.FLOOD;
         Solution used = m.action().solution();
+        // Less water than it holds pushes nothing out; how much more it takes its end point says.
+        boolean flushed =
+                m.action() instanceof Action.Rinse && used != null && used.volume() != null;
         if (used == null
                 || m.passages().isEmpty()
-                || !filled && !(m.action() instanceof Action.Circulate)) {
+                || !filled && !flushed && !(m.action() instanceof Action.Circulate)) {
             return;
         }
         double holds = 0;
@@ -82,8 +85,12 @@ public final class PassageFilled extends BookRule {
                                                 all),
                                 Text.of(
                                         "passage-filled.what-the-liquid-does-not",
-                                        "What the liquid does not reach is not cleaned, and nobody sees how far it came."))
-                        .deny(m.exposed());
+                                        "What the liquid does not reach is not cleaned, and nobody sees how far it came."));
+        if (flushed) {
+            r.severity(Severity.FIX);
+        } else {
+            r.deny(m.exposed());
+        }
         if (stated != null) {
             r.number("stated", stated.litres(), "L");
         }

@@ -33,6 +33,9 @@ public final class ClearBeforeLive extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Unlock) {
+            unlocked(m, out);
+        }
         if (!(m.action() instanceof Action.Restore)) {
             return;
         }
@@ -112,6 +115,31 @@ public final class ClearBeforeLive extends BookRule {
                                         m.number()),
                                 edits);
         m.action().energies().forEach(r::energy);
+    }
+
+    /** Once the locks are off, anybody may give it power: hands are out before that. */
+    private void unlocked(Moment m, Findings out) {
+        int live = m.firstLater(a -> a instanceof Action.Restore);
+        int hands = m.firstLater(Action::handsIn);
+        int clear = m.firstLater(a -> a instanceof Action.Clear);
+        boolean handsAfter = live >= 0 && hands >= 0 && hands < live;
+        // Never cleared at all is told where it is made live.
+        boolean clearedAfter =
+                !(m.night().toolsOut() && m.night().peopleClear())
+                        && (live < 0 || clear >= 0 && clear < live);
+        if (!handsAfter && !clearedAfter) {
+            return;
+        }
+        out.report(info)
+                .severity(Severity.FIX)
+                .says(
+                        Text.of(
+                                "clear-before-live.takes-the-locks-off-too",
+                                "Step {0} takes the locks off before tools are out, people are clear and hands are done.",
+                                m.number()),
+                        Text.of(
+                                "clear-before-live.without-a-lock-anybody",
+                                "Without a lock anybody can give it power while a hand is in it."));
     }
 
     /** Parts without which the program runs that comes next, before any hand goes in again. */

@@ -1,8 +1,10 @@
 package orthopur.rules.lockout;
 
 import java.util.List;
+import java.util.Set;
 import orthopur.machine.Energy;
 import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
 import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
@@ -19,12 +21,16 @@ import orthopur.text.Text;
  * computed plans the night and opens nothing.
  */
 public final class HotToTouch extends BookRule {
+    /** With these nobody's hand goes into the water. */
+    private static final Set<String> REACHES = Set.of("basket", "tongs", "heat gloves");
+
     public HotToTouch() {
         super(RuleId.L8, Severity.STOP, "Nothing is handled above its touch limit", "ISO 13732-1");
     }
 
     @Override
     public void look(Moment m, Findings out) {
+        handsInWater(m, out);
         for (int e = 0; e < m.sheet().energyCount(); e++) {
             Energy energy = m.sheet().energy(e);
             if (!DangerZone.entered(m, e)
@@ -35,6 +41,53 @@ public final class HotToTouch extends BookRule {
             }
             report(m, e, energy, out);
         }
+    }
+
+    /** Water burns as metal does: a cloth, a brush or a part is fished out of it by hand. */
+    private void handsInWater(Moment m, Findings out) {
+        Solution liquid = m.action().solution();
+        Temperature limit = m.context().book().temperature("touch.limit");
+        Temperature water = liquid == null ? null : liquid.temperature();
+        if (water == null || water.compareTo(limit) <= 0 || !inWater(m.action())) {
+            return;
+        }
+        boolean reaches =
+                names(m.procedure().ppe(), "heat gloves")
+                        || m.earlier(
+                                x ->
+                                        x instanceof Action.Prepare p
+                                                && REACHES.stream()
+                                                        .anyMatch(t -> names(p.things(), t)));
+        if (reaches) {
+            return;
+        }
+        out.report(info)
+                .number("water", water.celsius(), "°C")
+                .number("touch limit", limit.celsius(), "°C")
+                .says(
+                        Text.of(
+                                "hot-to-touch.has-hands-in-water",
+                                "Step {0} has hands in water at {1}; at most {2} without a basket, tongs or heat gloves.",
+                                m.number(),
+                                water.shown(),
+                                limit.shown()),
+                        Text.of(
+                                "hot-to-touch.water-burns",
+                                "Water at this heat burns a hand before it is out again."));
+    }
+
+    private static boolean inWater(Action a) {
+        Action.Method how =
+                switch (a) {
+                    case Action.Wash w -> w.method() == null ? Action.Method.BRUSH : w.method();
+                    case Action.Rinse r -> r.method();
+                    case Action.Sanitize s -> s.method();
+                    case Action.Soak _ -> Action.Method.IMMERSE;
+                    default -> null;
+                };
+        return how == Action.Method.CLOTH
+                || how == Action.Method.BRUSH
+                || how == Action.Method.IMMERSE;
     }
 
     private void report(Moment m, int e, Energy energy, Findings out) {

@@ -24,7 +24,10 @@ public final class LiftAndCarry extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Remove || m.action() instanceof Action.Install)) {
+        boolean lifts = m.action() instanceof Action.Remove || m.action() instanceof Action.Install;
+        // What slides or swings is not borne; how many it takes is for the sheet to say.
+        boolean moves = m.action() instanceof Action.Shift || m.action() instanceof Action.Return;
+        if (!lifts && !moves) {
             return;
         }
         Mass most = new Mass(m.context().book().number("lift.load-constant"));
@@ -32,11 +35,11 @@ public final class LiftAndCarry extends BookRule {
             Part part = m.sheet().part(p);
             Mass mass = part.moving().mass();
             Integer people = part.moving().people();
-            boolean heavy = mass != null && mass.compareTo(most) > 0;
+            boolean heavy = lifts && mass != null && mass.compareTo(most) > 0;
             int needed =
                     Math.max(
                             people == null ? 1 : people,
-                            mass == null
+                            mass == null || !lifts
                                     ? 1
                                     : (int) Math.ceil(mass.kilograms() / most.kilograms() - 1e-9));
             if (m.step().people() >= needed) {

@@ -1,12 +1,17 @@
 package orthopur.rules.teardown;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.Assembly.Lubrication;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import orthopur.procedure.Action;
+import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
@@ -56,7 +61,9 @@ public final class Lubricants extends BookRule {
             }
             if (m.action() instanceof Action.Lubricate a) {
                 drops(m, part, a, out);
+                product(m, part, c, out);
             }
+            wetted(m, part, out);
             if (!coats && points.isEmpty() && !part.surfaces().isEmpty()) {
                 out.report(info)
                         .severity(Severity.FIX)
@@ -109,6 +116,77 @@ public final class Lubricants extends BookRule {
                                     "lubricants.what-is-greased-here-goes",
                                     "What is greased here goes into the food."));
         }
+    }
+
+    /** A film is the last thing: water takes it off, and no sanitizer gets under it. */
+    private void wetted(Moment m, Part part, Findings out) {
+        Set<String> its = new HashSet<>(Set.of(part.id()));
+        part.surfaces().forEach(s -> its.add(s.id()));
+        int wet =
+                m.firstLater(
+                        x ->
+                                (x instanceof Action.Sanitize
+                                                || x instanceof Action.Wash
+                                                || x instanceof Action.Rinse
+                                                || x instanceof Action.Soak)
+                                        && x.items().stream().anyMatch(its::contains));
+        boolean renewed =
+                m.later(
+                        x ->
+                                (x instanceof Action.Lubricate || x instanceof Action.Coat)
+                                        && x.items().contains(part.id()));
+        if (wet < 0 || renewed) {
+            return;
+        }
+        out.report(info)
+                .severity(Severity.FIX)
+                .items(List.of(part.id()))
+                .says(
+                        Text.of(
+                                "lubricants.is-wetted-later",
+                                "Step {0} leaves a film on {1}, and step {2} wets it afterwards.",
+                                m.number(),
+                                m.sheet().names(List.of(part.id())),
+                                wet + 1),
+                        Text.of(
+                                "lubricants.water-takes-it-off",
+                                "Water takes the film off, and where it stays no sanitizer gets under it."))
+                .propose(
+                        Text.of("lubricants.lubricate-after", "Lubricate after step {0}", wet + 1),
+                        List.of(
+                                new Edit.Move(
+                                        m.step().id(),
+                                        wet + 1 < m.procedure().steps().size()
+                                                ? m.procedure().steps().get(wet + 1).id()
+                                                : null)));
+    }
+
+    /** Where a point has its own product, another one is another clean's mistake. */
+    private void product(Moment m, Part part, @Nullable Chemical c, Findings out) {
+        List<String> wanted =
+                part.fitting().lubrication().stream()
+                        .map(Lubrication::product)
+                        .filter(Objects::nonNull)
+                        .distinct()
+                        .toList();
+        if (c == null || wanted.isEmpty() || wanted.contains(c.id())) {
+            return;
+        }
+        Chemical meant = m.context().chemical(wanted.getFirst());
+        out.report(info)
+                .severity(Severity.FIX)
+                .items(List.of(part.id()))
+                .says(
+                        Text.of(
+                                "lubricants.another-product",
+                                "Step {0} lubricates {1} with {2}; the sheet says {3}.",
+                                m.number(),
+                                m.sheet().names(List.of(part.id())),
+                                c.name(),
+                                meant == null ? wanted.getFirst() : meant.name()),
+                        Text.of(
+                                "lubricants.another-product-runs",
+                                "Thinner it runs off into the food, thicker it does not reach the bearing; some eat the seal."));
     }
 
     /** More runs off into the food, fewer runs dry. */

@@ -12,6 +12,7 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -34,8 +35,15 @@ public final class RemovalOrder extends BookRule {
         if (m.action() instanceof Action.Install) {
             behindShut(m, out);
         }
-        if (m.action() instanceof Action.Inspect || m.action() instanceof Action.Lubricate) {
-            throughCover(m, out);
+        boolean cleans =
+                m.action() instanceof Action.Wash
+                        || m.action() instanceof Action.Rinse
+                        || m.action() instanceof Action.Sanitize
+                        || m.action() instanceof Action.DryClean;
+        if (cleans
+                || m.action() instanceof Action.Inspect
+                || m.action() instanceof Action.Lubricate) {
+            throughCover(m, cleans, out);
         }
         boolean aside = m.action() instanceof Action.Shift;
         if (!aside && !(m.action() instanceof Action.Remove)) {
@@ -109,8 +117,15 @@ public final class RemovalOrder extends BookRule {
         }
     }
 
-    /** Nobody looks through a cover, or oils through one. What is cleaned through one is C6. */
-    private void throughCover(Moment m, Findings out) {
+    private static boolean washed(Moment m, int surface) {
+        return m.night().facts(surface).washed() != Facts.NEVER;
+    }
+
+    /**
+     * Nobody looks through a cover, or oils through one. What is cleaned through one is C6; where
+     * it was clean already, C6 has nothing to miss, and the hand still goes where it cannot.
+     */
+    private void throughCover(Moment m, boolean cleans, Findings out) {
         Set<Integer> covers = new LinkedHashSet<>();
         List<String> hidden = new ArrayList<>();
         for (String item : m.action().items()) {
@@ -123,7 +138,8 @@ public final class RemovalOrder extends BookRule {
             boolean shut =
                     !all.isEmpty()
                             && all.stream().noneMatch(m.exposed()::contains)
-                            && all.stream().allMatch(s -> m.night().coverOf(s) >= 0);
+                            && all.stream().allMatch(s -> m.night().coverOf(s) >= 0)
+                            && (!cleans || all.stream().allMatch(s -> washed(m, s)));
             if (shut) {
                 hidden.add(item);
                 all.forEach(s -> covers.add(m.night().coverOf(s)));
