@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
@@ -1191,8 +1192,9 @@ class EveryRuleTest {
         Action.Sanitize unread =
                 new Action.Sanitize(
                         hot.items(), hot.solution(), hot.method(), hot.contact(), Set.of());
-        assertEquals(List.of(), Rig.bench().findings(Bench.with("sanitize", hot)));
-        Finding f = Rig.bench().findings(Bench.with("sanitize", unread)).getFirst();
+        assertEquals("L8", Rig.bench().findings(Bench.with("sanitize", hot)).getFirst().rule());
+        assertEquals(List.of(), Rig.bench().findings(gloved(Bench.with("sanitize", hot))));
+        Finding f = Rig.bench().findings(gloved(Bench.with("sanitize", unread))).getFirst();
         assertEquals("S9", f.rule());
         assertEquals(1, f.remedies().size());
     }
@@ -1200,8 +1202,13 @@ class EveryRuleTest {
     /** Cold water that sanitizes nothing is not mistaken for hot-water sanitizing. */
     @Test
     void waterAloneBelowItsThresholdIsS1() {
-        List<Finding> f = Rig.bench().findings(Bench.with("sanitize", Bench.hotWater(59, 30)));
-        assertEquals("S1", f.getFirst().rule());
+        Procedure warm = gloved(Bench.with("sanitize", Bench.hotWater(59, 30)));
+        assertEquals("S1", Rig.bench().findings(warm).getFirst().rule());
+    }
+
+    /** Hands that may go into hot water. */
+    private static Procedure gloved(Procedure p) {
+        return p.withPpe(Stream.concat(p.ppe().stream(), Stream.of("heat gloves")).toList());
     }
 
     @Test

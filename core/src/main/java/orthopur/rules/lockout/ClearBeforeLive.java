@@ -6,6 +6,7 @@ import java.util.List;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
 import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
@@ -65,7 +66,7 @@ public final class ClearBeforeLive extends BookRule {
                             "nobody has said that tools are out and people are clear since hands were last in"));
             edits.add(
                     new Edit.InsertBefore(
-                            m.step().id(),
+                            beforeTheLocks(m),
                             StepEdits.fresh(
                                     m.procedure(),
                                     0,
@@ -115,6 +116,18 @@ public final class ClearBeforeLive extends BookRule {
                                         m.number()),
                                 edits);
         m.action().energies().forEach(r::energy);
+    }
+
+    /** The step before which it is cleared: the first lock that comes off once hands are done. */
+    private static String beforeTheLocks(Moment m) {
+        List<Step> steps = m.procedure().steps();
+        String first = m.step().id();
+        for (int i = m.place() - 1; i >= 0 && !steps.get(i).action().handsIn(); i--) {
+            if (steps.get(i).action() instanceof Action.Unlock) {
+                first = steps.get(i).id();
+            }
+        }
+        return first;
     }
 
     /** Once the locks are off, anybody may give it power: hands are out before that. */
