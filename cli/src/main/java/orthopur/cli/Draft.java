@@ -21,7 +21,7 @@ import orthopur.procedure.Step;
 
 /**
  * {@code draft SHEET --kind daily [--school assembled-first] [--school rinse-after] [--scope
- * group=a,b] [--halves] [--steps | --words]}: prints a procedure; exit 2 where none can be drafted,
+ * group=a,b,other=c] [--halves] [--steps | --words]}: prints a procedure; exit 2 where none can be drafted,
  * with the reasons.
  */
 final class Draft {
@@ -66,12 +66,11 @@ final class Draft {
                     i++;
                 }
                 case "--scope" -> {
-                    int at = value.indexOf('=');
-                    if (at < 1) {
-                        err.println("--scope needs group=option,option.");
+                    if (!scoped(value, scope)) {
+                        err.println(
+                                "--scope needs group=option, more options or groups after a comma.");
                         return Main.UNREADABLE;
                     }
-                    scope.put(value.substring(0, at), List.of(value.substring(at + 1).split(",")));
                     i++;
                 }
                 default -> file = Path.of(a);
@@ -87,6 +86,21 @@ final class Draft {
         }
         Schools schools = new Schools(rinse, assembled);
         return draft(file, new Drafter.Request("", "", kind, schools, scope, halves), words, steps);
+    }
+
+    /** "drive=powered,hand-wheel,carriage=tilts": what has no group of its own goes to the last. */
+    private static boolean scoped(String value, Map<String, List<String>> scope) {
+        String group = "";
+        for (String piece : value.split(",")) {
+            int at = piece.indexOf('=');
+            group = at < 0 ? group : piece.substring(0, at).strip();
+            String option = piece.substring(at + 1).strip();
+            if (group.isEmpty() || option.isEmpty()) {
+                return false;
+            }
+            scope.computeIfAbsent(group, k -> new ArrayList<>()).add(option);
+        }
+        return true;
     }
 
     private int draft(Path file, Drafter.Request wish, boolean words, boolean steps) {

@@ -188,4 +188,19 @@ class MainTest {
         assertTrue(said().contains("left out  x"), said());
         assertTrue(said().contains("What would help"), said());
     }
+
+    /** A slicer of another fit: what is not there is not cleaned, and what tilts is tilted. */
+    @Test
+    void aDraftIsWrittenForTheFitThatIsAsked() {
+        String sheet = "../demo/machines/QK-SL1.json";
+        String fit = "drive=hand-wheel,carriage=tilts,scraper=none";
+        assertEquals(0, run("draft", sheet, "--kind", "end-of-shift", "--words", "--scope", fit));
+        assertTrue(said().contains("tilt it up until it catches"), said());
+        assertFalse(said().contains("sharpener"), said());
+        assertFalse(said().contains("socket S4"), said());
+        assertEquals(2, run("draft", sheet, "--kind", "daily", "--scope", "drive=steam"));
+        assertTrue(said().contains("no option drive=steam; it has drive=powered|hand-wheel"));
+        assertEquals(2, run("draft", sheet, "--kind", "daily", "--scope", "=tilts"));
+        assertTrue(said().contains("--scope needs group=option"));
+    }
 }

@@ -55,7 +55,10 @@ final class Dismantling {
             List<Fitting> first = carrying(p).stream().filter(f -> !swapped(f)).toList();
             fittings("Put on, it slides on them: ", first, Action.Fit::new, null);
             if (!TakeApart.comesOff(p)) {
-                script.moving(p, new Action.Shift(List.of(p.id())), "Move aside: " + Words.part(p));
+                script.moving(
+                        p,
+                        new Action.Shift(List.of(p.id())),
+                        Words.sentence("Move aside: " + Words.part(p)) + how(List.of(p)));
             } else if (TakeApart.minded(p)) {
                 takeOff(List.of(p));
             } else {
@@ -148,7 +151,9 @@ final class Dismantling {
 
     /** What is on only for cleaning: rails, hoses, caps. */
     void fit() {
-        work.sheet.fittings().forEach(f -> script.things.add(f.name()));
+        work.sheet.fittings().stream()
+                .filter(f -> f.replaces() != null || carries(f) || loose().contains(f))
+                .forEach(f -> script.things.add(f.name()));
         fittings("Put on for the clean: ", loose(), Action.Fit::new, null);
     }
 
@@ -163,14 +168,21 @@ final class Dismantling {
                 "What stays on is thrown off, jams, or lets product run where it should not.");
     }
 
-    /** Those that carry nothing; what a part slides on goes on and off with that part. */
+    /**
+     * Those that carry nothing; what a part slides on goes on and off with that part. They close a
+     * line or turn what is brought on by hand: where there is neither, a sharpener stays in its box.
+     */
     private List<Fitting> loose() {
+        boolean served =
+                !work.sheet.passages().isEmpty()
+                        || work.parts.stream().anyMatch(p -> p.moving().index() != null);
         return work.sheet.fittings().stream()
-                .filter(
-                        f ->
-                                work.sheet.parts().stream()
-                                        .noneMatch(p -> p.moving().fittings().contains(f.id())))
+                .filter(f -> served && f.replaces() == null && !carries(f))
                 .toList();
+    }
+
+    private boolean carries(Fitting f) {
+        return work.sheet.parts().stream().anyMatch(p -> p.moving().fittings().contains(f.id()));
     }
 
     private List<Fitting> carrying(Part p) {
