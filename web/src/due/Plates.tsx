@@ -5,6 +5,7 @@ import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
+import { Listed } from "./Listed";
 
 type Plate = Schemas["PlateOfMachine"];
 type Props = { plates: Plate[]; write: ((made: Made) => void) | undefined };
@@ -14,17 +15,13 @@ const both = (type?: string, serial?: string) => [type, serial].filter(Boolean).
 /** The plate of each machine, as its sheet has it and as it was read: a sheet of another variant cleans it wrong. */
 export function Plates({ plates, write }: Props) {
   return (
-    <section aria-label={say("due.plates.title", "Data plates")}>
-      <h2>{say("due.plates.title", "Data plates")}</h2>
-      {plates.length === 0 && (
-        <p className="quiet">{say("due.plates.none", "No sheet says what stands on a data plate.")}</p>
-      )}
-      <ul>
-        {plates.map((p) => (
-          <One key={p.machine} plate={p} write={write} />
-        ))}
-      </ul>
-    </section>
+    <Listed
+      title={say("due.plates.title", "Data plates")}
+      none={say("due.plates.none", "No sheet says what stands on a data plate.")}
+      all={plates}
+    >
+      {(p) => <One key={p.machine} plate={p} write={write} />}
+    </Listed>
   );
 }
 

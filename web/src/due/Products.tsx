@@ -5,6 +5,7 @@ import * as enter from "../round/entries";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { sentence } from "../shared/texts";
+import { Listed } from "./Listed";
 import { figure, STOCK } from "./words";
 
 type Product = Schemas["ProductInStock"];
@@ -15,17 +16,13 @@ const UNITS = ["L", "kg", "pieces"];
 /** What lies in stock of each product, and what has to be ordered. */
 export function Products({ products, write }: Props) {
   return (
-    <section aria-label={say("due.products.title", "Products in stock")}>
-      <h2>{say("due.products.title", "Products in stock")}</h2>
-      {products.length === 0 && (
-        <p className="quiet">{say("due.products.none", "The site has no product yet.")}</p>
-      )}
-      <ul>
-        {products.map((p) => (
-          <One key={p.id} product={p} write={write} />
-        ))}
-      </ul>
-    </section>
+    <Listed
+      title={say("due.products.title", "Products in stock")}
+      none={say("due.products.none", "The site has no product yet.")}
+      all={products}
+    >
+      {(p) => <One key={p.id} product={p} write={write} />}
+    </Listed>
   );
 }
 

@@ -6,6 +6,7 @@ import { tabletNow } from "../round/outbox";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { told } from "../shared/texts";
+import { Listed } from "./Listed";
 import { figure } from "./words";
 
 type Setting = Schemas["MachineSetting"];
@@ -21,17 +22,13 @@ const DAY = 86_400_000;
 /** The settings of the machines as they were read, what is off first. */
 export function Settings({ settings, write, answers }: Props) {
   return (
-    <section aria-label={say("due.parts.settings", "Settings of the machines")}>
-      <h2>{say("due.parts.settings", "Settings of the machines")}</h2>
-      {settings.length === 0 && (
-        <p className="quiet">{say("due.parts.no-settings", "No sheet names a setting.")}</p>
-      )}
-      <ul>
-        {settings.map((s) => (
-          <One key={s.machine + s.id} setting={s} write={write} answers={answers} />
-        ))}
-      </ul>
-    </section>
+    <Listed
+      title={say("due.parts.settings", "Settings of the machines")}
+      none={say("due.parts.no-settings", "No sheet names a setting.")}
+      all={settings}
+    >
+      {(s) => <One key={s.machine + s.id} setting={s} write={write} answers={answers} />}
+    </Listed>
   );
 }
 

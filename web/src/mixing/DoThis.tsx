@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import type { useSiteStream } from "../round/useSiteStream";
-import { degrees, say, volumes } from "../shared/say";
+import { degrees, say, spoken, volumes } from "../shared/say";
 import { useClock } from "../shared/session";
 import { shownIn } from "../shared/temperature";
 import { told } from "../shared/texts";
@@ -286,7 +286,7 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
           {mine?.label && (
             <a
               className="btn"
-              href={`/api/prints/solutions/${mine.label}.pdf?paper=A6`}
+              href={`/api/prints/solutions/${mine.label}.pdf?paper=A6&language=${spoken()}`}
               target="_blank"
               rel="noreferrer"
             >

@@ -21,8 +21,8 @@ import orthopur.procedure.Step;
 
 /**
  * {@code draft SHEET --kind daily [--school assembled-first] [--school rinse-after] [--scope
- * group=a,b,other=c] [--halves] [--steps | --words]}: prints a procedure; exit 2 where none can be drafted,
- * with the reasons.
+ * group=a,b,other=c] [--halves] [--steps | --words]}: prints a procedure; exit 2 where none can be
+ * drafted, with the reasons.
  */
 final class Draft {
     private final PrintStream out;

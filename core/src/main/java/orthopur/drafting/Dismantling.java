@@ -170,7 +170,8 @@ final class Dismantling {
 
     /**
      * Those that carry nothing; what a part slides on goes on and off with that part. They close a
-     * line or turn what is brought on by hand: where there is neither, a sharpener stays in its box.
+     * line or turn what is brought on by hand: where there is neither, a sharpener stays in its
+     * box.
      */
     private List<Fitting> loose() {
         boolean served =

@@ -98,7 +98,10 @@ final class Work {
                                     reasons.add(
                                             "%s has no option %s=%s; it has %s."
                                                     .formatted(
-                                                            sheet.code(), group, option, choices()));
+                                                            sheet.code(),
+                                                            group,
+                                                            option,
+                                                            choices()));
                                 }
                             }
                         });

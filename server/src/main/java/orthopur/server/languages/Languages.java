@@ -33,11 +33,13 @@ public class Languages {
 
     private final StoredJson json;
     private final Path folder;
-    private final Map<String, List<String>> sentences;
+    private final Map<String, String> english;
+    private final Map<String, List<String>> sentences = new TreeMap<>();
 
     Languages(StoredJson json, @Value("${orthopur.data}") String data) {
         this.json = json;
-        this.sentences = sentences(json);
+        this.english = english(json);
+        english.forEach((id, e) -> sentences.computeIfAbsent(e, k -> new ArrayList<>()).add(id));
         this.folder = Path.of(data, "languages");
     }
 
@@ -80,6 +82,22 @@ public class Languages {
         return code.isEmpty() || code.equals("en") ? Map.of() : one(code).texts();
     }
 
+    /**
+     * What a sentence says in a language, without arguments.
+     *
+     * @param texts of the language, as {@link #texts} gives them
+     */
+    public static String say(Map<String, String> texts, Text sentence) {
+        return texts.getOrDefault(sentence.id(), sentence.english());
+    }
+
+    /**
+     * What an id of the interface says; the id itself where the interface has none of that name.
+     */
+    public String say(Map<String, String> texts, String id) {
+        return texts.getOrDefault(id, english.getOrDefault(id, id));
+    }
+
     /** Read each time: a file that is put into the folder is there at once. */
     private Map<String, Language> read() {
         Map<String, Language> all = new TreeMap<>();
@@ -108,14 +126,10 @@ public class Languages {
         return sentences.getOrDefault(english, List.of());
     }
 
-    /** The ids of each English sentence of the interface. */
-    private static Map<String, List<String>> sentences(StoredJson json) {
+    private static Map<String, String> english(StoredJson json) {
         try (InputStream in =
                 Languages.class.getResourceAsStream("/languages/english/interface.json")) {
-            Map<String, List<String>> all = new TreeMap<>();
-            json.read(in, Sentences.class)
-                    .forEach((id, e) -> all.computeIfAbsent(e, k -> new ArrayList<>()).add(id));
-            return all;
+            return json.read(in, Sentences.class);
         } catch (IOException e) {
             throw new IllegalStateException("The sentences of the interface cannot be read.", e);
         }

@@ -6,6 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -22,6 +23,7 @@ import orthopur.chemical.Chemical;
 import orthopur.quantity.Show;
 import orthopur.quantity.Volume;
 import orthopur.server.floor.SiteEntries;
+import orthopur.server.languages.Languages;
 import orthopur.server.machines.Premises;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
@@ -35,28 +37,28 @@ import orthopur.text.Text;
 class SolutionLabels {
     private static final int ON_A_SHEET = 6;
 
-    private static final Map<String, String> ENDS =
-            Map.of(
-                    "label", "its label allows no longer",
-                    "habit", "no solution is used longer here",
-                    "fades", "it is too weak by then",
-                    "cools", "it is too cold by then");
-
     private final SiteEntries site;
     private final Premises premises;
     private final Paper paper;
+    private final Languages languages;
 
-    SolutionLabels(SiteEntries site, Premises premises, Paper paper) {
+    SolutionLabels(SiteEntries site, Premises premises, Paper paper, Languages languages) {
+        this.languages = languages;
         this.site = site;
         this.premises = premises;
         this.paper = paper;
     }
 
-    /** On A6, on a roll of 62 mm, or six on a sheet of A4. */
+    /**
+     * On A6, on a roll of 62 mm, or six on a sheet of A4.
+     *
+     * @param language in which its words are; English when empty
+     */
     @GetMapping("/solutions/{label}.pdf")
     ResponseEntity<byte[]> label(
             @PathVariable String label,
-            @RequestParam(defaultValue = "A6", name = "paper") String size) {
+            @RequestParam(defaultValue = "A6", name = "paper") String size,
+            @RequestParam(defaultValue = "") String language) {
         Shelf.Solution b = Shelf.labeled(site.state(), label);
         if (b == null) {
             throw Said.notFound(
@@ -66,6 +68,7 @@ class SolutionLabels {
                             label));
         }
         Premises.Now now = premises.now();
+        Map<String, String> texts = languages.texts(language);
         Chemical c = now.context().chemical(b.chemical());
         String address =
                 ServletUriComponentsBuilder.fromCurrentContextPath()
@@ -82,13 +85,17 @@ class SolutionLabels {
         on.put("strength", b.mgPerL() == null ? "" : Show.number(b.mgPerL()) + " mg/L");
         on.put("vessel", vessel(now, b.vessel()));
         on.put("litres", new Volume(b.litres()).shown());
-        on.put("made", time(now, b.at()));
+        on.put("made", time(now, b.at(), language));
         on.put("by", b.who());
-        on.put("until", b.until() == null ? null : time(now, b.until()));
-        on.put("why", b.why() == null ? null : ENDS.get(b.why()));
-        on.put("purpose", b.purpose());
-        on.put("ppe", joined(c == null ? List.of() : c.ppe()));
-        on.put("never", joined(c == null ? List.of() : c.neverWith()));
+        on.put("until", b.until() == null ? null : time(now, b.until(), language));
+        on.put("why", b.why() == null ? null : languages.say(texts, "mixing.ends." + b.why()));
+        on.put("say", words(texts));
+        on.put("language", language.isEmpty() ? "en" : language);
+        on.put(
+                "purpose",
+                b.purpose() == null ? null : texts.getOrDefault(b.purpose(), b.purpose()));
+        on.put("ppe", joined(c == null ? List.of() : c.ppe(), texts));
+        on.put("never", joined(c == null ? List.of() : c.neverWith(), texts));
         on.put("code", QrCode.of(address));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
@@ -101,8 +108,26 @@ class SolutionLabels {
                 .body(paper.print("solution", of, false, on));
     }
 
-    private static @Nullable String joined(List<String> all) {
-        return all.isEmpty() ? null : String.join("; ", all);
+    private static Map<String, String> words(Map<String, String> texts) {
+        return Map.of(
+                "made", Languages.say(texts, Text.of("solution-label.made", "Made")),
+                "by", Languages.say(texts, Text.of("solution-label.by", "by")),
+                "until", Languages.say(texts, Text.of("solution-label.change-by", "Change by")),
+                "purpose", Languages.say(texts, Text.of("solution-label.for", "For")),
+                "ppe", Languages.say(texts, Text.of("solution-label.wear", "Wear")),
+                "never", Languages.say(texts, Text.of("solution-label.never-with", "Never with")),
+                "first",
+                        Languages.say(
+                                texts,
+                                Text.of(
+                                        "solution-label.product-first",
+                                        "The label of the product comes first.")));
+    }
+
+    private static @Nullable String joined(List<String> all, Map<String, String> texts) {
+        return all.isEmpty()
+                ? null
+                : String.join("; ", all.stream().map(x -> texts.getOrDefault(x, x)).toList());
     }
 
     private static String vessel(Premises.Now now, String id) {
@@ -113,8 +138,9 @@ class SolutionLabels {
                 .orElse(id);
     }
 
-    private static String time(Premises.Now now, long at) {
-        return DateTimeFormatter.ofPattern("EEE d MMM HH:mm", java.util.Locale.ENGLISH)
+    private static String time(Premises.Now now, long at, String language) {
+        Locale locale = language.isEmpty() ? Locale.ENGLISH : Locale.forLanguageTag(language);
+        return DateTimeFormatter.ofPattern("EEE d MMM HH:mm", locale)
                 .withZone(ZoneId.of(now.site().zone()))
                 .format(Instant.ofEpochMilli(at));
     }

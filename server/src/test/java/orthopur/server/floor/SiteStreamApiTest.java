@@ -4,9 +4,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.junit.jupiter.api.BeforeEach;
@@ -131,5 +135,41 @@ class SiteStreamApiTest {
         Answer outside = enter(maren, sent(spares(-1)));
         assertFalse(outside.status() == 200, outside.detail());
         assertTrue(outside.detail().contains("0 to 999"), outside.detail());
+    }
+
+    /** The label goes onto the bucket in the language of the one who mixed. */
+    @Test
+    void aLabelIsPrintedInTheLanguageThatIsAsked() throws Exception {
+        long until = now.millis() + 3_600_000;
+        SiteEntry bucket =
+                new SiteEntry.BucketMade(
+                        "bucket-2",
+                        "halvern-h12",
+                        12,
+                        110.0,
+                        "KQ7P",
+                        20.0,
+                        8.0,
+                        until,
+                        "fades",
+                        null);
+        assertEquals(200, enter(maren, sent(bucket)).status());
+        String path = "/api/prints/solutions/KQ7P.pdf";
+        String english = printed(path);
+        assertTrue(english.contains("Made"), english);
+        assertTrue(english.contains("it is too weak by then"), english);
+        String spanish = printed(path + "?language=es");
+        assertTrue(spanish.contains("Preparada"), spanish);
+        assertTrue(spanish.contains("Cambiar antes de"), spanish);
+        assertTrue(spanish.contains("para entonces está demasiado débil"), spanish);
+        assertTrue(spanish.contains("La etiqueta del producto va primero."), spanish);
+        assertFalse(spanish.contains("Wear") || spanish.contains("by then"), spanish);
+        assertEquals(404, maren.read(path + "?language=xx").status());
+    }
+
+    private String printed(String path) throws IOException {
+        try (PDDocument d = Loader.loadPDF(maren.bytes(path))) {
+            return new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
+        }
     }
 }
