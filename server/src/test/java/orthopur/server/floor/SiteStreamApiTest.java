@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -167,7 +166,7 @@ class SiteStreamApiTest {
         assertEquals(404, maren.read(path + "?language=xx").status());
     }
 
-    private String printed(String path) throws IOException {
+    private String printed(String path) throws Exception {
         try (PDDocument d = Loader.loadPDF(maren.bytes(path))) {
             return new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
         }
