@@ -169,34 +169,36 @@ export default function RuleBook() {
                   {say("rulebook.rule-book.no-figure-has-in-it", "No figure has “{0}” in it.", word)}
                 </p>
               )}
-              <table className="table figures">
-                <thead>
-                  <tr>
-                    <th scope="col">{say("rulebook.rule-book.what-it-limits", "What it limits")}</th>
-                    <th scope="col">{say("rulebook.rule-book.holds-here", "Holds here")}</th>
-                    <th scope="col">{say("rulebook.rule-book.source", "Source")}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {figures.map((f) => (
-                    <tr key={f.id}>
-                      <td>
-                        {titleOf(f)}
-                        {f.override && <Looser />}
-                      </td>
-                      <td className="figure">
-                        {figure(f.id)}
-                        {f.set && (
-                          <div className="quiet">
-                            {say("rulebook.rule-book.code", "code: {0}", shown(f.shipped, f.unit))}
-                          </div>
-                        )}
-                      </td>
-                      <td className="quiet">{f.set ? f.source : (f.cited[regime] ?? f.source)}</td>
+              {figures.length > 0 && (
+                <table className="table figures">
+                  <thead>
+                    <tr>
+                      <th scope="col">{say("rulebook.rule-book.what-it-limits", "What it limits")}</th>
+                      <th scope="col">{say("rulebook.rule-book.holds-here", "Holds here")}</th>
+                      <th scope="col">{say("rulebook.rule-book.source", "Source")}</th>
                     </tr>
-                  ))}
-                </tbody>
-              </table>
+                  </thead>
+                  <tbody>
+                    {figures.map((f) => (
+                      <tr key={f.id}>
+                        <td>
+                          {titleOf(f)}
+                          {f.override && <Looser />}
+                        </td>
+                        <td className="figure">
+                          {figure(f.id)}
+                          {f.set && (
+                            <div className="quiet">
+                              {say("rulebook.rule-book.code", "code: {0}", shown(f.shipped, f.unit))}
+                            </div>
+                          )}
+                        </td>
+                        <td className="quiet">{f.set ? f.source : (f.cited[regime] ?? f.source)}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              )}
             </>
           )}
           {book.data.changes.length > 0 && (
@@ -221,7 +223,7 @@ export default function RuleBook() {
           <h2>
             {say(
               "rulebook.rule-book.rules-that-every-procedure-is-run",
-              "{0} rules that every procedure is run against",
+              "{0, plural, one {# rule} other {# rules}} that every procedure is run against",
               rules.length,
             )}
           </h2>

@@ -216,7 +216,7 @@ public final class Lubricants extends BookRule {
                                                                     "drops not stated")
                                                             : Text.of(
                                                                     "lubricants.drops",
-                                                                    "{0} drops",
+                                                                    "{0, plural, one {# drop} other {# drops}}",
                                                                     a.drops()),
                                                     point.drops())
                                             : Text.of(
