@@ -135,6 +135,12 @@ public final class PublicCodes {
                                 "pH",
                                 FC_114 + "(A)"),
                         f(
+                                "chlorine.ph.least",
+                                "Chlorine: least pH of the solution; below it gives off gas",
+                                6,
+                                "pH",
+                                "default of this program"),
+                        f(
                                 "chlorine.ph.narrow",
                                 "Chlorine: pH up to which the lower temperatures hold",
                                 8,

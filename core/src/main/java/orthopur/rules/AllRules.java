@@ -21,6 +21,7 @@ import orthopur.rules.chemistry.Registered;
 import orthopur.rules.chemistry.RinsePressure;
 import orthopur.rules.chemistry.SanitizerStrength;
 import orthopur.rules.chemistry.SolutionAge;
+import orthopur.rules.chemistry.SolutionFumes;
 import orthopur.rules.chemistry.StrengthCeiling;
 import orthopur.rules.chemistry.ToppedUp;
 import orthopur.rules.chemistry.WashTemperature;
@@ -171,6 +172,7 @@ public final class AllRules {
                             new WasherTemperatures(),
                             new RinsePressure(),
                             new StrengthCeiling(),
+                            new SolutionFumes(),
                             new ContactTime(),
                             new PlannedReadings(),
                             new InstrumentsDecide(),

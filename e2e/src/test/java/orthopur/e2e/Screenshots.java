@@ -119,6 +119,22 @@ public final class Screenshots {
             b.go("/logbook/" + round);
             b.page.getByText("Step by step").waitFor();
             take(b, "record");
+            String done = Seed.round(server, "Tobiah Renn", "qk-sw1-daily", "sign");
+            b.as("Tobiah Renn").go(done);
+            b.page.locator(".floor-verb").waitFor();
+            b.confirm();
+            b.page.getByLabel("PIN").fill("220861");
+            b.button("Hold: sign and close").focus();
+            b.page.keyboard().press("Enter");
+            b.text("Somebody else inspects it now").waitFor();
+            b.as("Ruvi Hast").go("/board");
+            b.page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Inspect and release"))
+                    .first()
+                    .click();
+            b.button("Inspected, nothing wrong").first().click();
+            take(b, "release");
         }
         Browser.quit();
     }

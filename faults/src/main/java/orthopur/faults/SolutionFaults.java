@@ -24,6 +24,7 @@ import orthopur.quantity.Volume;
 
 /** Too weak, too cold, too short, not stated, the wrong product, the wrong place. */
 final class SolutionFaults {
+    private static final double[] SOUR = {3, 4.5, 5.9};
     private static final double[] SHARES = {
         0.02, 0.1, 0.25, 0.4, 0.5, 0.6, 0.75, 0.85, 0.9, 0.95, 0.98, 0.99
     };
@@ -284,6 +285,7 @@ final class SolutionFaults {
                     new Action.Sanitize(a.items(), x, a.method(), a.contact(), fewer),
                     "S9");
         }
+        fumes(s, a);
         for (double t : new double[] {60, 65, 70, 74, 76.9}) {
             out.changed(
                     "other-chemical",
@@ -614,6 +616,21 @@ final class SolutionFaults {
         if (broken) {
             out.changed(
                     "other-way", m + " where the sheet forbids it at " + s.id(), s, changed, "S6");
+        }
+    }
+
+    /** Sour chlorine, and a sanitizer so hot that it goes into the air. */
+    private void fumes(Step s, Action.Sanitize a) {
+        Chemical c = r.chemicals().get(String.valueOf(a.solution().chemical()));
+        if (c == null || c.kind() == ChemicalKind.QUAT || !c.kind().sanitizes()) {
+            return;
+        }
+        for (double ph : c.kind() == ChemicalKind.CHLORINE ? SOUR : new double[0]) {
+            out.changed("weaken", "at pH " + ph, s, with(a, a.solution().withPh(new Ph(ph))), "S4");
+        }
+        for (double t : new double[] {49.5, 55, 65}) {
+            Solution hot = a.solution().withTemperature(new Temperature(t));
+            out.changed("weaken", "sanitizer at " + t + " °C", s, with(a, hot), "S4");
         }
     }
 
