@@ -18,6 +18,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Schools;
 import orthopur.procedure.Step;
+import orthopur.runthrough.Context;
 
 /**
  * {@code draft SHEET --kind daily [--school assembled-first] [--school rinse-after] [--scope
@@ -114,7 +115,10 @@ final class Draft {
                             wish.schools(),
                             wish.scope(),
                             wish.halves());
-            Procedure p = Drafter.draft(sheet, request, SiteFiles.around(file).context());
+            Context context = SiteFiles.around(file).context();
+            Procedure p = Drafter.draft(sheet, request, context);
+            // An option that the sheet does not have would leave out parts without a word.
+            ProcedureFormat.read(ProcedureFormat.document(p), sheet, context.chemicals().keySet());
             if (steps) {
                 out.print(
                         SiteFiles.around(file)

@@ -198,8 +198,8 @@ class MainTest {
         assertTrue(said().contains("tilt it up until it catches"), said());
         assertFalse(said().contains("sharpener"), said());
         assertFalse(said().contains("socket S4"), said());
-        assertEquals(2, run("draft", sheet, "--kind", "daily", "--scope", "drive=steam"));
-        assertTrue(said().contains("no option drive=steam; it has drive=powered|hand-wheel"));
+        assertEquals(2, run("draft", sheet, "--kind", "end-of-shift", "--scope", "drive=steam"));
+        assertTrue(said().contains("no option \"drive=steam\"; it has drive=powered|hand-wheel"));
         assertEquals(2, run("draft", sheet, "--kind", "daily", "--scope", "=tilts"));
         assertTrue(said().contains("--scope needs group=option"));
     }

@@ -49,7 +49,6 @@ final class Work {
         this.sheet = sheet;
         this.request = request;
         this.context = context;
-        refuseUnknown();
         this.means = new Means(context, request.schools(), sheet.organic());
         this.parts = sheet.parts().stream().filter(p -> inScope(p.when())).toList();
         this.energies =
@@ -79,51 +78,6 @@ final class Work {
                                 .filter(s -> !scale.contains(s))
                                 .forEach(s -> (enclosed(s) ? enclosed : treated).add(s)));
         this.people = apart.inOrder().stream().mapToInt(this::crew).max().orElse(1);
-    }
-
-    /** An option that the sheet does not have would leave out parts without a word. */
-    private void refuseUnknown() {
-        List<String> reasons = new ArrayList<>();
-        request.scope()
-                .forEach(
-                        (group, options) -> {
-                            List<String> known =
-                                    sheet.optionGroups().stream()
-                                            .filter(g -> g.id().equals(group))
-                                            .flatMap(g -> g.options().stream())
-                                            .map(OptionGroup.Option::id)
-                                            .toList();
-                            for (String option : options) {
-                                if (!known.contains(option)) {
-                                    reasons.add(
-                                            "%s has no option %s=%s; it has %s."
-                                                    .formatted(
-                                                            sheet.code(),
-                                                            group,
-                                                            option,
-                                                            choices()));
-                                }
-                            }
-                        });
-        if (!reasons.isEmpty()) {
-            throw new DraftRefused(reasons);
-        }
-    }
-
-    private String choices() {
-        return sheet.optionGroups().isEmpty()
-                ? "none"
-                : sheet.optionGroups().stream()
-                        .map(
-                                g ->
-                                        g.id()
-                                                + "="
-                                                + String.join(
-                                                        "|",
-                                                        g.options().stream()
-                                                                .map(OptionGroup.Option::id)
-                                                                .toList()))
-                        .collect(java.util.stream.Collectors.joining(", "));
     }
 
     private boolean inScope(@Nullable String condition) {

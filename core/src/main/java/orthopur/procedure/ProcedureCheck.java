@@ -6,8 +6,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.OptionGroup;
 import orthopur.machine.Part;
 import orthopur.machine.Problem;
 
@@ -168,8 +170,24 @@ public final class ProcedureCheck {
                                     + sheet.code()
                                     + " has no option \""
                                     + condition
-                                    + "\"; it is written group=option."));
+                                    + "\"; it has "
+                                    + options(sheet)
+                                    + "."));
         }
+    }
+
+    private static String options(MachineSheet sheet) {
+        return sheet.optionGroups().isEmpty()
+                ? "none"
+                : sheet.optionGroups().stream()
+                        .map(
+                                g ->
+                                        g.id()
+                                                + "="
+                                                + g.options().stream()
+                                                        .map(OptionGroup.Option::id)
+                                                        .collect(Collectors.joining("|")))
+                        .collect(Collectors.joining(", "));
     }
 
     private static boolean movable(Action action, Part part) {

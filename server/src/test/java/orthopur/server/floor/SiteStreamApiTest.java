@@ -142,9 +142,9 @@ class SiteStreamApiTest {
         long until = now.millis() + 3_600_000;
         SiteEntry bucket =
                 new SiteEntry.BucketMade(
-                        "bucket-2",
+                        "red-bucket",
                         "halvern-h12",
-                        12,
+                        8,
                         110.0,
                         "KQ7P",
                         20.0,
