@@ -1,5 +1,5 @@
 import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { createMemoryRouter, RouterProvider } from "react-router";
+import { createMemoryRouter, type Navigator, Router, RouterProvider, type To } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { useAsked } from "./useAsked";
 import { useHand } from "./useHand";
@@ -54,6 +54,31 @@ describe("what is asked of the bench", () => {
     expect(screen.getByRole("status").textContent).toBe("litres=9");
     act(() => void vi.advanceTimersByTime(300));
     expect(router.state.location.search).toBe("?litres=9");
+  });
+
+  it("keeps what was asked last when an older address of its own comes back late", () => {
+    const written: To[] = [];
+    const navigator = {
+      createHref: () => "",
+      replace: (to: To) => written.push(to),
+    } as unknown as Navigator;
+    const at = (search: string) => (
+      <Router location={{ pathname: "/mixing", search }} navigator={navigator}>
+        <Page />
+      </Router>
+    );
+    const page = render(at("?litres=1"));
+    for (const _ of [2, 3]) {
+      fireEvent.click(screen.getByText("more"));
+      act(() => void vi.advanceTimersByTime(300));
+    }
+    expect(written.map((to) => (to as { search: string }).search)).toEqual(["?litres=2", "?litres=3"]);
+    for (const late of ["?litres=2", "?litres=3"]) {
+      page.rerender(at(late));
+      expect(screen.getByRole("status").textContent).toBe("litres=3");
+    }
+    page.rerender(at("?litres=2"));
+    expect(screen.getByRole("status").textContent).toBe("litres=2");
   });
 });
 

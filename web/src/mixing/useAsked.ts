@@ -15,15 +15,18 @@ const CALM_MS = 250;
 export function useAsked(): [URLSearchParams, Put] {
   const [params, setParams] = useSearchParams();
   const [asked, setAsked] = useState(params);
-  const written = useRef(params.toString());
+  /** The addresses that were written here and have not come back yet, the oldest first. */
+  const underWay = useRef<string[]>([params.toString()]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const newest = useRef(asked);
 
-  // A link, or back and forward: what the address says counts.
+  // A link, or back and forward: what the address says counts. An address of our own that comes back late, when
+  // the next one is already on its way, says nothing new.
   useEffect(() => {
-    const now = params.toString();
-    if (now !== written.current) {
-      written.current = now;
+    const own = underWay.current.indexOf(params.toString());
+    underWay.current.splice(0, own + 1);
+    if (own < 0) {
+      underWay.current = [];
       newest.current = params;
       clearTimeout(timer.current);
       setAsked(params);
@@ -46,7 +49,7 @@ export function useAsked(): [URLSearchParams, Put] {
       setAsked(next);
       clearTimeout(timer.current);
       timer.current = setTimeout(() => {
-        written.current = next.toString();
+        underWay.current.push(next.toString());
         setParams(next, { replace: true });
       }, CALM_MS);
     },
