@@ -5,22 +5,28 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import org.jooq.ConnectionRunnable;
 import org.jooq.DSLContext;
+import org.jooq.exception.DataAccessException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import orthopur.ledger.Backup;
+import orthopur.ledger.Database;
 import orthopur.ledger.Head;
 import orthopur.ledger.Heads;
 import orthopur.ledger.Ledger;
@@ -31,7 +37,7 @@ import orthopur.text.Text;
 
 /**
  * Signs the heads of the log and knows what was changed from outside. What the program goes by is
- * compared with the ledger at the start, before anything is served.
+ * compared with the ledger at the start; nothing is used before that is done.
  */
 @Service
 public class Custody {
@@ -44,8 +50,7 @@ public class Custody {
     private final Clock clock;
     private final SiteKey key;
     private final @Nullable Path outside;
-    private final List<Ledger.Changed> changed;
-    private final Set<String> touched;
+    private final CompletableFuture<Compared> compared;
     private volatile @Nullable Head last;
     private long writtenAt;
 
@@ -60,20 +65,41 @@ public class Custody {
         this.clock = clock;
         this.key = keyFile.isEmpty() ? SiteKey.DEMO : SiteKey.read(Path.of(keyFile));
         this.outside = keyFile.isEmpty() ? null : headsBeside(Path.of(keyFile));
-        List<Ledger.Changed> found = new ArrayList<>();
-        inTransaction(
-                c -> {
-                    Ledger.begin(c, clock.millis());
-                    found.addAll(Ledger.changedInForce(c));
-                });
-        changed = List.copyOf(found);
-        touched = changed.stream().map(c -> name(c.kind(), c.ref())).collect(Collectors.toSet());
-        changed.forEach(
-                c -> LOG.error("Not as this program wrote it, and not used: {}.", c.inWords()));
+        inTransaction(c -> Ledger.begin(c, clock.millis()));
+        Path file = Database.file(data);
+        compared = CompletableFuture.supplyAsync(() -> compare(file));
         Path restored = data.resolve(Backup.RESTORED);
         String note = Files.exists(restored) ? Files.readString(restored).strip() : epoch;
         sign(note.isEmpty() ? null : note);
         Files.deleteIfExists(restored);
+    }
+
+    /** What was found changed, and by which names it is asked for. */
+    private record Compared(List<Ledger.Changed> changed, Set<String> touched) {}
+
+    /**
+     * All of it as it stood at one moment, over a connection of its own: the program goes on
+     * starting meanwhile, and whoever asks what was changed waits for the answer.
+     */
+    private static Compared compare(Path file) {
+        List<Ledger.Changed> changed;
+        try (Connection c = Database.reading(file)) {
+            c.setAutoCommit(false);
+            changed = List.copyOf(Ledger.changedInForce(c));
+        } catch (SQLException e) {
+            throw new DataAccessException("What is stored cannot be compared with the ledger", e);
+        }
+        changed.forEach(
+                c -> LOG.error("Not as this program wrote it, and not used: {}.", c.inWords()));
+        return new Compared(
+                changed,
+                changed.stream().map(c -> name(c.kind(), c.ref())).collect(Collectors.toSet()));
+    }
+
+    /** A program that cannot compare does not start. */
+    @EventListener(ApplicationStartedEvent.class)
+    void compared() {
+        compared.join();
     }
 
     /** Where heads are written outside of the data: beside the key. */
@@ -91,7 +117,7 @@ public class Custody {
      * @throws Said with what it is and what to do
      */
     public void vouchFor(Sealed kind, String ref) {
-        if (touched.contains(name(kind, ref))) {
+        if (!isWhole(kind, ref)) {
             throw Said.conflict(
                     Text.of(
                             "custody.was-changed-on-the-server",
@@ -107,7 +133,7 @@ public class Custody {
      * @throws Said with what it is and what to do
      */
     public void vouchForTheSite() {
-        for (Ledger.Changed c : changed) {
+        for (Ledger.Changed c : compared.join().changed()) {
             if (c.kind() == Sealed.SITE_DOCUMENT || c.kind() == Sealed.FIGURE_CHANGE) {
                 vouchFor(c.kind(), c.ref());
             }
@@ -116,12 +142,12 @@ public class Custody {
 
     /** Whether this row is as this program wrote it. */
     public boolean isWhole(Sealed kind, String ref) {
-        return !touched.contains(name(kind, ref));
+        return !compared.join().touched().contains(name(kind, ref));
     }
 
     /** What was found changed at the start, for a person to read. */
     public List<String> changed() {
-        return changed.stream().map(c -> called(c.kind(), c.ref())).toList();
+        return compared.join().changed().stream().map(c -> called(c.kind(), c.ref())).toList();
     }
 
     /** The newest signed head. */
