@@ -49,15 +49,16 @@ export default function Round() {
   return <Carry key={round} round={round} view={view.data} actor={{ name, person, role }} />;
 }
 
-/** The machine's sheet, for the picture of where; the last one heard of when there is no signal. */
+/** The machine's sheet, for the picture of where; the last one heard of when there is no signal. Null while it comes. */
 function useSheet(machine: string) {
-  return useQuery({
+  const { data, isPending } = useQuery({
     queryKey: keys.sheet(machine),
     queryFn: () =>
       heard(`sheet:${machine}`, () =>
         unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine } } })),
       ),
-  }).data;
+  });
+  return isPending ? null : data;
 }
 
 function Carry({ round, view, actor }: { round: string; view: View; actor: Actor }) {

@@ -27,7 +27,8 @@ type Props = {
   pack: Pack;
   live: Round;
   actor: Actor;
-  sheet: Schemas["SheetView"] | undefined;
+  /** Null while it comes. */
+  sheet: Schemas["SheetView"] | null | undefined;
   onTrouble: () => void;
   onMoved: () => void;
   onLocks: () => void;

@@ -3,10 +3,16 @@ import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
 
-type Props = { sheet: Schemas["SheetView"] | undefined; lit: string[] };
+type Props = { sheet: Schemas["SheetView"] | null | undefined; lit: string[] };
 
-/** The outline of the machine with the places of this step lit, and named beneath. */
+/**
+ * The outline of the machine with the places of this step lit, and named beneath. While the sheet comes its place is
+ * kept free: what is to be tapped below must not jump away from under a finger.
+ */
 export function Where({ sheet, lit }: Props) {
+  if (sheet === null) {
+    return <figure className="where" aria-hidden="true" />;
+  }
   const outline = sheet?.outline;
   if (!outline) {
     return null;

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.EndState;
 import orthopur.machine.Hazard;
@@ -84,15 +85,30 @@ final class CleanChain {
         List<Part> soaking = soaks.values().stream().flatMap(List::stream).toList();
         List<Part> apart = new ArrayList<>(soaking);
         apart.addAll(passing);
-        downwards(without(apart)).forEach(this::washGroup);
+        List<Surface> last = lowest(without(apart));
+        List<Surface> first = without(apart).stream().filter(s -> !last.contains(s)).toList();
+        downwards(first).forEach(this::washGroup);
         passing.forEach(this::washLengths);
         if (!soaking.isEmpty()) {
             script.add(
                     new Action.Collect(Work.partIds(soaking)),
                     "Take out, once the time is up, and count: " + Words.parts(soaking),
                     "What is forgotten in the water is missed in the morning.");
+            List<String> sinks =
+                    soaks.keySet().stream()
+                            .map(how -> how.vessel().name())
+                            .filter(this::sink)
+                            .distinct()
+                            .toList();
+            if (!sinks.isEmpty()) {
+                script.add(
+                        new Action.DrawOff(List.of(), sinks, true),
+                        "Let the water out and rinse: " + String.join("; ", sinks),
+                        "Nothing is rinsed over the water in which it soaked.");
+            }
             downwards(on(soaking)).forEach(this::washGroup);
         }
+        downwards(last).forEach(this::washGroup);
         // Parts of a passage may have soaked.
         work.passages().forEach(this::flush);
         rinse(standing, work.passages(), "Rinse", Action.EndPoint.NO_SUDS);
@@ -111,6 +127,14 @@ final class CleanChain {
                     null,
                     5);
         }
+    }
+
+    /** Floors, feet and tables below, after which no glove touches what food touches. */
+    private List<Surface> lowest(List<Surface> some) {
+        return some.stream()
+                .filter(s -> s.zone() >= 3)
+                .filter(s -> some.stream().noneMatch(o -> s.id().equals(o.above())))
+                .toList();
     }
 
     /**
@@ -282,7 +306,15 @@ final class CleanChain {
 
     void washOutSinks() {
         List<String> places =
-                soaks().keySet().stream().map(s -> s.vessel().name()).distinct().toList();
+                Stream.of(
+                                soaks().keySet().stream().map(s -> s.vessel().name()),
+                                work.apart.inOrder().stream()
+                                        .map(TakeApart::place)
+                                        .filter(this::sink),
+                                sprayers().values().stream())
+                        .flatMap(names -> names)
+                        .distinct()
+                        .toList();
         if (!places.isEmpty()) {
             script.add(
                     new Action.DrawOff(List.of(), places, true),
@@ -339,7 +371,7 @@ final class CleanChain {
     private void washGroup(Washing w, List<Surface> some) {
         Means.Use use = Objects.requireNonNull(work.means.wash(some.getFirst()));
         script.product(use.chemical());
-        script.things.add(w.tool());
+        script.things.addAll(List.of("wash bucket", "measuring pitcher", w.tool()));
         script.add(
                 new Action.Wash(
                         work.items(some),
@@ -407,12 +439,43 @@ final class CleanChain {
         script.loop(p.id() + "-washed", steps);
     }
 
+    private boolean sink(String place) {
+        Vessel v = work.context.vessel(place);
+        return v != null && v.kind().equals("sink");
+    }
+
+    /** What lies in a sink and bears a spray; the rest stands or is wiped. */
+    private List<Surface> inSinks(List<Surface> some) {
+        List<Part> there =
+                work.apart.inOrder().stream()
+                        .filter(p -> TakeApart.comesOff(p) && sink(TakeApart.place(p)))
+                        .toList();
+        return some.stream()
+                .filter(s -> there.stream().anyMatch(p -> p.surfaces().contains(s)))
+                .filter(s -> !s.limits().contains(Limit.NO_HOSE))
+                .toList();
+    }
+
     private void rinse(List<Surface> some, List<Passage> lines, String verb, Action.EndPoint end) {
-        if (!some.isEmpty() && !lines.isEmpty()) {
-            rinse(List.of(), lines, verb, end);
-            rinse(some, List.of(), verb, end);
-            return;
+        List<Surface> sprayed = inSinks(some);
+        List<Surface> wiped = some.stream().filter(s -> !sprayed.contains(s)).toList();
+        if (!lines.isEmpty()) {
+            rinse(List.of(), lines, Action.Method.FLOOD, verb, end);
         }
+        if (!wiped.isEmpty()) {
+            rinse(wiped, List.of(), Action.Method.CLOTH, verb, end);
+        }
+        if (!sprayed.isEmpty()) {
+            rinse(sprayed, List.of(), Action.Method.SPRAY, verb, end);
+        }
+    }
+
+    private void rinse(
+            List<Surface> some,
+            List<Passage> lines,
+            Action.Method how,
+            String verb,
+            Action.EndPoint end) {
         double most = LUKEWARM.celsius();
         for (Surface s : some) {
             most = s.highest() == null ? most : Math.min(most, s.highest().celsius());
@@ -424,9 +487,10 @@ final class CleanChain {
                 new Action.Rinse(
                         items,
                         new Solution(null, null, at, null, new Volume(20)),
-                        lines.isEmpty() ? Action.Method.CLOTH : Action.Method.FLOOD,
+                        how,
                         end),
                 verb
+                        + (how == Action.Method.SPRAY ? " in the sink, under the spray," : "")
                         + " at "
                         + at.shown()
                         + " until "
@@ -453,7 +517,7 @@ final class CleanChain {
                 .map(Part::id)
                 .filter(i -> !items.contains(i))
                 .forEach(items::add);
-        script.things.add("torch");
+        script.things.add("flashlight");
         script.things.add("mirror");
         List<String> wear =
                 work.apart.inOrder().stream()
@@ -492,10 +556,7 @@ final class CleanChain {
 
     /** What is not filled is sanitized before anything is put together, under either school. */
     void sanitize() {
-        Set<String> filled = new HashSet<>();
-        work.filled().forEach(p -> filled.addAll(p.surfaces()));
-        List<Surface> some = without(work.passing()).stream().filter(Work::sanitized).toList();
-        List<Surface> open = some.stream().filter(s -> !filled.contains(s.id())).toList();
+        List<Surface> open = open(without(work.passing()));
         if (!open.isEmpty()) {
             handsBeforeSanitizer();
         }
@@ -506,6 +567,16 @@ final class CleanChain {
         if (!open.isEmpty() && work.request.schools().rinseAfterSanitizer()) {
             rinse(open, List.of(), "Rinse the sanitizer off", Action.EndPoint.CLEAR);
         }
+    }
+
+    /** What is sanitized and not filled. */
+    private List<Surface> open(List<Surface> some) {
+        Set<String> filled = new HashSet<>();
+        work.filled().forEach(p -> filled.addAll(p.surfaces()));
+        return some.stream()
+                .filter(Work::sanitized)
+                .filter(s -> !filled.contains(s.id()))
+                .toList();
     }
 
     private void sanitizeLengths(Part p) {
@@ -533,6 +604,23 @@ final class CleanChain {
         return alike.size();
     }
 
+    /** One sprayer holds one solution; where the site has too few, it is not said which. */
+    private Map<Means.Use, String> sprayers() {
+        List<String> free =
+                work.context.vessels().stream()
+                        .filter(v -> v.kind().equals("sprayer"))
+                        .map(Vessel::name)
+                        .toList();
+        Map<Means.Use, String> taken = new LinkedHashMap<>();
+        for (Surface s : open(work.treated)) {
+            Means.Use use = work.means.sanitizer(s);
+            if (use != null && !taken.containsKey(use) && taken.size() < free.size()) {
+                taken.put(use, free.get(taken.size()));
+            }
+        }
+        return taken;
+    }
+
     /** Once before the first sanitizer; later steps put on fresh gloves by themselves. */
     private void handsBeforeSanitizer() {
         if (!handsClean) {
@@ -545,10 +633,23 @@ final class CleanChain {
             Means.Use use, List<String> items, Action.Method how, String words, Volume made) {
         script.product(use.chemical());
         Solution x = use.solution();
+        String sprayer = how == Action.Method.SPRAY ? sprayers().get(use) : null;
+        Vessel mixed = work.context.vessel(sprayer);
+        if (mixed != null) {
+            script.things.add(mixed.name());
+        }
+        script.things.add("measuring pitcher");
+        script.things.addAll(work.means.read(use.chemical()));
         script.add(
                 new Action.Sanitize(
                         items,
-                        new Solution(x.chemical(), x.strength(), x.temperature(), x.ph(), made),
+                        new Solution(
+                                x.chemical(),
+                                x.strength(),
+                                x.temperature(),
+                                x.ph(),
+                                mixed == null ? made : Means.inside(mixed, made),
+                                sprayer),
                         how,
                         use.contact(),
                         Set.of(
@@ -556,6 +657,7 @@ final class CleanChain {
                                 Action.Reading.TEMPERATURE,
                                 Action.Reading.PH)),
                 words
+                        + (sprayer == null ? "" : "From " + sprayer + ": ")
                         + Words.solution(use.chemical().name(), x)
                         + ", read before use; contact time "
                         + (use.contact() == null ? 60 : use.contact().getSeconds())

@@ -7,12 +7,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.chemical.Label;
+import orthopur.instrument.Instrument;
+import orthopur.instrument.Measures;
 import orthopur.machine.SiteFit;
 import orthopur.machine.Surface;
+import orthopur.machine.Vessel;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Schools;
 import orthopur.procedure.Solution;
@@ -221,5 +225,27 @@ final class Means {
 
     Volume made() {
         return BUCKET;
+    }
+
+    /** Of so much what can be carried in it: three quarters of what goes in to the brim. */
+    static Volume inside(Vessel v, Volume wanted) {
+        return new Volume(Math.min(wanted.litres(), Math.floor(v.brim().litres() * 3 / 4)));
+    }
+
+    /** What reads its strength, its pH and its temperature; something finer before a strip. */
+    List<String> read(Chemical c) {
+        List<Instrument> all = context.instruments();
+        if (all == null) {
+            return List.of();
+        }
+        return Stream.of(
+                        all.stream()
+                                .filter(i -> i.readsStrength() && i.reads(c.kind()))
+                                .sorted(Comparator.comparing(i -> !i.steps().isEmpty())),
+                        all.stream().filter(i -> i.measures() == Measures.PH),
+                        all.stream().filter(i -> i.measures() == Measures.TEMPERATURE))
+                .flatMap(some -> some.findFirst().stream())
+                .map(Instrument::name)
+                .toList();
     }
 }

@@ -50,6 +50,7 @@ public final class PublicCodes {
                     "material.stainless.chlorine",
                     "kept.warmest",
                     "touch.limit",
+                    "touch.spray",
                     "air.cleaning.most",
                     "air.co2.most");
 
@@ -513,7 +514,13 @@ public final class PublicCodes {
                                 "Touch limit: surface temperature for a bare hand, at most",
                                 49,
                                 "°C",
-                                "ISO 13732-1")));
+                                "ISO 13732-1"),
+                        f(
+                                "touch.spray",
+                                "Water out of a hose or pitcher: hotter than this takes goggles and an apron",
+                                60,
+                                "°C",
+                                "CPSC 5098: burns within five seconds")));
     }
 
     private static Figure f(String id, String title, double value, String unit, String source) {

@@ -160,6 +160,7 @@ class JourneyTest {
                     .hasAttribute("aria-pressed", "true");
             for (String left : List.of("Catch tray", "Product rod", "Thrust washer 2")) {
                 b.button(left).click();
+                assertThat(b.button(Pattern.compile(left))).hasAttribute("aria-pressed", "true");
             }
             b.confirm();
             assertThat(b.page.locator(".floor-words h2")).containsText("Carriage");

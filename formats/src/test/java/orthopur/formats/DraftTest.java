@@ -17,6 +17,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Schools;
+import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
@@ -63,6 +64,60 @@ class DraftTest {
         assertEquals(Action.EndPoint.TAP_PH, rinse.endPoint());
         assertTrue(places(p, Action.Wash.class).getFirst() > off);
         assertTrue(places(p, Action.DrawOff.class).contains(off + 2));
+    }
+
+    /** Whoever follows it finds in the first step all that the later ones are done with. */
+    @Test
+    void whatItIsMixedInAndReadWithIsFetched() {
+        Procedure p = draft("QK-GR1", Frequency.DAILY, false, false);
+        Action.Prepare fetched = (Action.Prepare) p.steps().getFirst().action();
+        assertTrue(
+                fetched.things()
+                        .containsAll(
+                                List.of(
+                                        "measuring pitcher",
+                                        "wash bucket",
+                                        "Chlorine probe 2",
+                                        "Iodine kit 5 to 50",
+                                        "pH pen 1",
+                                        "Thermometer 1")),
+                fetched.toString());
+        List<String> mixedIn =
+                places(p, Action.Sanitize.class).stream()
+                        .map(i -> p.steps().get(i).action().solution())
+                        .peek(x -> assertTrue(x.volume().litres() <= 6, x.toString()))
+                        .map(Solution::vessel)
+                        .toList();
+        assertEquals(List.of("sprayer 1", "sprayer 2"), mixedIn);
+        assertTrue(fetched.things().containsAll(mixedIn));
+        Action.DrawOff first =
+                (Action.DrawOff) p.steps().get(places(p, Action.DrawOff.class).getFirst()).action();
+        assertTrue(first.places().containsAll(mixedIn), first.toString());
+    }
+
+    @Test
+    void whatLiesInASinkIsRinsedUnderTheSprayAndNotOverItsSuds() {
+        Procedure p = draft("QK-GR1", Frequency.DAILY, false, false);
+        List<Action.Rinse> rinses =
+                places(p, Action.Rinse.class).stream()
+                        .map(i -> (Action.Rinse) p.steps().get(i).action())
+                        .toList();
+        for (Action.Rinse r : rinses) {
+            assertEquals(
+                    r.items().contains("worm") ? Action.Method.SPRAY : Action.Method.CLOTH,
+                    r.method(),
+                    r.toString());
+        }
+        int out = places(p, Action.Collect.class).getFirst();
+        Action.DrawOff emptied = (Action.DrawOff) p.steps().get(out + 1).action();
+        assertEquals(List.of("sink 1", "sink 2"), emptied.places());
+    }
+
+    @Test
+    void noGloveGoesFromTheFloorToAPart() {
+        Procedure p = draft("QK-GR1", Frequency.DAILY, false, false);
+        Step last = p.steps().get(places(p, Action.Wash.class).getLast());
+        assertEquals(List.of("floor-under"), last.action().items());
     }
 
     private static Procedure draft(String code, Frequency kind, boolean inPlace, boolean halves) {

@@ -31,6 +31,7 @@ import orthopur.verdict.Verdict;
  * case: what is wrong, as a trainer would say it
  * in: qk-sl1-end-of-shift
  * wear: long sleeves            (added to what is worn)
+ * wear only: goggles            (instead of all that is worn)
  * kind: event | people: 2 | school: assembled first | clears: soy
  * before soak: Mark Blade       (or after, instead of; several lines may follow each other)
  * delete soak
@@ -136,7 +137,11 @@ class HostileTest {
             switch (words[0]) {
                 case "kind:", "people:", "clears:" -> throw new AssertionError(line);
                 case "kind", "people", "clears" -> head(text, words[0], two[1]);
-                case "wear" -> head(text, "wear", worn(text) + ", " + two[1]);
+                case "wear" ->
+                        head(
+                                text,
+                                "wear",
+                                words.length > 1 ? two[1] : worn(text) + ", " + two[1]);
                 case "school" -> text.add(1, "school: " + two[1]);
                 case "before" -> text.add(place = of(text, words[1]), two[1]);
                 case "after" -> text.add(place = end(text, words[1]), two[1]);

@@ -23,6 +23,32 @@ public final class WithinLimits extends BookRule {
         super(RuleId.S6, Severity.STOP, "Nothing that the sheet forbids", "machine manual");
     }
 
+    /** What takes the surface off with the soil. */
+    private static final Set<String> SCOURS =
+            Set.of(
+                    "abrasive",
+                    "scouring",
+                    "scourer",
+                    "green pad",
+                    "sandpaper",
+                    "sanding",
+                    "emery",
+                    "pumice");
+
+    /** What does the same and leaves metal behind. */
+    private static final Set<String> SHEDS =
+            Set.of(
+                    "steel pad",
+                    "steel wool",
+                    "wire wool",
+                    "metal pad",
+                    "metal sponge",
+                    "wire brush",
+                    "wire pad",
+                    "steel brush",
+                    "brass brush",
+                    "metal brush");
+
     private static final Set<Limit> CHEMICAL = EnumSet.of(Limit.NO_CAUSTIC, Limit.NO_CHLORINE);
 
     @Override
@@ -52,6 +78,37 @@ public final class WithinLimits extends BookRule {
             }
         }
         notStated(m, out);
+        sheds(m, out);
+    }
+
+    private static boolean holds(String tool, Set<String> some) {
+        return some.stream().anyMatch(t -> names(List.of(tool), t));
+    }
+
+    /** What a metal pad or brush loses is found by whoever eats. */
+    private void sheds(Moment m, Findings out) {
+        String tool = m.action() instanceof Action.Wash w ? w.tool() : null;
+        if (tool == null || !holds(tool, SHEDS)) {
+            return;
+        }
+        List<Integer> some =
+                m.exposed().stream().filter(s -> m.sheet().surface(s).zone() == 1).toList();
+        if (!some.isEmpty()) {
+            List<String> ids = m.surfaceIds(some);
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(ids)
+                    .says(
+                            Text.of(
+                                    "within-limits.sheds",
+                                    "Step {0} takes \"{1}\" to {2}.",
+                                    m.number(),
+                                    tool,
+                                    m.sheet().names(ids)),
+                            Text.of(
+                                    "within-limits.slivers",
+                                    "It loses slivers of metal, and they end in the food; take nylon."));
+        }
     }
 
     /** What the sheet forbids; a passage is filled on purpose, so pouring into it is no hosing. */
@@ -121,8 +178,7 @@ public final class WithinLimits extends BookRule {
             case NO_ABRASIVE ->
                     action instanceof Action.Wash w
                             && w.tool() != null
-                            && (names(List.of(w.tool()), "steel pad")
-                                    || names(List.of(w.tool()), "abrasive"));
+                            && (holds(w.tool(), SCOURS) || holds(w.tool(), SHEDS));
             case NO_CAUSTIC ->
                     c != null
                             && (c.kind() == ChemicalKind.CAUSTIC

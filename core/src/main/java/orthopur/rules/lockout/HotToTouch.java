@@ -1,7 +1,9 @@
 package orthopur.rules.lockout;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
@@ -24,6 +26,15 @@ public final class HotToTouch extends BookRule {
     /** With these nobody's hand goes into the water. */
     private static final Set<String> REACHES = Set.of("basket", "tongs", "heat gloves");
 
+    private static final Set<Action.Method> SPLASHES =
+            EnumSet.of(
+                    Action.Method.SPRAY,
+                    Action.Method.HOSE,
+                    Action.Method.PRESSURE,
+                    Action.Method.FLOOD);
+    private static final Set<String> EYES = Set.of("goggles", "face shield");
+    private static final Set<String> BODY = Set.of("apron", "long sleeves", "rain suit");
+
     public HotToTouch() {
         super(RuleId.L8, Severity.STOP, "Nothing is handled above its touch limit", "ISO 13732-1");
     }
@@ -31,6 +42,7 @@ public final class HotToTouch extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         handsInWater(m, out);
+        hotSpray(m, out);
         for (int e = 0; e < m.sheet().energyCount(); e++) {
             Energy energy = m.sheet().energy(e);
             if (!DangerZone.entered(m, e)
@@ -76,18 +88,55 @@ public final class HotToTouch extends BookRule {
                                 "Water at this heat burns a hand before it is out again."));
     }
 
+    private static Action.@Nullable Method how(Action a) {
+        return switch (a) {
+            case Action.Wash w -> w.method() == null ? Action.Method.BRUSH : w.method();
+            case Action.Rinse r -> r.method();
+            case Action.Sanitize s -> s.method();
+            case Action.Soak _ -> Action.Method.IMMERSE;
+            default -> null;
+        };
+    }
+
     private static boolean inWater(Action a) {
-        Action.Method how =
-                switch (a) {
-                    case Action.Wash w -> w.method() == null ? Action.Method.BRUSH : w.method();
-                    case Action.Rinse r -> r.method();
-                    case Action.Sanitize s -> s.method();
-                    case Action.Soak _ -> Action.Method.IMMERSE;
-                    default -> null;
-                };
+        Action.Method how = how(a);
         return how == Action.Method.CLOTH
                 || how == Action.Method.BRUSH
                 || how == Action.Method.IMMERSE;
+    }
+
+    /** What is sprayed or poured splashes back; into a closed line it does not. */
+    private void hotSpray(Moment m, Findings out) {
+        Solution liquid = m.action().solution();
+        Temperature limit = m.context().book().temperature("touch.spray");
+        Temperature water = liquid == null ? null : liquid.temperature();
+        Action.Method how = how(m.action());
+        if (water == null
+                || how == null
+                || water.compareTo(limit) <= 0
+                || !SPLASHES.contains(how)
+                || how == Action.Method.FLOOD && !m.passages().isEmpty()
+                || wears(m, EYES) && wears(m, BODY)) {
+            return;
+        }
+        out.report(info)
+                .severity(Severity.FIX)
+                .number("water", water.celsius(), "°C")
+                .number("limit", limit.celsius(), "°C")
+                .says(
+                        Text.of(
+                                "hot-to-touch.sprays-hot-water",
+                                "Step {0} sprays or pours water at {1}; above {2} the procedure has to list goggles and an apron.",
+                                m.number(),
+                                water.shown(),
+                                limit.shown()),
+                        Text.of(
+                                "hot-to-touch.it-scalds",
+                                "It scalds within seconds, and what splashes back runs down sleeves and boots."));
+    }
+
+    private static boolean wears(Moment m, Set<String> some) {
+        return some.stream().anyMatch(t -> names(m.procedure().ppe(), t));
     }
 
     private void report(Moment m, int e, Energy energy, Findings out) {
