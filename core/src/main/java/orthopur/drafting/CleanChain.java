@@ -485,10 +485,7 @@ final class CleanChain {
         lines.forEach(p -> items.add(p.id()));
         script.add(
                 new Action.Rinse(
-                        items,
-                        new Solution(null, null, at, null, new Volume(20)),
-                        how,
-                        end),
+                        items, new Solution(null, null, at, null, new Volume(20)), how, end),
                 verb
                         + (how == Action.Method.SPRAY ? " in the sink, under the spray," : "")
                         + " at "
@@ -573,10 +570,7 @@ final class CleanChain {
     private List<Surface> open(List<Surface> some) {
         Set<String> filled = new HashSet<>();
         work.filled().forEach(p -> filled.addAll(p.surfaces()));
-        return some.stream()
-                .filter(Work::sanitized)
-                .filter(s -> !filled.contains(s.id()))
-                .toList();
+        return some.stream().filter(Work::sanitized).filter(s -> !filled.contains(s.id())).toList();
     }
 
     private void sanitizeLengths(Part p) {

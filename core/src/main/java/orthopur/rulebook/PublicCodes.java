@@ -510,6 +510,18 @@ public final class PublicCodes {
                                 "°C",
                                 "Food Code 2022, 3-501.16(A)(2)"),
                         f(
+                                "dry.air.least",
+                                "Drying in the air: counts from",
+                                5,
+                                "min",
+                                "default of this program"),
+                        f(
+                                "wet.least",
+                                "Sanitizer by spray or cloth: for each surface at least",
+                                0.02,
+                                "L",
+                                "default of this program"),
+                        f(
                                 "touch.limit",
                                 "Touch limit: surface temperature for a bare hand, at most",
                                 49,

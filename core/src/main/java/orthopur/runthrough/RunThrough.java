@@ -385,7 +385,9 @@ public final class RunThrough {
             }
             case Action.Dry a -> {
                 boolean towel = a.method() == Action.Drying.TOWEL;
-                change(m.exposed(), f -> towel ? f.touched().driedAt(at) : f.driedAt(at));
+                if (!wetStill(a)) {
+                    change(m.exposed(), f -> towel ? f.touched().driedAt(at) : f.driedAt(at));
+                }
             }
             // The dust falls on all of the part, not on its edge alone.
             case Action.Sharpen a -> {
@@ -721,6 +723,13 @@ public final class RunThrough {
                 .forEach(f -> night.fitted.put(fitting, on ? f.count() : 0));
     }
 
+    /** Air alone takes its time; a minute beside the rack dries nothing. */
+    private boolean wetStill(Action.Dry a) {
+        return a.method() == Action.Drying.AIR
+                && a.time() != null
+                && a.time().compareTo(context.book().duration("dry.air.least")) < 0;
+    }
+
     /** Gloves soil by touching soil, and carry it to what was sanitized. */
     private void soilGloves(Moment m) {
         if (!touches(m.action())) {
@@ -733,7 +742,7 @@ public final class RunThrough {
                 }
             }
         }
-        boolean soil = m.exposed().stream().anyMatch(this::soils);
+        boolean soil = m.exposed().stream().anyMatch(s -> soils(s) || underfoot(m.action(), s));
         if (soil && !night.glovesSoiled()) {
             night.glovesSoiledAt = m.place();
         }
@@ -742,6 +751,15 @@ public final class RunThrough {
     /** Whether what touches it is dirty after; lime is hard and stays where it is. */
     private boolean soils(int surface) {
         return night.facts[surface].soil() && !sheet.surface(surface).limed();
+    }
+
+    /** A floor, a foot or a bench below that is cleaned once more is no cleaner than its room. */
+    private boolean underfoot(Action action, int surface) {
+        boolean cleans =
+                action instanceof Action.Wash
+                        || action instanceof Action.Rinse
+                        || action instanceof Action.DryClean;
+        return cleans && sheet.surface(surface).zone() >= 3;
     }
 
     /** Whether hands or a cloth in a hand touch what the step names; a spray does not. */

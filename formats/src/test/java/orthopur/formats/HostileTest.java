@@ -138,10 +138,7 @@ class HostileTest {
                 case "kind:", "people:", "clears:" -> throw new AssertionError(line);
                 case "kind", "people", "clears" -> head(text, words[0], two[1]);
                 case "wear" ->
-                        head(
-                                text,
-                                "wear",
-                                words.length > 1 ? two[1] : worn(text) + ", " + two[1]);
+                        head(text, "wear", words.length > 1 ? two[1] : worn(text) + ", " + two[1]);
                 case "school" -> text.add(1, "school: " + two[1]);
                 case "before" -> text.add(place = of(text, words[1]), two[1]);
                 case "after" -> text.add(place = end(text, words[1]), two[1]);

@@ -5,6 +5,7 @@ import java.util.List;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.quantity.Show;
+import orthopur.quantity.Volume;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -28,6 +29,7 @@ public final class ContactTime extends BookRule {
         if (u == null) {
             return;
         }
+        tooLittle(m, u, out);
         Duration needed = u.answer().contact();
         Duration stated = u.step().contact();
         if (stated != null && stated.compareTo(needed) >= 0) {
@@ -81,6 +83,34 @@ public final class ContactTime extends BookRule {
         if (stated != null) {
             r.number("stated", stated.getSeconds(), "s");
         }
+    }
+
+    /** A cupful over a whole machine is dry before its time is up. */
+    private void tooLittle(Moment m, SanitizerUse u, Findings out) {
+        Volume made = u.step().solution().volume();
+        Action.Method how = u.step().method();
+        double each = m.context().book().number("wet.least");
+        if (made == null
+                || how != Action.Method.SPRAY && how != Action.Method.CLOTH
+                || made.litres() >= each * m.exposed().size() - 1e-9) {
+            return;
+        }
+        out.report(info)
+                .severity(Severity.FIX)
+                .items(m.surfaceIds(m.exposed()))
+                .number("made", made.litres(), "L")
+                .number("needed", each * m.exposed().size(), "L")
+                .says(
+                        Text.of(
+                                "contact-time.too-little",
+                                "Step {0} has {1} for {2, plural, one {# surface} other {# surfaces}}; it takes at least {3}.",
+                                m.number(),
+                                made.shown(),
+                                m.exposed().size(),
+                                new Volume(each * m.exposed().size()).shown()),
+                        Text.of(
+                                "contact-time.a-sanitizer-needs-its-time",
+                                "A sanitizer needs its time; a surface that dries early is not sanitized."));
     }
 
     private static boolean fromLabel(SanitizerUse u, Duration needed) {

@@ -70,6 +70,18 @@ public final class Preparation extends BookRule {
                                     "preparation.it-runs-over-and-the",
                                     "It runs over, and the strength is not the one that is written."));
         }
+        if (vessel != null && vessel.kind().equals("sprayer") && lies(m.action())) {
+            out.report(info)
+                    .says(
+                            Text.of(
+                                    "preparation.lies-in-a-sprayer",
+                                    "Step {0} has parts lie in {1}; nothing goes through its neck.",
+                                    m.number(),
+                                    vessel.name()),
+                            Text.of(
+                                    "preparation.then-it-is-wetted-otherwise",
+                                    "Then it is wetted in some other way, or not all of it."));
+        }
         if (!missing.isEmpty()) {
             out.report(info)
                     .says(
@@ -83,5 +95,14 @@ public final class Preparation extends BookRule {
                                     "preparation.a-splash-from-the-container",
                                     "A splash from the container is too much on one night and too little on the next."));
         }
+    }
+
+    private static boolean lies(Action a) {
+        return switch (a) {
+            case Action.Soak _ -> true;
+            case Action.Wash w -> w.method() == Action.Method.IMMERSE;
+            case Action.Sanitize s -> s.method() == Action.Method.IMMERSE;
+            default -> false;
+        };
     }
 }
