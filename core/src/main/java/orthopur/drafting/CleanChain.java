@@ -39,6 +39,7 @@ final class CleanChain {
     private static final Set<String> STICKS = Set.of("protein", "starch", "fat", "sugar");
     private static final Temperature LUKEWARM = new Temperature(40);
     private static final String FLOOR_BRUSH = "floor brush";
+    private static final String OUTSIDE_BRUSH = "brush for outsides";
     private static final String BRUSH = "nylon brush";
     private static final String CLOTH = "wiping cloth";
     private static final Set<String> SETS = Set.of("protein", "starch");
@@ -349,12 +350,21 @@ final class CleanChain {
 
     private Washing washing(Surface s, int height) {
         Means.Use use = Objects.requireNonNull(work.means.wash(s));
-        String tool = s.zone() >= 3 ? FLOOR_BRUSH : s.brush() == null ? BRUSH : s.brush();
+        String tool = s.brush() == null ? brush(s) : s.brush();
         if (s.zone() > 1 && s.end() == EndState.WIPED) {
             tool = CLOTH;
         }
         return new Washing(
                 use.chemical().id(), use.solution().temperature(), tool, s.wipe(), height);
+    }
+
+    /**
+     * What has been on the floor goes nowhere else; what cleans outsides stays off the food side.
+     */
+    private static String brush(Surface s) {
+        return s.zone() < 3
+                ? BRUSH
+                : orthopur.runthrough.Words.onTheGround(s.name()) ? FLOOR_BRUSH : OUTSIDE_BRUSH;
     }
 
     /** How many work.surfaces drip on it, one above the other. */

@@ -1,7 +1,9 @@
 package orthopur.drafting;
 
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Check;
@@ -15,6 +17,7 @@ import orthopur.machine.Program;
 import orthopur.machine.Surface;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
+import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.Volume;
 import orthopur.runthrough.Heats;
@@ -248,10 +251,18 @@ final class Safety {
                         .filter(e -> e.kind() == EnergyKind.CORD || e.kind() == EnergyKind.SUPPLIED)
                         .toList();
         if (!live.isEmpty()) {
+            Duration wait =
+                    live.stream()
+                            .map(Energy::restartWait)
+                            .filter(Objects::nonNull)
+                            .max(Comparator.naturalOrder())
+                            .orElse(null);
             script.add(
-                    new Action.Restore(ids(live)),
-                    "Switch on again: " + Words.energies(live),
-                    null);
+                    new Action.Restore(ids(live), wait),
+                    (wait == null ? "Switch" : "Wait " + Show.duration(wait) + ", then switch")
+                            + " on again: "
+                            + Words.energies(live),
+                    wait == null ? null : "Gas that hangs in it has to leave before it is lit.");
             ownDescale();
             tried();
         }

@@ -80,11 +80,14 @@ final class TakeApart {
         return p.removable();
     }
 
+    /** What is small goes down no drain, whatever its sheet says. */
     static String place(Part p) {
-        if (p.destination() != null) {
-            return p.destination();
+        boolean small = p.moving().small();
+        String told = p.destination();
+        if (told != null && (!small || orthopur.runthrough.Words.keepsSmall(told))) {
+            return told;
         }
-        return p.moving().small() ? "small-parts bath" : "parts cart";
+        return small ? "small-parts bath" : "parts cart";
     }
 
     /** Whether something about a part has to be minded or done each time it is moved. */

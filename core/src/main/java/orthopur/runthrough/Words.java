@@ -195,6 +195,12 @@ public final class Words {
                 .collect(Collectors.toSet());
     }
 
+    /** Whether small parts are lost from it neither down a drain nor off a cart. */
+    public static boolean keepsSmall(String place) {
+        String p = place.toLowerCase(Locale.ROOT);
+        return p.contains("bath") || p.contains("tray") || p.contains("bag");
+    }
+
     /** What may stand in a list for a thing that is worn, itself first. */
     public static List<String> wornFor(String thing) {
         return Stream.concat(Stream.of(thing), WORN.getOrDefault(thing, List.of()).stream())

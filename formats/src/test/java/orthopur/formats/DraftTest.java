@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -111,6 +112,23 @@ class DraftTest {
         int out = places(p, Action.Collect.class).getFirst();
         Action.DrawOff emptied = (Action.DrawOff) p.steps().get(out + 1).action();
         assertEquals(List.of("sink 1", "sink 2"), emptied.places());
+    }
+
+    @Test
+    void gasIsLitAgainAfterItsWait() {
+        Procedure p =
+                Drafter.draft(
+                        DemoSite.sheet("QK-OV1"),
+                        new Drafter.Request(
+                                "draft",
+                                "Draft",
+                                Frequency.DAILY,
+                                new Schools(false, false),
+                                Map.of("heating", List.of("gas"))),
+                        DemoSite.CONTEXT);
+        Step on = p.steps().get(places(p, Action.Restore.class).getFirst());
+        assertEquals(Duration.ofMinutes(5), ((Action.Restore) on.action()).waited());
+        assertTrue(on.words().startsWith("Wait 5 min, then switch on again"), on.words());
     }
 
     @Test

@@ -57,7 +57,7 @@ public final class Destination extends BookRule {
                                 Text.of(
                                         "destination.what-lay-on-the-floor",
                                         "What lay on the floor brings the floor to the sink and back to the machine."));
-            } else if (part.moving().small() && !keeps(place)) {
+            } else if (part.moving().small() && !Words.keepsSmall(place)) {
                 Findings.Report r =
                         out.report(info)
                                 .items(List.of(part.id()))
@@ -71,7 +71,7 @@ public final class Destination extends BookRule {
                                         Text.of(
                                                 "destination.a-ring-that-goes-down",
                                                 "A ring that goes down the drain is missed when the machine is put together."));
-                if (part.destination() != null && keeps(part.destination())) {
+                if (part.destination() != null && Words.keepsSmall(part.destination())) {
                     r.propose(
                             Text.of("destination.into-the", "Into the {0}", part.destination()),
                             change(
@@ -162,10 +162,5 @@ public final class Destination extends BookRule {
                 : part.destination() == null || !(several || a.destination() == null)
                         ? null
                         : m.context().cart(part.destination());
-    }
-
-    private static boolean keeps(String place) {
-        List<String> one = List.of(place);
-        return names(one, "bath") || names(one, "tray") || names(one, "bag");
     }
 }

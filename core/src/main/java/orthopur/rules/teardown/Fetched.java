@@ -1,8 +1,13 @@
 package orthopur.rules.teardown;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Step;
@@ -13,6 +18,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
 /**
@@ -28,6 +34,9 @@ public final class Fetched extends BookRule {
         AID,
         SPARE
     }
+
+    /** What is more than one brush; which goes where is in the hand of who knows the machine. */
+    private static final Set<String> SEVERAL = Set.of("set", "ring", "brushes", "kit");
 
     public Fetched(Kind kind) {
         super(
@@ -50,6 +59,9 @@ public final class Fetched extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (kind == Kind.TOOL && m.action() instanceof Action.Wash w && w.tool() != null) {
+            otherBrush(m, w, w.tool(), out);
+        }
         List<String> things = needed(m);
         if (things.isEmpty()) {
             return;
@@ -65,6 +77,94 @@ public final class Fetched extends BookRule {
                 report(m, thing, out);
             }
         }
+    }
+
+    /**
+     * A seat that needs a brush of its own is scrubbed with the one that happens to be in the hand.
+     */
+    private void otherBrush(Moment m, Action.Wash wash, String tool, Findings out) {
+        boolean several = Words.anyOf(tool, SEVERAL);
+        if (several || wash.method() != null && wash.method() != Action.Method.BRUSH) {
+            return;
+        }
+        Map<String, List<Integer>> wanted = new LinkedHashMap<>();
+        for (int s : m.exposed()) {
+            String brush = m.sheet().surface(s).brush();
+            if (brush != null
+                    && !sameBrush(tool, brush)
+                    && !saidInWords(m.step().words(), brush)
+                    && !brushedBy(m, s, brush)) {
+                wanted.computeIfAbsent(brush, b -> new ArrayList<>()).add(s);
+            }
+        }
+        wanted.forEach(
+                (brush, some) ->
+                        out.report(info)
+                                .items(m.surfaceIds(some))
+                                .says(
+                                        Text.of(
+                                                "fetched.brushes-with-another",
+                                                "Step {0} brushes {1} with {2}; the sheet asks for {3}.",
+                                                m.number(),
+                                                m.sheet().names(m.surfaceIds(some)),
+                                                tool,
+                                                brush),
+                                        Text.of(
+                                                "fetched.where-it-does-not-reach",
+                                                "What a brush does not reach stays soiled under the sanitizer.")));
+    }
+
+    /** Whether some step takes to this surface what its sheet asks for, or does not say what. */
+    private static boolean brushedBy(Moment m, int surface, String brush) {
+        String own = m.sheet().surface(surface).id();
+        return m.procedure().steps().stream()
+                .map(Step::action)
+                .filter(Action.Wash.class::isInstance)
+                .map(Action.Wash.class::cast)
+                .filter(w -> w.tool() == null || sameBrush(w.tool(), brush))
+                .anyMatch(
+                        w ->
+                                w.items().stream()
+                                        .anyMatch(
+                                                i ->
+                                                        i.equals(own)
+                                                                || m.sheet().partNamed(i) >= 0
+                                                                        && m.sheet()
+                                                                                .surfacesOf(
+                                                                                        m.sheet()
+                                                                                                .partNamed(
+                                                                                                        i))
+                                                                                .contains(
+                                                                                        surface)));
+    }
+
+    /** "the slot with its own brush", "each groove with the brush of its size" */
+    private static boolean saidInWords(String words, String brush) {
+        String said = words.toLowerCase(Locale.ROOT);
+        return sameBrush(words, brush)
+                || said.contains("own brush")
+                || said.contains("brush of its size");
+    }
+
+    /** Called by one of its words, and of the same size where both say one. */
+    private static boolean sameBrush(String tool, String brush) {
+        Set<String> told = words(tool);
+        Set<String> asked = words(brush);
+        Set<String> sizes = new HashSet<>(asked);
+        sizes.removeIf(w -> !Character.isDigit(w.charAt(0)));
+        boolean sized = told.stream().anyMatch(w -> Character.isDigit(w.charAt(0)));
+        if (sized && !sizes.isEmpty() && told.stream().noneMatch(sizes::contains)) {
+            return false;
+        }
+        return asked.stream().anyMatch(told::contains);
+    }
+
+    /** Its words but "brush" and units. */
+    private static Set<String> words(String thing) {
+        Set<String> words =
+                new HashSet<>(Arrays.asList(thing.toLowerCase(Locale.ROOT).split("[^\\p{L}\\d]+")));
+        words.removeAll(Set.of("", "brush", "brushes", "mm", "cm", "in", "the", "a", "free"));
+        return words;
     }
 
     private List<String> needed(Moment m) {
