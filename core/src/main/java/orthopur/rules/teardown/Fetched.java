@@ -116,26 +116,13 @@ public final class Fetched extends BookRule {
 
     /** Whether some step takes to this surface what its sheet asks for, or does not say what. */
     private static boolean brushedBy(Moment m, int surface, String brush) {
-        String own = m.sheet().surface(surface).id();
         return m.procedure().steps().stream()
                 .map(Step::action)
                 .filter(Action.Wash.class::isInstance)
                 .map(Action.Wash.class::cast)
                 .filter(w -> w.tool() == null || sameBrush(w.tool(), brush))
-                .anyMatch(
-                        w ->
-                                w.items().stream()
-                                        .anyMatch(
-                                                i ->
-                                                        i.equals(own)
-                                                                || m.sheet().partNamed(i) >= 0
-                                                                        && m.sheet()
-                                                                                .surfacesOf(
-                                                                                        m.sheet()
-                                                                                                .partNamed(
-                                                                                                        i))
-                                                                                .contains(
-                                                                                        surface)));
+                .flatMap(w -> w.items().stream())
+                .anyMatch(i -> m.sheet().surfacesMeant(i).contains(surface));
     }
 
     /** "the slot with its own brush", "each groove with the brush of its size" */
