@@ -63,7 +63,7 @@ function stated(f: Stated, value: unknown, names: Names): string {
   if (value === undefined || value === null || value === false) {
     return "";
   }
-  const word = f.word === "->" ? told("to") : told(f.word);
+  const word = f.word === "->" ? say("ribbon.words.to", "to") : told(f.word);
   const worded = (text: string) => (word && f.kind !== "CHEMICAL" ? `${word} ${text}` : text);
   switch (f.kind) {
     case "NAMES":

@@ -4,6 +4,7 @@ import java.time.Duration;
 import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
+import orthopur.text.Text;
 
 /**
  * What comes before the first good product of a machine that has to be warm.
@@ -15,8 +16,9 @@ import orthopur.quantity.Temperature;
 public record WarmUp(Duration time, @Nullable Temperature to, @Nullable String discard) {
     /** "20 minutes, to 230 °C" */
     public String shown() {
-        return Show.number(time.getSeconds() / 60.0)
-                + " minutes"
-                + (to == null ? "" : ", to " + to.shown());
+        String minutes = Show.number(time.getSeconds() / 60.0);
+        return to == null
+                ? Text.kept("kept.warm-up", "{0} minutes", minutes)
+                : Text.kept("kept.warm-up-to", "{0} minutes, to {1}", minutes, to.shown());
     }
 }

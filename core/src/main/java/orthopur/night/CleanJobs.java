@@ -21,6 +21,7 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * The tasks of one clean, out of its procedure: each stretch by hand is one, and each time that
@@ -141,7 +142,7 @@ public final class CleanJobs {
         people = Math.max(1, s.people());
         // A stretch is called after the longest thing in it.
         if (name.isEmpty() || (s.minutes() > longest && tells(a))) {
-            name = a.verb() + subject(a);
+            name = named(a);
             longest = tells(a) ? s.minutes() : 0;
         }
         minutes += wish.pace().applyAsDouble(s);
@@ -165,10 +166,11 @@ public final class CleanJobs {
                 || a instanceof Action.HoldPoint);
     }
 
-    /** Behind a colon, so that verb and names are each put into a language by themselves. */
-    private String subject(Action a) {
+    private String named(Action a) {
         List<String> named = a.items().isEmpty() ? a.energies() : a.items();
-        return named.isEmpty() ? "" : ": " + index.names(named);
+        return named.isEmpty()
+                ? a.verb()
+                : Text.kept("kept.named", "{0}: {1}", a.verb(), index.names(named));
     }
 
     private static @Nullable Duration runs(Action a) {
@@ -194,7 +196,7 @@ public final class CleanJobs {
         String content = solution == null ? null : solution.chemical();
         List<After> before = close();
         String id = wish(jobs.size(), a.name());
-        jobs.add(job(id, a.verb() + subject(a), lasts, 0, held, content, before, 0, null));
+        jobs.add(job(id, named(a), lasts, 0, held, content, before, 0, null));
         stepsOf.put(id, List.of(s.id()));
         if (a instanceof Action.Soak soak) {
             // Hands go on elsewhere; whoever takes it out waits for its time.
@@ -268,7 +270,7 @@ public final class CleanJobs {
             jobs.add(
                     new Job(
                             id,
-                            "Release",
+                            Text.kept("kept.night.release", "Release"),
                             procedure.id(),
                             RELEASE,
                             true,
@@ -293,7 +295,7 @@ public final class CleanJobs {
             jobs.add(
                     job(
                             procedure.id() + "/warm-up",
-                            "Warm up",
+                            Text.kept("kept.night.warm-up", "Warm up"),
                             (int) Math.max(1, sheet.warmUp().time().toMinutes()),
                             0,
                             Set.of(),

@@ -13,6 +13,7 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Step;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * What a step has confirmed one by one: each energy along its path with the place where it is cut,
@@ -148,12 +149,13 @@ final class Asks {
                             Ask.Kind.WEAR,
                             item,
                             part.name(),
-                            part.fitting().wearCheck()
-                                    + (part.fitting().pair() == null
-                                            ? ""
-                                            : "; if it is worn, replace it together with "
-                                                    + sheet.names(
-                                                            List.of(part.fitting().pair())))));
+                            part.fitting().pair() == null
+                                    ? part.fitting().wearCheck()
+                                    : Text.kept(
+                                            "kept.pack.worn-pair",
+                                            "{0}; if it is worn, replace it together with {1}",
+                                            part.fitting().wearCheck(),
+                                            sheet.names(List.of(part.fitting().pair())))));
         }
         if (part.mark() != null) {
             asks.add(

@@ -40,6 +40,7 @@ import orthopur.roundpack.RoundPack.Timer;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 import orthopur.verdict.Phases;
 
 /** Compiles a procedure for the floor. The same input always gives the same pack. */
@@ -191,7 +192,7 @@ public final class PackCompiler {
                 s.number(),
                 s.phase(),
                 s.verb(),
-                s.title() + ", " + position + " / " + of,
+                Text.kept("kept.pack.position", "{0}, {1} / {2}", s.title(), position, of),
                 s.words(),
                 s.because(),
                 s.caution(),
@@ -327,14 +328,14 @@ public final class PackCompiler {
         List<String> named = a.items().isEmpty() ? a.energies() : a.items();
         String what =
                 switch (a) {
-                    case Action.Prepare p -> "What you need";
+                    case Action.Prepare p -> Text.kept("kept.pack.what-you-need", "What you need");
                     case Action.Measure m ->
                             sheet.sheet().checks().stream()
                                     .filter(c -> m.checks().contains(c.id()))
                                     .map(Check::name)
                                     .reduce((x, y) -> x + ", " + y)
                                     .orElse("");
-                    case Action.HoldPoint h -> h.who() == null ? "" : "for " + h.who();
+                    case Action.HoldPoint h -> h.who() == null ? "" : h.who();
                     default -> sheet.names(named);
                 };
         return what.isEmpty() ? a.verb() : what;
@@ -378,31 +379,53 @@ public final class PackCompiler {
         return switch (a) {
             case Action.Soak s when s.dwell() != null ->
                     new Timer(
-                            sheet.names(s.items())
-                                    + " soaking"
-                                    + (s.solution().vessel() == null
-                                            ? ""
-                                            : ", " + s.solution().vessel()),
+                            s.solution().vessel() == null
+                                    ? Text.kept(
+                                            "kept.pack.soaking",
+                                            "{0} soaking",
+                                            sheet.names(s.items()))
+                                    : Text.kept(
+                                            "kept.pack.soaking-there",
+                                            "{0} soaking, {1}",
+                                            sheet.names(s.items()),
+                                            s.solution().vessel()),
                             seconds(s.dwell()),
                             false);
             case Action.Circulate c when c.dwell() != null ->
-                    new Timer(sheet.names(c.items()) + " circulating", seconds(c.dwell()), false);
+                    new Timer(
+                            Text.kept(
+                                    "kept.pack.circulating",
+                                    "{0} circulating",
+                                    sheet.names(c.items())),
+                            seconds(c.dwell()),
+                            false);
             case Action.CoolDown c when c.standing() != null ->
-                    new Timer(sheet.names(c.energies()) + " cooling", seconds(c.standing()), false);
+                    new Timer(
+                            Text.kept(
+                                    "kept.pack.cooling", "{0} cooling", sheet.names(c.energies())),
+                            seconds(c.standing()),
+                            false);
             case Action.Dry d when d.time() != null ->
-                    new Timer(sheet.names(d.items()) + " drying", seconds(d.time()), false);
+                    new Timer(drying(d.items()), seconds(d.time()), false);
             case Action.Sanitize z when z.contact() != null ->
-                    new Timer("Wet contact", seconds(z.contact()), true);
+                    new Timer(
+                            Text.kept("kept.pack.wet-contact", "Wet contact"),
+                            seconds(z.contact()),
+                            true);
             case Action.Wash w when w.dwell() != null ->
-                    new Timer("Dwell", seconds(w.dwell()), true);
+                    new Timer(Text.kept("kept.pack.dwell", "Dwell"), seconds(w.dwell()), true);
             case Action.Rinse r when r.time() != null ->
-                    new Timer("Rinse", seconds(r.time()), true);
+                    new Timer(Text.kept("kept.pack.rinse", "Rinse"), seconds(r.time()), true);
             case Action.Coat c when c.touchDry() != null ->
-                    new Timer(sheet.names(c.items()) + " drying", seconds(c.touchDry()), false);
+                    new Timer(drying(c.items()), seconds(c.touchDry()), false);
             case Action.Restore r when r.waited() != null ->
-                    new Timer("Wait", seconds(r.waited()), true);
+                    new Timer(Text.kept("kept.pack.wait", "Wait"), seconds(r.waited()), true);
             default -> null;
         };
+    }
+
+    private String drying(List<String> items) {
+        return Text.kept("kept.pack.drying", "{0} drying", sheet.names(items));
     }
 
     private static long seconds(Duration d) {
@@ -469,7 +492,9 @@ public final class PackCompiler {
         all.add(
                 new CheckPlan(
                         "as-found",
-                        "As-found condition: 1 clean, 2 light soil, 3 medium, 4 heavy",
+                        Text.kept(
+                                "kept.pack.as-found-condition-1-clean-2",
+                                "As-found condition: 1 clean, 2 light soil, 3 medium, 4 heavy"),
                         1.0,
                         4.0,
                         null,
@@ -485,7 +510,10 @@ public final class PackCompiler {
                     List.of(
                             new CheckPlan(
                                     "below",
-                                    "Temperature of " + energyNames(c),
+                                    Text.kept(
+                                            "kept.pack.temperature-of",
+                                            "Temperature of {0}",
+                                            energyNames(c)),
                                     -20.0,
                                     c.below().celsius(),
                                     "°C",
@@ -508,7 +536,14 @@ public final class PackCompiler {
                 ? List.of()
                 : List.of(
                         new CheckPlan(
-                                "mixed-ph", "pH of the mixed solution", 0.0, most, "pH", penOff()));
+                                "mixed-ph",
+                                Text.kept(
+                                        "kept.pack.ph-of-the-mixed-solution",
+                                        "pH of the mixed solution"),
+                                0.0,
+                                most,
+                                "pH",
+                                penOff()));
     }
 
     /** The end of the row that the plan was made by; null where the pH decides nothing. */
@@ -551,7 +586,9 @@ public final class PackCompiler {
             all.add(
                     new CheckPlan(
                             "returned",
-                            "Strength of what returns, against what is sent",
+                            Text.kept(
+                                    "kept.pack.strength-of-what-returns-against-what",
+                                    "Strength of what returns, against what is sent"),
                             sent.percent(),
                             most.percent(),
                             "%",
@@ -564,7 +601,9 @@ public final class PackCompiler {
             all.add(
                     new CheckPlan(
                             "returned-temperature",
-                            "Temperature of what returns",
+                            Text.kept(
+                                    "kept.pack.temperature-of-what-returns",
+                                    "Temperature of what returns"),
                             // It loses a few degrees on its way round.
                             least - RETURN_LOSS,
                             hottest == null ? 100.0 : hottest.celsius(),
@@ -583,14 +622,14 @@ public final class PackCompiler {
         return List.of(
                 new CheckPlan(
                         "tank-dial",
-                        "Wash tank, on the dial",
+                        Text.kept("kept.pack.wash-tank-on-the-dial", "Wash tank, on the dial"),
                         book.temperature(type.tankFigure()).celsius(),
                         book.temperature("washer.rinse.most").celsius(),
                         "°C",
                         null),
                 new CheckPlan(
                         "rinse-dial",
-                        "Final rinse, on the dial",
+                        Text.kept("kept.pack.final-rinse-on-the-dial", "Final rinse, on the dial"),
                         book.temperature(type.rinseFigure()).celsius(),
                         book.temperature("washer.rinse.most").celsius(),
                         "°C",
@@ -609,11 +648,23 @@ public final class PackCompiler {
     private CheckPlan likeTap(@Nullable Ph tap) {
         if (tap == null) {
             return new CheckPlan(
-                    "ph", "pH of what runs off is that of the tap", null, null, null, null);
+                    "ph",
+                    Text.kept(
+                            "kept.pack.ph-of-what-runs-off-is",
+                            "pH of what runs off is that of the tap"),
+                    null,
+                    null,
+                    null,
+                    null);
         }
         double near = context.book().figure("rinse.ph.from-tap").value();
         return new CheckPlan(
-                "ph", "pH of what runs off", tap.value() - near, tap.value() + near, "pH", null);
+                "ph",
+                Text.kept("kept.pack.ph-of-what-runs-off", "pH of what runs off"),
+                tap.value() - near,
+                tap.value() + near,
+                "pH",
+                null);
     }
 
     /** Nobody says which thermometer is taken, so the least good one of the site counts. */

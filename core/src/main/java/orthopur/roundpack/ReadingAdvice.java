@@ -7,6 +7,7 @@ import orthopur.quantity.Strength;
 import orthopur.quantity.Volume;
 import orthopur.roundpack.RoundPack.ReadingBand;
 import orthopur.roundpack.RoundPack.ReadingPlan;
+import orthopur.text.Text;
 
 /** What to do about a reading that is not in. Plain sentences with the amounts in them. */
 public final class ReadingAdvice {
@@ -18,36 +19,54 @@ public final class ReadingAdvice {
             Interval strength,
             Interval temperature) {
         if (outcome == ReadingJudge.Outcome.IN) {
-            return "In: the whole of the reading is within the limits.";
+            return Text.kept(
+                    "kept.advice.in", "In range: the whole of the reading is within the limits.");
         }
         ReadingBand band = ReadingJudge.at(plan.bands(), temperature.low());
         if (band == null) {
             double coldest =
                     plan.bands().isEmpty() ? Double.NaN : plan.bands().getFirst().fromCelsius();
             return Double.isNaN(coldest)
-                    ? "Nothing is permitted for this solution; call the supervisor."
-                    : "Too cold. Warm it to at least "
-                            + Show.number(coldest)
-                            + " °C, stir and read again.";
+                    ? Text.kept(
+                            "kept.advice.nothing",
+                            "Nothing is permitted for this solution; call the supervisor.")
+                    : Text.kept(
+                            "kept.advice.cold",
+                            "Too cold. Warm it to at least {0} °C, stir and read again.",
+                            Show.number(coldest));
         }
         if (strength.low() > band.mostMgPerL() || (strength.low() >= band.leastMgPerL())) {
-            return "Too strong, or too close to the limit of "
-                    + Show.number(band.mostMgPerL())
-                    + " mg/L. Add water, stir, wait 1 minute and read again.";
+            return Text.kept(
+                    "kept.advice.strong",
+                    "Too strong, or too close to the limit of {0} mg/L. Add water, stir, wait 1 minute and read again.",
+                    Show.number(band.mostMgPerL()));
         }
-        return "%s: at %s °C it takes at least %s mg/L. %s"
-                .formatted(
-                        outcome == ReadingJudge.Outcome.OUT ? "Too weak" : "Too close to call",
-                        Show.number(temperature.low()),
-                        Show.number(band.leastMgPerL()),
-                        add(plan, band, strength));
+        String warm = Show.number(temperature.low());
+        String least = Show.number(band.leastMgPerL());
+        String then = add(plan, band, strength);
+        return outcome == ReadingJudge.Outcome.OUT
+                ? Text.kept(
+                        "kept.advice.weak",
+                        "Too weak: at {0} °C it takes at least {1} mg/L. {2}",
+                        warm,
+                        least,
+                        then)
+                : Text.kept(
+                        "kept.advice.close",
+                        "Too close to call: at {0} °C it takes at least {1} mg/L. {2}",
+                        warm,
+                        least,
+                        then);
     }
 
     private static String add(ReadingPlan plan, ReadingBand band, Interval strength) {
         if (plan.stockMgPerL() == null
                 || plan.vesselLitres() == null
                 || Double.isInfinite(strength.high())) {
-            return "Add " + plan.chemical() + " by its label, stir, wait 1 minute and read again.";
+            return Text.kept(
+                    "kept.advice.by-label",
+                    "Add {0} by its label, stir, wait 1 minute and read again.",
+                    plan.chemical());
         }
         Correction c =
                 Correction.raise(
@@ -57,14 +76,17 @@ public final class ReadingAdvice {
                         Strength.ofMgPerL(band.mostMgPerL()),
                         Strength.ofMgPerL(plan.stockMgPerL()));
         if (!c.possible()) {
-            return "This reading is too coarse to correct by: use a finer test or start again.";
+            return Text.kept(
+                    "kept.advice.coarse",
+                    "This reading is too coarse to correct by: use a finer test or start again.");
         }
-        return "Add %s of %s to the %s L, stir, wait 1 minute and read again. It will then be %s to %s mg/L."
-                .formatted(
-                        c.add().shown(),
-                        plan.chemical(),
-                        Show.number(plan.vesselLitres()),
-                        Show.number(Math.floor(c.after().low())),
-                        Show.number(Math.ceil(c.after().high())));
+        return Text.kept(
+                "kept.advice.add",
+                "Add {0} of {1} to the {2} L, stir, wait 1 minute and read again. It will then be {3} to {4} mg/L.",
+                c.add().shown(),
+                plan.chemical(),
+                Show.number(plan.vesselLitres()),
+                Show.number(Math.floor(c.after().low())),
+                Show.number(Math.ceil(c.after().high())));
     }
 }

@@ -7,6 +7,7 @@ import orthopur.procedure.Step;
 import orthopur.roundpack.RoundPack.Trouble;
 import orthopur.roundpack.RoundPack.Trouble.About;
 import orthopur.roundpack.RoundPack.Trouble.Kind;
+import orthopur.text.Text;
 
 /**
  * What can go wrong in a round and what is done at once: people first, then the machine, then the
@@ -21,70 +22,126 @@ final class Troubles {
         return List.of(
                 about(
                         Kind.INJURY,
-                        "Somebody is hurt",
+                        Text.kept("kept.troubles.somebody-is-hurt", "Somebody is hurt"),
                         About.NOTHING,
-                        "Stop. Keep everybody away from the machine.",
-                        "Press on a bleeding wound. Do not free a trapped hand by running the machine.",
-                        "Call the emergency number, then the supervisor.",
-                        "What blood has touched is cleaned again: say it under \"A part failed\"."),
+                        Text.kept(
+                                "kept.troubles.stop-keep-everybody-away-from-the",
+                                "Stop. Keep everybody away from the machine."),
+                        Text.kept(
+                                "kept.troubles.press-on-a-bleeding-wound-do",
+                                "Press on a bleeding wound. Do not free a trapped hand by running the machine."),
+                        Text.kept(
+                                "kept.troubles.call-the-emergency-number-then-the",
+                                "Call the emergency number, then the supervisor."),
+                        Text.kept(
+                                "kept.troubles.what-blood-has-touched-is-cleaned",
+                                "What blood has touched is cleaned again: say it under \"A part failed\".")),
                 about(
                         Kind.CHEMICAL_CONTACT,
-                        "Chemical on skin or in the eyes",
+                        Text.kept(
+                                "kept.troubles.chemical-on-skin-or-in-the",
+                                "Chemical on skin or in the eyes"),
                         About.NOTHING,
-                        "Rinse with running water at once, for 15 minutes; hold the eyelids open.",
-                        "Take off what is soaked. Do not rub and do not neutralize.",
-                        "Call the emergency number with the label in your hand, then the supervisor."),
+                        Text.kept(
+                                "kept.troubles.rinse-with-running-water-at-once",
+                                "Rinse with running water at once, for 15 minutes; hold the eyelids open."),
+                        Text.kept(
+                                "kept.troubles.take-off-what-is-soaked-do",
+                                "Take off what is soaked. Do not rub and do not neutralize."),
+                        Text.kept(
+                                "kept.troubles.call-the-emergency-number-with-the",
+                                "Call the emergency number with the label in your hand, then the supervisor.")),
                 new Trouble(
                         Kind.MACHINE_MOVED,
-                        "The machine moved or is live",
+                        Text.kept(
+                                "kept.troubles.the-machine-moved-or-is-live",
+                                "The machine moved or is live"),
                         List.of(
-                                "Hands out. Everybody steps back.",
-                                "Stop it and cut its energies again, from the first step on.",
-                                "Nobody goes on before it was tried and stayed dead."),
+                                Text.kept(
+                                        "kept.troubles.hands-out-everybody-steps-back",
+                                        "Hands out. Everybody steps back."),
+                                Text.kept(
+                                        "kept.troubles.stop-it-and-cut-its-energies",
+                                        "Stop it and cut its energies again, from the first step on."),
+                                Text.kept(
+                                        "kept.troubles.nobody-goes-on-before-it-was",
+                                        "Nobody goes on before it was tried and stayed dead.")),
                         About.NOTHING,
                         safe),
                 about(
                         Kind.FAILED,
-                        "A part failed: not clean, or dirty again",
+                        Text.kept(
+                                "kept.troubles.a-part-failed-not-clean-or",
+                                "A part failed: not clean, or dirty again"),
                         About.A_PART_TO_REDO,
-                        "Put it down where it touches nothing clean.",
-                        "The steps for it, and for what it has touched since, are done again."),
+                        Text.kept(
+                                "kept.troubles.put-it-down-where-it-touches",
+                                "Put it down where it touches nothing clean."),
+                        Text.kept(
+                                "kept.troubles.the-steps-for-it-and-for",
+                                "The steps for it, and for what it has touched since, are done again.")),
                 about(
                         Kind.SPILL,
-                        "Something was spilled or splashed on a part",
+                        Text.kept(
+                                "kept.troubles.something-was-spilled-or-splashed-on",
+                                "Something was spilled or splashed on a part"),
                         About.A_PART_TO_REDO,
-                        "Stop the spill; keep acid away from chlorine.",
-                        "The part that was hit is done again, with what it has touched since."),
+                        Text.kept(
+                                "kept.troubles.stop-the-spill-keep-acid-away",
+                                "Stop the spill; keep acid away from chlorine."),
+                        Text.kept(
+                                "kept.troubles.the-part-that-was-hit-is",
+                                "The part that was hit is done again, with what it has touched since.")),
                 about(
                         Kind.PART_DAMAGED,
-                        "A part is damaged",
+                        Text.kept("kept.troubles.a-part-is-damaged", "A part is damaged"),
                         About.A_PART,
-                        "Do not fit it. Look for the piece that broke off before you go on.",
-                        "Fetch its spare, or tell the supervisor: it is not released without an answer."),
+                        Text.kept(
+                                "kept.troubles.do-not-fit-it-look-for",
+                                "Do not fit it. Look for the piece that broke off before you go on."),
+                        Text.kept(
+                                "kept.troubles.fetch-its-spare-or-tell-the",
+                                "Fetch its spare, or tell the supervisor: it is not released without an answer.")),
                 about(
                         Kind.PART_MISSING,
-                        "A part is missing",
+                        Text.kept("kept.troubles.a-part-is-missing", "A part is missing"),
                         About.A_PART,
-                        "Look in the sink, the bath, the drain and under the machine.",
-                        "Do not start the machine. Tell the supervisor: it may be in the product."),
+                        Text.kept(
+                                "kept.troubles.look-in-the-sink-the-bath",
+                                "Look in the sink, the bath, the drain and under the machine."),
+                        Text.kept(
+                                "kept.troubles.do-not-start-the-machine-tell",
+                                "Do not start the machine. Tell the supervisor: it may be in the product.")),
                 about(
                         Kind.NO_HOT_WATER,
-                        "No hot water",
+                        Text.kept("kept.troubles.no-hot-water", "No hot water"),
                         About.NOTHING,
-                        "Do not wash colder than the step says.",
-                        "Go on with steps that need none, or wait; tell the supervisor."),
+                        Text.kept(
+                                "kept.troubles.do-not-wash-colder-than-the",
+                                "Do not wash colder than the step says."),
+                        Text.kept(
+                                "kept.troubles.go-on-with-steps-that-need",
+                                "Go on with steps that need none, or wait; tell the supervisor.")),
                 about(
                         Kind.OUT_OF_CHEMICAL,
-                        "Out of a chemical",
+                        Text.kept("kept.troubles.out-of-a-chemical", "Out of a chemical"),
                         About.NOTHING,
-                        "Take no other product instead: its strength and time are not those of the step.",
-                        "Tell the supervisor."),
+                        Text.kept(
+                                "kept.troubles.take-no-other-product-instead-its",
+                                "Take no other product instead: its strength and time are not those of the step."),
+                        Text.kept("kept.troubles.tell-the-supervisor", "Tell the supervisor.")),
                 about(
                         Kind.INTERRUPTED,
-                        "The round is interrupted",
+                        Text.kept(
+                                "kept.troubles.the-round-is-interrupted",
+                                "The round is interrupted"),
                         About.NOTHING,
-                        "Leave the locks on. Cover what is sanitized.",
-                        "Soaks and timers run on; say when you are back."));
+                        Text.kept(
+                                "kept.troubles.leave-the-locks-on-cover-what",
+                                "Leave the locks on. Cover what is sanitized."),
+                        Text.kept(
+                                "kept.troubles.soaks-and-timers-run-on-say",
+                                "Soaks and timers run on; say when you are back.")));
     }
 
     private static Trouble about(Kind kind, String title, About about, String... now) {

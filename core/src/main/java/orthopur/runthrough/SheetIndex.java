@@ -10,6 +10,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
 import orthopur.machine.Surface;
+import orthopur.text.Text;
 
 /** A sheet with its names resolved to places, so that a run needs no look-ups by text. */
 public final class SheetIndex {
@@ -231,12 +232,18 @@ public final class SheetIndex {
     public String names(List<String> ids) {
         List<String> names = ids.stream().map(this::nameOf).map(SheetIndex::spoken).toList();
         if (names.size() > 4) {
-            return String.join(", ", names.subList(0, 3)) + " and " + (names.size() - 3) + " more";
+            return Text.kept(
+                    "kept.names.more",
+                    "{0} and {1} more",
+                    String.join(", ", names.subList(0, 3)),
+                    names.size() - 3);
         }
         if (names.size() < 2) {
             return String.join("", names);
         }
-        return String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.getLast();
+        return String.join(", ", names.subList(0, names.size() - 1))
+                + Text.kept("kept.names.and", " and ")
+                + names.getLast();
     }
 
     /** A name as it stands inside a sentence: "Blade, back" becomes "blade, back"; "QK" stays. */

@@ -4,17 +4,18 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Assembly;
 import orthopur.machine.Energy;
 import orthopur.machine.Handling;
 import orthopur.machine.Hazard;
-import orthopur.machine.Limit;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import orthopur.quantity.Show;
+import orthopur.text.Text;
 
 /** What a sheet says of a part, a surface, an energy, as a colleague would say it. */
 final class SheetSentences {
@@ -32,51 +33,78 @@ final class SheetSentences {
         List<String> say = new ArrayList<>();
         Handling h = p.moving();
         if (p.count() > 1) {
-            say.add("There are " + p.count() + " of it.");
+            say.add(Text.kept("kept.sheet.count", "There are {0} of it.", p.count()));
         }
         if (!p.removable() && !p.shifts()) {
-            say.add("It stays on the machine.");
+            say.add(Text.kept("kept.sheet.stays", "It stays on the machine."));
         } else if (!p.removable()) {
-            say.add("It does not come off; it moves aside and has to be moved back.");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.shifts",
+                            "It does not come off; it moves aside and has to be moved back."));
         }
         if (!p.behind().isEmpty()) {
-            say.add("First off: " + list(p.behind()) + ".");
+            say.add(Text.kept("kept.sheet.first-off", "First off: {0}.", list(p.behind())));
         }
-        add(say, "", p.fastening());
+        add(say, p.fastening(), t -> t);
         if (h.index() != null) {
             say.add(
                     h.index() == Handling.Index.BY_HAND
-                            ? "The machine is turned by hand, under lock, to the place where each comes off."
-                            : "The machine is brought to the place where each comes off by holding the button, from outside.");
+                            ? Text.kept(
+                                    "kept.sheet.index-by-hand",
+                                    "The machine is turned by hand, under lock, to the place where each comes off.")
+                            : Text.kept(
+                                    "kept.sheet.index-hold-to-run",
+                                    "The machine is brought to the place where each comes off by holding the button, from outside."));
         }
         if (h.people() != null && h.people() > 1) {
-            say.add("It takes " + h.people() + " people.");
+            say.add(Text.kept("kept.sheet.people", "It takes {0} people.", h.people()));
         }
         if (h.mass() != null) {
-            say.add("It weighs " + Show.number(h.mass().kilograms()) + " kg.");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.weighs",
+                            "It weighs {0} kg.",
+                            Show.number(h.mass().kilograms())));
         }
         if (!h.tools().isEmpty()) {
-            say.add("Have at hand: " + String.join(", ", h.tools()) + ".");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.tools",
+                            "Have at hand: {0}.",
+                            String.join(", ", h.tools())));
         }
         if (h.oneAtATime() != null) {
-            say.add("Never take off all of “" + h.oneAtATime() + "” at once.");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.one-at-a-time",
+                            "Never take off all of “{0}” at once.",
+                            h.oneAtATime()));
         }
-        add(say, "It goes to: ", p.destination());
-        add(say, "Its place is marked: ", p.mark());
+        add(say, p.destination(), t -> Text.kept("kept.sheet.goes-to", "It goes to: {0}", t));
+        add(say, p.mark(), t -> Text.kept("kept.sheet.mark", "Its place is marked: {0}", t));
         if (!p.covers().isEmpty()) {
-            say.add("While it is on, nobody reaches: " + list(p.covers()) + ".");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.covers",
+                            "While it is on, nobody reaches: {0}.",
+                            list(p.covers())));
         }
         if (!p.hazards().isEmpty()) {
             say.add(
-                    "Mind: "
-                            + p.hazards().stream()
+                    Text.kept(
+                            "kept.sheet.mind",
+                            "Mind: {0}.",
+                            p.hazards().stream()
                                     .map(Hazard::shown)
-                                    .collect(Collectors.joining(", "))
-                            + ".");
+                                    .collect(Collectors.joining(", "))));
         }
-        add(say, "", p.caution());
+        add(say, p.caution(), t -> t);
         if (p.guard()) {
-            say.add("It is a guard: the machine must not run without it.");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.guard",
+                            "It is a guard: the machine must not run without it."));
         }
         back(say, p);
         return List.copyOf(say);
@@ -85,84 +113,115 @@ final class SheetSentences {
     private void back(List<String> say, Part p) {
         Assembly a = p.fitting();
         if (!a.after().isEmpty()) {
-            say.add("It goes on after: " + list(a.after()) + ".");
+            say.add(Text.kept("kept.sheet.after", "It goes on after: {0}.", list(a.after())));
         }
-        add(say, "Put back so: ", a.pattern());
-        add(say, "Check for wear: ", a.wearCheck());
+        add(say, a.pattern(), t -> Text.kept("kept.sheet.pattern", "Put back so: {0}", t));
+        add(say, a.wearCheck(), t -> Text.kept("kept.sheet.wear", "Check for wear: {0}", t));
         if (a.pair() != null) {
-            say.add("It is replaced together with: " + name(a.pair()) + ".");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.pair",
+                            "It is replaced together with: {0}.",
+                            name(a.pair())));
         }
         for (Assembly.Lubrication l : a.lubrication()) {
             say.add(
                     l.never()
-                            ? "Never lubricate: " + l.point() + "."
-                            : "Lubricate " + l.frequency().shown() + ": " + l.point() + ".");
+                            ? Text.kept(
+                                    "kept.sheet.never-lubricate",
+                                    "Never lubricate: {0}.",
+                                    l.point())
+                            : Text.kept(
+                                    "kept.sheet.lubricate",
+                                    "Lubricate {0}: {1}.",
+                                    l.frequency().shown(),
+                                    l.point()));
         }
     }
 
     String surface(Surface s) {
-        StringBuilder b = new StringBuilder(s.name()).append(": ");
-        b.append(
-                switch (s.zone()) {
-                    case 1 -> "food-contact";
-                    case 2 -> "adjacent";
-                    case 3 -> "the room";
-                    default -> "outside";
-                });
-        b.append(", ").append(String.join(" and ", s.materials()));
-        b.append("; ").append(s.end().shown()).append(", ").append(s.frequency().shown());
+        List<String> say = new ArrayList<>();
+        say.add(Text.kept("kept.named", "{0}: {1}", s.name(), zone(s.zone())));
+        say.add(String.join(" and ", s.materials()));
+        say.add(s.end().shown() + ", " + s.frequency().shown());
         if (s.endReason() != null) {
-            b.append(", because ").append(s.endReason());
+            say.add(s.endReason());
         }
         if (s.highest() != null) {
-            b.append("; at most ").append(s.highest().shown());
+            say.add(Text.kept("kept.sheet.highest", "at most {0}", s.highest().shown()));
         }
-        for (Limit l : s.limits()) {
-            b.append("; ").append(l.shown());
-        }
+        s.limits().forEach(l -> say.add(l.shown()));
         if (s.brush() != null) {
-            b.append("; brush: ").append(s.brush());
+            say.add(Text.kept("kept.sheet.brush", "brush: {0}", s.brush()));
         }
         if (s.wipe() != null) {
-            b.append("; wiped ").append(s.wipe());
+            say.add(Text.kept("kept.sheet.wiped", "wiped {0}", s.wipe()));
         }
-        return b.append('.').toString();
+        return String.join("; ", say);
+    }
+
+    private static String zone(int zone) {
+        return switch (zone) {
+            case 1 -> Text.kept("kept.sheet.zone-1", "food-contact");
+            case 2 -> Text.kept("kept.sheet.zone-2", "adjacent");
+            case 3 -> Text.kept("kept.sheet.zone-3", "processing area");
+            default -> Text.kept("kept.sheet.zone-4", "outside");
+        };
     }
 
     List<String> energy(Energy e) {
         List<String> say = new ArrayList<>();
         say.add(
                 switch (e.kind()) {
-                    case CORD -> "A cord and plug.";
-                    case SUPPLIED -> "It comes from a supply and has to be isolated and locked.";
-                    case STORED -> "It stays stored in the machine until it is released.";
-                    case HEAT -> "Heat that stays after the stop.";
+                    case CORD -> Text.kept("kept.sheet.cord", "A cord and plug.");
+                    case SUPPLIED ->
+                            Text.kept(
+                                    "kept.sheet.supplied",
+                                    "It comes from a supply and has to be isolated and locked.");
+                    case STORED ->
+                            Text.kept(
+                                    "kept.sheet.stored",
+                                    "It stays stored in the machine until it is released.");
+                    case HEAT -> Text.kept("kept.sheet.heat", "Heat that stays after the stop.");
                 });
         if (e.keepLive()) {
-            say.add("It stays on during cleaning.");
+            say.add(Text.kept("kept.sheet.keep-live", "It stays on during cleaning."));
         }
-        add(say, "Lock it out at: ", e.isolationPoint());
+        add(
+                say,
+                e.isolationPoint(),
+                t -> Text.kept("kept.sheet.lock-point", "Lock it out at: {0}", t));
         if (e.tagOnly()) {
-            say.add("Its point takes no lock: tag it and take a second measure.");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.tag-only",
+                            "Its point takes no lock: tag it and take a second measure."));
         }
-        add(say, "How it is proved: ", e.verify());
+        add(say, e.verify(), t -> Text.kept("kept.sheet.verify", "Verify zero energy: {0}", t));
         if (e.fedBy() != null) {
-            say.add("It is fed by " + name(e.fedBy()) + ".");
+            say.add(Text.kept("kept.sheet.fed-by", "It is fed by: {0}.", name(e.fedBy())));
         }
         if (e.heat() != null) {
-            say.add("At the stop it has " + e.heat().start().shown() + ".");
+            say.add(
+                    Text.kept(
+                            "kept.sheet.heat-start",
+                            "At the stop it has {0}.",
+                            e.heat().start().shown()));
         }
         if (!e.zone().isEmpty()) {
-            say.add("It reaches: " + list(e.zone()) + ".");
+            say.add(Text.kept("kept.sheet.reaches", "It reaches: {0}.", list(e.zone())));
         }
         return List.copyOf(say);
     }
 
-    private static void add(List<String> say, String before, @Nullable String text) {
-        if (text != null && !text.isBlank()) {
-            String t = before + text.strip();
-            say.add(t.matches(".*[.!?]") ? t : t + ".");
+    /** A text of the sheet, alone or in a sentence that says what it is. */
+    private static void add(
+            List<String> say, @Nullable String text, UnaryOperator<String> sentence) {
+        if (text == null || text.isBlank()) {
+            return;
         }
+        // Texts of sheets stand as they were written, so that their translation is found.
+        say.add(sentence.apply(text.strip()));
     }
 
     private String list(List<String> ids) {

@@ -51,7 +51,7 @@ public final class Json {
      *
      * @throws FormatError when it is not JSON, with line and column
      */
-    static JsonNode tree(String text) {
+    public static JsonNode tree(String text) {
         try {
             JsonNode node = MAPPER.readTree(text);
             if (node == null || node.isMissingNode()) {
@@ -69,6 +69,11 @@ public final class Json {
             throw new FormatError(
                     "", "This is not complete JSON: it breaks off or is malformed" + at + ".");
         }
+    }
+
+    /** Reads text into a record; what it lacks is null, what it has beside is an error. */
+    public static <T> T read(String text, Class<T> type) {
+        return MAPPER.readValue(text, type);
     }
 
     /** Indented, keys in the order of the format, a line end at the end. */

@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -20,11 +19,17 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import orthopur.formats.language.DocumentTexts;
+import orthopur.formats.language.ProgramWords;
+import orthopur.formats.language.Spoken;
+import orthopur.formats.language.Translation;
+import orthopur.machine.Configuration;
+import orthopur.machine.MachineSheet;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.rulebook.PublicCodes;
-import orthopur.rules.AllRules;
+import orthopur.takeapart.TakeApartMap;
 import tools.jackson.databind.JsonNode;
 
 /** A Spanish round has no English in it: every text of every demo round is translated. */
@@ -32,17 +37,7 @@ class LanguageTest {
     private static final Path SPANISH =
             Path.of("..", "server", "src", "main", "resources", "languages", "es.json");
 
-    private static final List<String> PROCEDURES =
-            List.of(
-                    "qk-sl1-end-of-shift",
-                    "qk-sl1-oiling",
-                    "qk-sl1-sharpening",
-                    "qk-sw1-daily",
-                    "qk-ov1-daily",
-                    "qk-ov1-weekly",
-                    "qk-fl1-daily",
-                    "qk-ds1-daily",
-                    "qk-tl1-line-clean");
+    private static final Path TRANSLATIONS = Path.of("..", "demo", "languages", "es");
 
     /** Words that no Spanish sentence of this trade has. */
     private static final Pattern ENGLISH =
@@ -80,59 +75,57 @@ class LanguageTest {
         Arrays.stream(texts).filter(t -> t != null && !t.isBlank()).forEach(all::add);
     }
 
-    /** As the tablet looks it up: whole, without its number, or name by name. */
-    private static boolean known(JsonNode spanish, String english) {
-        if (english.isEmpty()) {
-            return false;
-        }
-        String rest = english.substring(1);
-        String first = english.substring(0, 1);
-        if (spanish.has(english)
-                || spanish.has(first.toUpperCase(Locale.ROOT) + rest)
-                || spanish.has(first.toLowerCase(Locale.ROOT) + rest)) {
-            return true;
-        }
-        Matcher numbered = Pattern.compile("(.*\\D) \\d+").matcher(english);
-        if (numbered.matches() && known(spanish, numbered.group(1))) {
-            return true;
-        }
-        Matcher position = Pattern.compile("(.*), \\d+ / \\d+").matcher(english);
-        if (position.matches()) {
-            return known(spanish, position.group(1));
-        }
-        Matcher running =
-                Pattern.compile("(.*) (soaking|circulating|cooling|drying)(?:, (.*))?")
-                        .matcher(english);
-        if (running.matches()) {
-            return known(spanish, running.group(1))
-                    && known(spanish, running.group(2))
-                    && (running.group(3) == null || known(spanish, running.group(3)));
-        }
-        Matcher more = Pattern.compile("(.*) and \\d+ more").matcher(english);
-        return more.matches() ? known(spanish, more.group(1)) : list(spanish, english);
-    }
-
-    private static boolean list(JsonNode spanish, String english) {
-        for (String joint : List.of(", ", " and ")) {
-            for (int at = english.indexOf(joint); at > 0; at = english.indexOf(joint, at + 1)) {
-                if (known(spanish, english.substring(0, at))
-                        && known(spanish, english.substring(at + joint.length()))) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
     private static JsonNode spanish() throws IOException {
         return Json.tree(Files.readString(SPANISH)).get("texts");
     }
 
+    /** Each document of the demo by its name, as the server keeps it. */
+    private static Map<String, JsonNode> documents() {
+        Map<String, JsonNode> all = new TreeMap<>();
+        DemoSite.MACHINES.forEach(
+                m -> all.put(m, Json.tree(DemoSite.text("machines/" + m + ".json"))));
+        DemoSite.PROCEDURES.forEach(
+                p -> all.put(p, Json.tree(DemoSite.text("procedures/" + p + ".json"))));
+        List.of("site", "chemicals")
+                .forEach(d -> all.put(d, Json.tree(DemoSite.text(d + ".json"))));
+        return all;
+    }
+
+    /** A letter, a figure and a product are the same in every language. */
+    private static boolean says(String text) {
+        return text.chars().filter(Character::isLowerCase).count() > 1 && !PROPER.contains(text);
+    }
+
+    private static Translation translation(String document) throws IOException {
+        return Translation.read(Files.readString(TRANSLATIONS.resolve(document + ".json")));
+    }
+
+    /** What was kept in English, as a tablet in Spanish shows it. */
+    private static Spoken spoken() throws IOException {
+        JsonNode spanish = spanish();
+        Map<String, String> words = new TreeMap<>(ProgramWords.all());
+        for (String module : List.of("core", "server")) {
+            english(module + ".json")
+                    .forEach(
+                            (id, e) -> {
+                                if (id.startsWith("kept.")) {
+                                    words.put(id, e);
+                                }
+                            });
+        }
+        Map<String, String> texts = new TreeMap<>();
+        words.forEach((id, e) -> texts.put(e, spanish.get(id).asString()));
+        for (Map.Entry<String, JsonNode> d : documents().entrySet()) {
+            texts.putAll(translation(d.getKey()).of(DocumentTexts.of(d.getValue())));
+        }
+        return new Spoken(texts);
+    }
+
     @Test
     void everyTextOfEveryRoundIsTranslated() throws IOException {
-        JsonNode spanish = spanish();
+        Spoken spoken = spoken();
         Set<String> missing = new TreeSet<>();
-        for (String name : PROCEDURES) {
+        for (String name : DemoSite.APPROVED) {
             var p = DemoSite.procedure(name);
             RoundPack pack =
                     PackCompiler.compile(
@@ -141,10 +134,82 @@ class LanguageTest {
                             DemoSite.sheet(p.sheet()),
                             DemoSite.CONTEXT,
                             DemoSite.SITE.instruments());
-            texts(pack).stream().filter(t -> !known(spanish, t)).forEach(missing::add);
+            texts(pack).stream()
+                    .filter(LanguageTest::says)
+                    .filter(t -> spoken.known(t) == null)
+                    .forEach(missing::add);
         }
         assertEquals("", String.join("\n", missing), missing.size() + " texts lack Spanish");
     }
+
+    /** What a sheet says of its parts is put together in English and shown in Spanish. */
+    @Test
+    void everySentenceOfEverySheetIsTranslated() throws IOException {
+        Spoken spoken = spoken();
+        Set<String> missing = new TreeSet<>();
+        for (String name : DemoSite.MACHINES) {
+            MachineSheet sheet = DemoSite.sheet(name);
+            TakeApartMap map = TakeApartMap.of(sheet, Configuration.fitted(sheet));
+            map.nodes().forEach(n -> missing.addAll(n.sentences()));
+            map.nodes().forEach(n -> missing.addAll(n.surfaces()));
+            map.energies().forEach(e -> missing.addAll(e.sentences()));
+        }
+        assertTrue(missing.size() > 500);
+        missing.removeIf(t -> spoken.known(t) != null);
+        assertEquals("", String.join("\n", missing), missing.size() + " sentences lack Spanish");
+    }
+
+    /** Each text that somebody wrote has its translation beside it, and none is of old words. */
+    @Test
+    void everyDocumentIsTranslatedWhole() throws IOException {
+        List<String> missing = new ArrayList<>();
+        List<String> old = new ArrayList<>();
+        for (Map.Entry<String, JsonNode> d : documents().entrySet()) {
+            Map<String, String> now = DocumentTexts.of(d.getValue());
+            Translation t = translation(d.getKey());
+            Map<String, String> said = t.of(now);
+            now.forEach(
+                    (path, text) -> {
+                        if (!said.containsKey(text) && !PROPER.contains(text)) {
+                            missing.add(d.getKey() + " " + path + ": " + text);
+                        }
+                    });
+            t.texts().keySet().stream()
+                    .filter(path -> !now.containsKey(path))
+                    .forEach(path -> old.add(d.getKey() + " " + path));
+        }
+        assertEquals("", String.join("\n", missing), missing.size() + " texts lack Spanish");
+        assertEquals(List.of(), old);
+    }
+
+    /** One name is called one thing: who fetches the "pitcher" finds it in every procedure. */
+    @Test
+    void theSameWordsAreTranslatedAlike() throws IOException {
+        Map<String, Set<String>> all = new TreeMap<>();
+        for (String d : documents().keySet()) {
+            translation(d)
+                    .texts()
+                    .values()
+                    .forEach(s -> all.computeIfAbsent(s.of(), o -> new TreeSet<>()).add(s.text()));
+        }
+        all.values().removeIf(x -> x.size() == 1);
+        assertEquals(Map.of(), all);
+    }
+
+    /** Names of products and of the site. */
+    private static final Set<String> PROPER =
+            Set.of(
+                    "Quillmere Kitchens",
+                    "Ambrivo I-1.75",
+                    "Grislow D",
+                    "Halvern H12",
+                    "Karstol A",
+                    "Lyebourne C25",
+                    "Orlin 3",
+                    "Ozelle P5",
+                    "Palimar Q10",
+                    "Sudmere CA",
+                    "Sudmere N");
 
     private static final Path ENGLISH_TEXTS = SPANISH.resolveSibling("english");
 
@@ -154,7 +219,8 @@ class LanguageTest {
      */
     private static Map<String, String> saidBy(String module) throws IOException {
         Pattern said =
-                Pattern.compile("\\bText\\.of\\(\\s*\"([^\"]+)\",\\s*\"((?:[^\"\\\\]|\\\\.)*)\"");
+                Pattern.compile(
+                        "\\bText\\.(?:of|kept)\\(\\s*\"([^\"]+)\",\\s*\"((?:[^\"\\\\]|\\\\.)*)\"");
         Map<String, String> all = new TreeMap<>();
         try (Stream<Path> files = Files.walk(Path.of("..", module, "src", "main", "java"))) {
             for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
@@ -205,16 +271,31 @@ class LanguageTest {
                         .toList());
     }
 
-    /** The rule book is read by who works by it. */
+    /** Titles of rules, verbs, fields of forms and their words. */
     @Test
-    void everyRuleHasATitleInTheOtherLanguage() throws IOException {
+    void everyWordOfTheProgramIsTranslated() throws IOException {
+        Map<String, String> words = ProgramWords.all();
+        Path file = ENGLISH_TEXTS.resolve("words.json");
+        if (Boolean.getBoolean("orthopur.write")) {
+            Files.writeString(file, Json.write(words));
+        }
+        assertEquals(words, english("words.json"));
         JsonNode spanish = spanish();
+        assertEquals(List.of(), words.keySet().stream().filter(id -> !spanish.has(id)).toList());
+    }
+
+    /** The file has ids and nothing else: no sentence is found by its English. */
+    @Test
+    void everyTextOfTheLanguageHasAnId() throws IOException {
+        Set<String> ids = new TreeSet<>();
+        for (String file : List.of("interface", "core", "server", "words")) {
+            ids.addAll(english(file + ".json").keySet());
+        }
         assertEquals(
                 List.of(),
-                AllRules.list().stream()
-                        .map(r -> r.info().title())
-                        .filter(title -> !spanish.has(title))
-                        .distinct()
+                spanish().properties().stream()
+                        .map(Map.Entry::getKey)
+                        .filter(k -> !ids.contains(k))
                         .toList());
     }
 
@@ -285,6 +366,12 @@ class LanguageTest {
                                 english.add(text);
                             }
                         });
+        for (String d : documents().keySet()) {
+            translation(d).texts().values().stream()
+                    .map(Translation.Said::text)
+                    .filter(t -> ENGLISH.matcher(t).find())
+                    .forEach(english::add);
+        }
         assertEquals(List.of(), english);
         assertTrue(spanish().size() > 500);
     }
@@ -295,6 +382,7 @@ class LanguageTest {
         Map<String, String> sentences = new TreeMap<>(english("interface.json"));
         sentences.putAll(english("core.json"));
         sentences.putAll(english("server.json"));
+        sentences.putAll(english("words.json"));
         spanish()
                 .properties()
                 .forEach(

@@ -18,6 +18,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import orthopur.formats.language.ProgramWords;
+import orthopur.formats.language.Spoken;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
@@ -32,23 +34,36 @@ public class Languages {
     private static final Logger LOG = LoggerFactory.getLogger(Languages.class);
 
     private final StoredJson json;
+    private final Documents documents;
     private final Path folder;
     private final Map<String, String> english;
     private final Map<String, List<String>> sentences = new TreeMap<>();
+    private final Map<String, String> keptSentences = new TreeMap<>();
 
-    Languages(StoredJson json, @Value("${orthopur.data}") String data) {
+    Languages(StoredJson json, Documents documents, @Value("${orthopur.data}") String data) {
         this.json = json;
-        this.english = english(json);
-        english.forEach((id, e) -> sentences.computeIfAbsent(e, k -> new ArrayList<>()).add(id));
+        this.documents = documents;
+        this.english = sentences(json, "interface");
+        this.english.forEach(
+                (id, e) -> sentences.computeIfAbsent(e, k -> new ArrayList<>()).add(id));
         this.folder = Path.of(data, "languages");
+        for (String module : List.of("core", "server")) {
+            sentences(json, module)
+                    .forEach(
+                            (id, e) -> {
+                                if (id.startsWith("kept.")) {
+                                    keptSentences.put(id, e);
+                                }
+                            });
+        }
     }
 
     /**
      * One language.
      *
      * @param code as in BCP 47, for instance "es"
-     * @param texts each sentence of the interface by its id, each text of a sheet or procedure by
-     *     its English
+     * @param texts each sentence by its id; what is kept in English (texts of sheets and
+     *     procedures, words in packs) by that English, put together from the ids at each answer
      */
     record Language(String code, String name, Map<String, String> texts) {}
 
@@ -61,6 +76,15 @@ public class Languages {
 
     @GetMapping("/{code}")
     Language one(@PathVariable String code) {
+        Language found = file(code);
+        // A site's own word for a piece of English stands above what is put together.
+        Map<String, String> texts = kept(found);
+        texts.putAll(found.texts());
+        return new Language(code, found.name(), texts);
+    }
+
+    /** The language as its files have it, by ids. */
+    private Language file(String code) {
         Language found = read().get(code);
         if (found == null) {
             throw Said.notFound(
@@ -73,13 +97,18 @@ public class Languages {
     }
 
     /**
-     * The texts by id, or by their English.
+     * The sentences by their ids.
      *
      * @param code as in BCP 47; none for "en" or nothing, in which the texts are
      * @throws Said when there is no such language
      */
     public Map<String, String> texts(String code) {
-        return code.isEmpty() || code.equals("en") ? Map.of() : one(code).texts();
+        return code.isEmpty() || code.equals("en") ? Map.of() : file(code).texts();
+    }
+
+    /** What is kept in English, in that language. */
+    public Spoken spoken(String code) {
+        return new Spoken(code.isEmpty() || code.equals("en") ? Map.of() : one(code).texts());
     }
 
     /**
@@ -122,20 +151,39 @@ public class Languages {
         return all;
     }
 
+    /**
+     * What is kept in English by its English: words of the program, and what the documents of this
+     * site say now.
+     */
+    private Map<String, String> kept(Language l) {
+        Map<String, String> all = new TreeMap<>();
+        for (Map<String, String> words : List.of(ProgramWords.all(), keptSentences)) {
+            words.forEach(
+                    (id, e) -> {
+                        String said = l.texts().get(id);
+                        if (said != null) {
+                            all.put(e, said);
+                        }
+                    });
+        }
+        all.putAll(documents.in(l.code(), folder));
+        return all;
+    }
+
     private List<String> idsOf(String english) {
         return sentences.getOrDefault(english, List.of());
     }
 
-    private static Map<String, String> english(StoredJson json) {
+    private static Map<String, String> sentences(StoredJson json, String of) {
         try (InputStream in =
-                Languages.class.getResourceAsStream("/languages/english/interface.json")) {
+                Languages.class.getResourceAsStream("/languages/english/" + of + ".json")) {
             return json.read(in, Sentences.class);
         } catch (IOException e) {
-            throw new IllegalStateException("The sentences of the interface cannot be read.", e);
+            throw new IllegalStateException("The sentences in English cannot be read.", e);
         }
     }
 
-    /** Each sentence of the interface in English, by its id. */
+    /** Each sentence in English, by its id. */
     private static final class Sentences extends TreeMap<String, String> {
         private static final long serialVersionUID = 1;
     }

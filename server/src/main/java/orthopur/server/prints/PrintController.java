@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.springframework.web.util.UriComponents;
+import orthopur.formats.language.Spoken;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Outline;
@@ -162,16 +163,12 @@ class PrintController {
             @Nullable String words,
             @Nullable String caution,
             @Nullable String because) {
-        static @Nullable Other of(Map<String, String> texts, Step s) {
-            if (texts.isEmpty()) {
-                return null;
-            }
-            String verb = s.action().verb();
+        static Other of(Spoken spoken, Step s) {
             return new Other(
-                    texts.getOrDefault(verb, verb),
-                    texts.get(s.words()),
-                    s.caution() == null ? null : texts.get(s.caution()),
-                    s.because() == null ? null : texts.get(s.because()));
+                    spoken.say(s.action().verb()),
+                    spoken.known(s.words()),
+                    s.caution() == null ? null : spoken.known(s.caution()),
+                    s.because() == null ? null : spoken.known(s.because()));
         }
     }
 
@@ -213,7 +210,7 @@ class PrintController {
         on.put("verdict", printed.verdict());
         on.put("findings", printed.verdict().findings());
         on.put("overrides", printed.overrides());
-        on.put("steps", steps(p, sheet, printed, languages.texts(with)));
+        on.put("steps", steps(p, sheet, printed, with.isEmpty() ? null : languages.spoken(with)));
         on.put("with", with);
         on.put("outline", sheet.outline());
         on.put("energies", TakeApartMap.of(sheet, Configuration.fitted(sheet)).energies());
@@ -239,7 +236,7 @@ class PrintController {
                                 printed.sheet(),
                                 printed.procedure(),
                                 "version %d, %s".formatted(version, state))
-                        .write(steps(printed.procedure(), printed.sheet(), printed, Map.of()));
+                        .write(steps(printed.procedure(), printed.sheet(), printed, null));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(ProcedureInWord.TYPE))
                 .header(
@@ -249,7 +246,7 @@ class PrintController {
     }
 
     private static List<PrintedStep> steps(
-            Procedure p, MachineSheet sheet, OnPaper.Printed printed, Map<String, String> texts) {
+            Procedure p, MachineSheet sheet, OnPaper.Printed printed, @Nullable Spoken other) {
         SheetIndex index = new SheetIndex(sheet);
         List<PrintedStep> all = new ArrayList<>();
         String before = "";
@@ -268,7 +265,7 @@ class PrintController {
                             named(printed.lines().get(i), index),
                             s.when() == null ? null : s.when().replace("=", ": "),
                             shapes(s, sheet.outline(), index),
-                            Other.of(texts, s)));
+                            other == null ? null : Other.of(other, s)));
             before = phase;
         }
         return all;

@@ -167,16 +167,33 @@ public class Board {
     private static String words(Standing.Waits waits, Standing.@Nullable Use use) {
         return switch (waits) {
             case NOTHING -> "";
-            case A_TIME -> "waiting for a time to run out";
+            case A_TIME -> Text.kept("kept.board.time", "waiting for a time to run out");
             case NEW_LOOK ->
-                    "waiting for a new inspection: a danger was reported after the hand-over";
-            case CLEANING -> "waiting for cleaning: " + (use == null ? "" : use.note());
-            case CLEANING_BY_THEN -> "to be cleaned by then";
-            case FIRST_CLEANING -> "waiting for cleaning; last cleaned: no record";
-            case A_CLEAN -> "waiting for cleaning: its last round was no clean";
-            case A_LOOK -> "waiting for inspection and release by somebody else";
-            case FULL_RELEASE -> "waiting for its full release";
-            case OVERDUE_RELEASE -> "waiting for its full release: the time is over";
+                    Text.kept(
+                            "kept.board.new-look",
+                            "waiting for a new inspection: a danger was reported after the hand-over");
+            case CLEANING ->
+                    Text.kept(
+                            "kept.board.cleaning",
+                            "waiting for cleaning: {0}",
+                            use == null ? "" : use.note());
+            case CLEANING_BY_THEN -> Text.kept("kept.board.by-then", "to be cleaned by then");
+            case FIRST_CLEANING ->
+                    Text.kept(
+                            "kept.board.no-record",
+                            "waiting for cleaning; last cleaned: no record");
+            case A_CLEAN ->
+                    Text.kept(
+                            "kept.board.no-clean",
+                            "waiting for cleaning: its last round was no clean");
+            case A_LOOK ->
+                    Text.kept(
+                            "kept.board.look",
+                            "waiting for inspection and release by somebody else");
+            case FULL_RELEASE -> Text.kept("kept.board.full", "waiting for its full release");
+            case OVERDUE_RELEASE ->
+                    Text.kept(
+                            "kept.board.overdue", "waiting for its full release: the time is over");
         };
     }
 
