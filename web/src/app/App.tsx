@@ -28,6 +28,7 @@ const FirstPin = lazy(() => import("../people/Mine").then((m) => ({ default: m.F
 const People = lazy(() => import("../people/People"));
 const OldText = lazy(() => import("../procedures/OldText"));
 const Workbench = lazy(() => import("../procedures/Workbench"));
+const TwoLanguages = lazy(() => import("../languages/TwoLanguages"));
 const RuleBook = lazy(() => import("../rulebook/RuleBook"));
 const Chemicals = lazy(() => import("../chemicals/Chemicals"));
 const FloorPick = lazy(() => import("../floor/FloorPick"));
@@ -167,6 +168,7 @@ const router = createBrowserRouter([
               { path: "/procedures", element: <Shelf /> },
               { path: "/procedures/old-text", element: <OldText /> },
               { path: "/procedures/:id/:version", element: <Workbench /> },
+              { path: "/languages/:code/:document", element: <TwoLanguages /> },
               { path: "/tonight", element: <Tonight /> },
               { path: "/due", element: <Due /> },
               { path: "/mixing", element: <Mixing /> },

@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
 import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { NotShown, Waiting } from "../shared/PageState";
+import { InLanguages } from "../shared/InLanguages";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
@@ -70,6 +71,7 @@ export default function Machine() {
           {s.code} {told(s.name)}
         </h1>
         <span className="grow" />
+        <InLanguages document={s.code} />
         <PrintMenu
           prints={[
             [

@@ -1,12 +1,13 @@
 import type { Schemas } from "../api/client";
+import { InLanguages } from "../shared/InLanguages";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { told } from "../shared/texts";
-import type { Draft } from "./useDraft";
+import type { OnBench } from "./useBench";
 
 type Props = {
-  draft: Draft;
+  draft: OnBench;
   sheet: Schemas["SheetView"];
   editable: boolean;
   stops: number;
@@ -20,7 +21,8 @@ type Props = {
 /** What this procedure is, and what can be done with it as a whole. */
 export function BenchHead({ draft, sheet, editable, stops, unjudged, onHead, onApprove, onRetire }: Props) {
   const session = useSession();
-  const { row } = draft.saved;
+  const { row } = draft.bench.saved;
+  const { past, future } = draft.bench.history;
   const paper = `/api/prints/procedures/${row.id}/${row.version}`;
   const state =
     row.state === "DRAFT"
@@ -47,6 +49,7 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onHead, onA
         {sheet.configuration && `: ${sheet.configuration}`}
       </p>
       <span className="grow" />
+      <InLanguages document={row.id} />
       <PrintMenu
         languages
         prints={[
@@ -88,10 +91,10 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onHead, onA
           <button className="btn" type="button" onClick={onHead}>
             {say("procedures.bench-head.title-people-ppe", "Title, PPE, people…")}
           </button>
-          <button className="btn" type="button" onClick={draft.undo} disabled={!draft.canUndo}>
+          <button className="btn" type="button" onClick={() => draft.act({ kind: "undo" })} disabled={past.length === 0}>
             {say("procedures.bench-head.undo", "Undo")}
           </button>
-          <button className="btn" type="button" onClick={draft.redo} disabled={!draft.canRedo}>
+          <button className="btn" type="button" onClick={() => draft.act({ kind: "redo" })} disabled={future.length === 0}>
             {say("procedures.bench-head.redo", "Redo")}
           </button>
           <button className="btn" type="button" onClick={draft.save} disabled={!draft.dirty}>

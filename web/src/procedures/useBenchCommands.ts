@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "../api/client";
 import { type Command, useOffer } from "../shared/commands";
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 
 type Doing = {
   show: (tab: "verdict" | "compare" | "what-if") => void;
@@ -9,6 +10,12 @@ type Doing = {
   undo: () => void;
   redo: () => void;
   insert: (action: string) => void;
+};
+
+const PANES = {
+  verdict: say("procedures.use-bench-commands.verdict", "verdict"),
+  compare: say("procedures.use-bench-commands.compare", "compare"),
+  "what-if": say("procedures.use-bench-commands.what-if", "what if"),
 };
 
 function named(editable: boolean, actions: Schemas["ActionInfo"][], doing: () => Doing): Command[] {
@@ -19,7 +26,11 @@ function named(editable: boolean, actions: Schemas["ActionInfo"][], doing: () =>
     group = say("procedures.use-bench-commands.workbench", "Workbench"),
   ) => ({ id, name, group, run });
   const show = (["verdict", "compare", "what-if"] as const).map((tab) =>
-    does(`show-${tab}`, `Show: ${tab.replace("-", " ")}`, () => doing().show(tab)),
+    does(
+      `show-${tab}`,
+      say("procedures.use-bench-commands.show", "Show: {0}", PANES[tab]),
+      () => doing().show(tab),
+    ),
   );
   if (!editable) {
     return show;
@@ -32,7 +43,7 @@ function named(editable: boolean, actions: Schemas["ActionInfo"][], doing: () =>
     ...actions.map((a) =>
       does(
         `insert-${a.name}`,
-        `Insert: ${a.label}`,
+        say("procedures.use-bench-commands.insert", "Insert: {0}", told(a.label)),
         () => doing().insert(a.name),
         say("procedures.use-bench-commands.insert-after-this-step", "Insert after this step"),
       ),

@@ -67,4 +67,5 @@ export const keys = {
   vesselEffect: key("vessel-effect"),
   vessels: key("vessels"),
   uses: key("uses"),
+  translation: key("translation"),
 };

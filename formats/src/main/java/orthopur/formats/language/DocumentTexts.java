@@ -43,6 +43,23 @@ public final class DocumentTexts {
         return all;
     }
 
+    /**
+     * What a text belongs to, as people call it: a part or an energy by its name, a step by its
+     * number, else the field it stands in.
+     */
+    public static String place(JsonNode document, String path) {
+        String[] ids = path.split("\\.");
+        JsonNode list = document.path(ids[0]);
+        for (int i = 0; list.isArray() && ids.length > 1 && i < list.size(); i++) {
+            JsonNode one = list.get(i);
+            if (one.path("id").asString("").equals(ids[1])) {
+                String name = one.path("name").asString("");
+                return name.isEmpty() ? Integer.toString(i + 1) : name;
+            }
+        }
+        return ids[0];
+    }
+
     private static void collect(
             JsonNode node, String path, String field, SortedMap<String, String> all) {
         String before = path.isEmpty() ? "" : path + ".";

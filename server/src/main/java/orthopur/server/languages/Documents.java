@@ -1,21 +1,30 @@
 package orthopur.server.languages;
 
+import static orthopur.db.Tables.TRANSLATION;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.FormatError;
 import orthopur.formats.Json;
@@ -23,9 +32,14 @@ import orthopur.formats.SheetFormat;
 import orthopur.formats.language.DocumentTexts;
 import orthopur.formats.language.Translation;
 import orthopur.machine.MachineSheet;
+import orthopur.machine.Problem;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
+import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
+import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Versions;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What the sheets, procedures, chemicals and the site say in another language, from the files
@@ -47,9 +61,9 @@ class Documents {
     }
 
     /** The texts of all documents by their English; those of the newest version last. */
-    Map<String, String> in(String language, Path folder) {
+    Map<String, String> in(String language) {
         Map<String, List<Translation>> files = new TreeMap<>();
-        for (Translation t : files(language, folder)) {
+        for (Translation t : all(language)) {
             files.computeIfAbsent(t.document(), d -> new ArrayList<>()).add(t);
         }
         Map<String, String> all = new TreeMap<>();
@@ -76,7 +90,18 @@ class Documents {
     }
 
     /** What ships first, so that the site's own stands above it. */
-    private static List<Translation> files(String language, Path folder) {
+    private List<Translation> all(String language) {
+        List<Translation> all = files(language);
+        db.selectDistinct(TRANSLATION.DOCUMENT)
+                .from(TRANSLATION)
+                .where(TRANSLATION.LANGUAGE.eq(language))
+                .orderBy(TRANSLATION.DOCUMENT)
+                .fetch(TRANSLATION.DOCUMENT)
+                .forEach(d -> all.add(new Translation(d, language, entries(language, d))));
+        return all;
+    }
+
+    private List<Translation> files(String language) {
         List<Translation> all = new ArrayList<>();
         try {
             for (Resource r :

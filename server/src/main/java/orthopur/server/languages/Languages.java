@@ -14,12 +14,17 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.formats.language.ProgramWords;
 import orthopur.formats.language.Spoken;
+import orthopur.round.Role;
+import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
@@ -81,6 +86,35 @@ public class Languages {
         Map<String, String> texts = kept(found);
         texts.putAll(found.texts());
         return new Language(code, found.name(), texts);
+    }
+
+    /**
+     * A document with its texts in two languages.
+     *
+     * @param language its name, as its speakers call it
+     */
+    record TwoLanguages(String document, String language, List<Documents.Row> rows) {}
+
+    /** What is said, by the paths of the texts. */
+    record Put(Map<String, String> texts) {}
+
+    @GetMapping("/{code}/documents/{document}")
+    TwoLanguages document(@PathVariable String code, @PathVariable String document) {
+        return new TwoLanguages(document, file(code).name(), documents.rows(code, document));
+    }
+
+    @MayUse(
+            value = Role.SUPERVISOR,
+            otherwise = "Only a supervisor says what a document says in another language.")
+    @PutMapping("/{code}/documents/{document}")
+    TwoLanguages put(
+            @PathVariable String code,
+            @PathVariable String document,
+            @RequestBody Put in,
+            @AuthenticationPrincipal Person person) {
+        file(code);
+        documents.put(code, document, in.texts(), person);
+        return document(code, document);
     }
 
     /** The language as its files have it, by ids. */
@@ -166,7 +200,7 @@ public class Languages {
                         }
                     });
         }
-        all.putAll(documents.in(l.code(), folder));
+        all.putAll(documents.in(l.code()));
         return all;
     }
 

@@ -6,10 +6,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.test.web.servlet.MockMvc;
+import orthopur.formats.Json;
 import orthopur.server.Client;
 import orthopur.server.ServerTest;
 import tools.jackson.databind.JsonNode;
@@ -57,5 +59,60 @@ class LanguagesTest {
         JsonNode texts = maren.read("/api/languages/zz").body().get("texts");
         assertEquals("Hinaus", texts.get("app.shell.sign-out").asString());
         Files.delete(folder.resolve("zz.json"));
+    }
+
+    /** What a site says of its documents goes by their ids, and never beyond the words it was put from. */
+    @Test
+    void aDocumentIsPutIntoALanguage() throws IOException {
+        Client ilse = Client.ilse(mvc);
+        Client maren = Client.maren(mvc);
+        String here = "/api/languages/es/documents/qk-sl1-end-of-shift";
+        JsonNode rows = maren.read(here).body().get("rows");
+        JsonNode row = null;
+        for (JsonNode r : rows) {
+            assertTrue(r.has("said"), "lacks Spanish: " + r.get("english"));
+            row = r.get("field").asString().equals("words") && row == null ? r : row;
+        }
+        String english = row.get("english").asString();
+        String path = row.get("path").asString();
+        String mine = texts(Map.of(path, "Como lo decimos aquí."));
+        assertEquals(403, maren.put_(here, mine).status());
+        assertEquals(200, ilse.put_(here, mine).status());
+        JsonNode texts = maren.read("/api/languages/es").body().get("texts");
+        assertEquals("Como lo decimos aquí.", texts.get(english).asString());
+        JsonNode wrong =
+                ilse.put_(here, texts(Map.of("steps.nowhere.words", "x", path, "y"))).body();
+        assertEquals("/texts/steps.nowhere.words", wrong.at("/errors/0/pointer").asString());
+        assertEquals(
+                "Como lo decimos aquí.",
+                maren.read("/api/languages/es").body().get("texts").get(english).asString());
+        assertEquals(404, maren.read("/api/languages/es/documents/no-such").status());
+        assertEquals(404, maren.read("/api/languages/xx/documents/QK-SL1").status());
+        assertEquals(200, ilse.put_(here, texts(Map.of(path, ""))).status());
+        assertEquals(
+                row.get("said"), maren.read("/api/languages/es").body().get("texts").get(english));
+    }
+
+    private static String texts(Map<String, String> said) {
+        return Json.write(Map.of("texts", said));
+    }
+
+    /** "Left" is never read where the English says "right" by now. */
+    @Test
+    void whatWasSaidOfOtherWordsIsNotShown() throws IOException {
+        Client maren = Client.maren(mvc);
+        Path own = Files.createDirectories(Path.of(data, "languages", "es"));
+        Path file = own.resolve("QK-SL1.json");
+        Files.writeString(
+                file,
+                """
+                {"document": "QK-SL1", "language": "es", "texts": {
+                  "name": {"of": "Disc, slicer!", "text": "Nuestra rebanadora"},
+                  "room": {"of": "Another room", "text": "Otra sala"}}}""");
+        JsonNode texts = maren.read("/api/languages/es").body().get("texts");
+        assertEquals("Nuestra rebanadora", texts.get("Disc slicer").asString());
+        assertTrue(texts.toString().contains("Nuestra rebanadora"));
+        assertTrue(!texts.toString().contains("Otra sala"));
+        Files.delete(file);
     }
 }

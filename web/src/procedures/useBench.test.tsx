@@ -1,9 +1,8 @@
 import { screen } from "@testing-library/react";
-import { useState } from "react";
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../api/client";
 import { Problem, show } from "../testing/page";
-import { useDraft } from "./useDraft";
+import { useBench } from "./useBench";
 
 const PATH = "/api/procedures/slicer/versions/1";
 const view = (title: string, revision: number, state = "DRAFT") =>
@@ -14,20 +13,19 @@ const view = (title: string, revision: number, state = "DRAFT") =>
   }) as unknown as Schemas["ProcedureView"];
 
 function Writing({ sheetVersion = 1, state = "DRAFT" }) {
-  const [said, setSaid] = useState("");
-  const d = useDraft(view("As saved", 4, state), sheetVersion, (s) => setSaid(s?.text ?? ""));
+  const d = useBench(view("As saved", 4, state), sheetVersion);
   return (
     <>
       <h1>{d.doc.title}</h1>
-      <p>{said}</p>
-      <p>{`sheet ${d.doc.sheetVersion}, ${d.dirty ? "not saved" : "saved"}${d.restored ? ", put back" : ""}`}</p>
-      <button type="button" onClick={() => d.change({ ...d.doc, title: "As typed" }, null)}>
+      <p>{d.bench.said?.text}</p>
+      <p>{`sheet ${d.doc.sheetVersion}, ${d.dirty ? "not saved" : "saved"}${d.bench.restored ? ", put back" : ""}`}</p>
+      <button type="button" onClick={() => d.act({ kind: "write", doc: { ...d.doc, title: "As typed" } })}>
         Type
       </button>
-      <button type="button" onClick={d.undo}>
+      <button type="button" onClick={() => d.act({ kind: "undo" })}>
         Undo
       </button>
-      <button type="button" onClick={d.redo}>
+      <button type="button" onClick={() => d.act({ kind: "redo" })}>
         Redo
       </button>
       <button type="button" onClick={d.save}>
