@@ -9,7 +9,7 @@ import { useSession } from "../shared/session";
 import { told } from "../shared/texts";
 import "./languages.css";
 
-type Row = Schemas["Row"];
+type Row = Schemas["TextRow"];
 
 /** A document in two languages, side by side; what was entered is kept in this browser until it is saved. */
 export default function TwoLanguages() {

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
+import { InLanguages } from "../shared/InLanguages";
 import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { NotShown, Waiting } from "../shared/PageState";
-import { InLanguages } from "../shared/InLanguages";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";

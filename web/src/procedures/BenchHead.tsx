@@ -91,10 +91,20 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onHead, onA
           <button className="btn" type="button" onClick={onHead}>
             {say("procedures.bench-head.title-people-ppe", "Title, PPE, people…")}
           </button>
-          <button className="btn" type="button" onClick={() => draft.act({ kind: "undo" })} disabled={past.length === 0}>
+          <button
+            className="btn"
+            type="button"
+            onClick={() => draft.act({ kind: "undo" })}
+            disabled={past.length === 0}
+          >
             {say("procedures.bench-head.undo", "Undo")}
           </button>
-          <button className="btn" type="button" onClick={() => draft.act({ kind: "redo" })} disabled={future.length === 0}>
+          <button
+            className="btn"
+            type="button"
+            onClick={() => draft.act({ kind: "redo" })}
+            disabled={future.length === 0}
+          >
             {say("procedures.bench-head.redo", "Redo")}
           </button>
           <button className="btn" type="button" onClick={draft.save} disabled={!draft.dirty}>

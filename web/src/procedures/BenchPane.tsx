@@ -89,10 +89,7 @@ export function BenchPane(p: Props) {
       {problems.length > 0 && (
         <div className="note stop" role="alert">
           <strong>
-            {say(
-              "procedures.workbench.not-judged-until-this-is-fixed",
-              "Not judged until this is fixed:",
-            )}
+            {say("procedures.workbench.not-judged-until-this-is-fixed", "Not judged until this is fixed:")}
           </strong>
           <ul>
             {problems.slice(0, 5).map((x) => (
@@ -128,12 +125,7 @@ export function BenchPane(p: Props) {
           onShow={(stepId) => p.onGo({ step: stepId, show: "compare" })}
         />
       ) : tab === "what-if" ? (
-        <WhatIf
-          doc={doc}
-          chemicals={p.chemicals}
-          editable={editable}
-          onTake={p.onTake}
-        />
+        <WhatIf doc={doc} chemicals={p.chemicals} editable={editable} onTake={p.onTake} />
       ) : verdict ? (
         <VerdictPane
           verdict={verdict}

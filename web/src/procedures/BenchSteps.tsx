@@ -48,19 +48,10 @@ export function BenchSteps(p: Props) {
       <div className="step-tools" role="toolbar" aria-label={say("procedures.workbench.step", "Step")}>
         {editable && (
           <>
-            <button
-              className="btn small"
-              type="button"
-              onClick={p.onAdd}
-            >
+            <button className="btn small" type="button" onClick={p.onAdd}>
               {say("procedures.workbench.add-a-step", "Add a step")}
             </button>
-            <button
-              className="btn small"
-              type="button"
-              disabled={index < 1}
-              onClick={() => p.onBy(-1)}
-            >
+            <button className="btn small" type="button" disabled={index < 1} onClick={() => p.onBy(-1)}>
               {say("procedures.workbench.up", "Up")}
             </button>
             <button
@@ -71,12 +62,7 @@ export function BenchSteps(p: Props) {
             >
               {say("procedures.workbench.down", "Down")}
             </button>
-            <button
-              className="btn small"
-              type="button"
-              disabled={index < 0}
-              onClick={p.onRemove}
-            >
+            <button className="btn small" type="button" disabled={index < 0} onClick={p.onRemove}>
               {say("procedures.workbench.delete", "Delete")}
             </button>
           </>
@@ -124,11 +110,7 @@ export function BenchSteps(p: Props) {
           label={
             index < 0
               ? say("procedures.workbench.type-the-next-step", "Type the next step")
-              : say(
-                  "procedures.workbench.type-a-step-after-step",
-                  "Type a step after step {0}",
-                  index + 1,
-                )
+              : say("procedures.workbench.type-a-step-after-step", "Type a step after step {0}", index + 1)
           }
           onStep={p.onTyped}
         />

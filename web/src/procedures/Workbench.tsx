@@ -215,7 +215,12 @@ function Bench({ view, sheet, chemicals, actions }: BenchProps) {
   const save = () => void onBench.save();
   const undo = () => act({ kind: "undo" });
   const redo = () => act({ kind: "redo" });
-  useBenchKeys({ save: () => editable && save(), undo, redo, keys: () => act({ kind: "lay", over: "keys" }) });
+  useBenchKeys({
+    save: () => editable && save(),
+    undo,
+    redo,
+    keys: () => act({ kind: "lay", over: "keys" }),
+  });
   useBenchCommands(editable, actions, {
     show: (tab) => go({ show: tab }),
     save,

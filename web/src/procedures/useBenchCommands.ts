@@ -26,10 +26,8 @@ function named(editable: boolean, actions: Schemas["ActionInfo"][], doing: () =>
     group = say("procedures.use-bench-commands.workbench", "Workbench"),
   ) => ({ id, name, group, run });
   const show = (["verdict", "compare", "what-if"] as const).map((tab) =>
-    does(
-      `show-${tab}`,
-      say("procedures.use-bench-commands.show", "Show: {0}", PANES[tab]),
-      () => doing().show(tab),
+    does(`show-${tab}`, say("procedures.use-bench-commands.show", "Show: {0}", PANES[tab]), () =>
+      doing().show(tab),
     ),
   );
   if (!editable) {

@@ -27,7 +27,7 @@ type Props = {
   steps: Step[];
   ribbon: RibbonData | null;
   phases: string[];
-  folded: Set<string>;
+  folded: ReadonlySet<string>;
   onFold: (phase: string) => void;
   selected: string | null;
   onSelect: (id: string) => void;

@@ -8,7 +8,7 @@ export type Row =
 /** Steps under their phases; a folded phase is one line. Consecutive steps of one phase belong together. */
 export function rowsOf(
   phases: string[],
-  folded: Set<string>,
+  folded: ReadonlySet<string>,
   shown: (step: number) => boolean = () => true,
 ): Row[] {
   const rows: Row[] = [];

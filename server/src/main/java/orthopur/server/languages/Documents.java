@@ -42,22 +42,180 @@ import orthopur.server.procedures.Versions;
 import tools.jackson.databind.JsonNode;
 
 /**
- * What the sheets, procedures, chemicals and the site say in another language, from the files
- * beside them: those of the demo that ship, and those of this site in {@code languages/<code>/} of
- * its data.
+ * What the sheets, procedures, chemicals and the site say in another language: from the files that
+ * ship beside those of the demo, from those of this site in {@code languages/<code>/} of its data,
+ * and as it was entered here, which stands above both.
  */
 @Component
 class Documents {
     private static final Logger LOG = LoggerFactory.getLogger(Documents.class);
+    private static final int MOST_LETTERS = 2000;
 
+    private final DSLContext db;
     private final Sheets sheets;
     private final Versions procedures;
     private final Premises premises;
+    private final Clock clock;
+    private final SiteLog log;
+    private final Path folder;
 
-    Documents(Sheets sheets, Versions procedures, Premises premises) {
+    Documents(
+            DSLContext db,
+            Sheets sheets,
+            Versions procedures,
+            Premises premises,
+            Clock clock,
+            SiteLog log,
+            @Value("${orthopur.data}") String data) {
+        this.db = db;
         this.sheets = sheets;
         this.procedures = procedures;
         this.premises = premises;
+        this.clock = clock;
+        this.log = log;
+        this.folder = Path.of(data, "languages");
+    }
+
+    /**
+     * One text of a document.
+     *
+     * @param path of ids and fields in the document
+     * @param place what it belongs to, as people call it: a part, "12" for a step
+     * @param field of the format
+     * @param said in the other language; null where nothing is said of these words
+     * @param was what was said of earlier words of this place, where they have changed since
+     */
+    record TextRow(
+            String path,
+            String place,
+            String field,
+            String english,
+            @Nullable String said,
+            @Nullable String was) {}
+
+    /**
+     * The texts of a document as it is now, in its own order.
+     *
+     * @throws Said when there is no such document
+     */
+    List<TextRow> rows(String language, String document) {
+        JsonNode now = Json.tree(newest(document));
+        List<Translation> all = of(language, document);
+        Map<String, String> texts = DocumentTexts.of(now);
+        Map<String, String> said = new HashMap<>();
+        all.forEach(t -> said.putAll(t.of(texts)));
+        List<TextRow> rows = new ArrayList<>();
+        texts.forEach(
+                (path, english) -> {
+                    String other = said.get(english);
+                    rows.add(
+                            new TextRow(
+                                    path,
+                                    DocumentTexts.place(now, path),
+                                    path.substring(path.lastIndexOf('.') + 1),
+                                    english,
+                                    other,
+                                    other == null ? earlier(all, path) : null));
+                });
+        return rows;
+    }
+
+    private static @Nullable String earlier(List<Translation> all, String path) {
+        String was = null;
+        for (Translation t : all) {
+            Translation.Said before = t.texts().get(path);
+            was = before == null ? was : before.text();
+        }
+        return was;
+    }
+
+    /**
+     * Takes over what is said of texts by their paths; an empty one takes back what was said here.
+     *
+     * @throws FormatError when a path is none of the document, or a text too long
+     */
+    @Transactional
+    public void put(String language, String document, Map<String, String> said, Person by) {
+        Map<String, String> now = DocumentTexts.of(Json.tree(newest(document)));
+        List<Problem> problems = new ArrayList<>();
+        said.forEach(
+                (path, text) -> {
+                    if (!now.containsKey(path)) {
+                        problems.add(
+                                new Problem(
+                                        "/texts/" + path,
+                                        "The document has no text at \"" + path + "\"."));
+                    } else if (text == null || text.length() > MOST_LETTERS) {
+                        problems.add(
+                                new Problem(
+                                        "/texts/" + path,
+                                        "A text has up to " + MOST_LETTERS + " letters."));
+                    }
+                });
+        if (!problems.isEmpty()) {
+            throw new FormatError(problems);
+        }
+        String before = Json.write(entered(language, document));
+        said.forEach((path, text) -> put(language, document, path, now, text.strip(), by));
+        log.keep("translation", before, Json.write(entered(language, document)), by.name());
+    }
+
+    private void put(
+            String language,
+            String document,
+            String path,
+            Map<String, String> now,
+            String text,
+            Person by) {
+        db.deleteFrom(TRANSLATION)
+                .where(TRANSLATION.LANGUAGE.eq(language))
+                .and(TRANSLATION.DOCUMENT.eq(document))
+                .and(TRANSLATION.PATH.eq(path))
+                .execute();
+        if (!text.isEmpty()) {
+            db.insertInto(TRANSLATION)
+                    .set(TRANSLATION.LANGUAGE, language)
+                    .set(TRANSLATION.DOCUMENT, document)
+                    .set(TRANSLATION.PATH, path)
+                    .set(TRANSLATION.ENGLISH, now.get(path))
+                    .set(TRANSLATION.SAID, text)
+                    .set(TRANSLATION.WHO, by.name())
+                    .set(TRANSLATION.PUT_AT, clock.millis())
+                    .execute();
+        }
+    }
+
+    /** What was entered here of a document. */
+    private Translation entered(String language, String document) {
+        SortedMap<String, Translation.Said> all = new TreeMap<>();
+        db.selectFrom(TRANSLATION)
+                .where(TRANSLATION.LANGUAGE.eq(language).and(TRANSLATION.DOCUMENT.eq(document)))
+                .fetch()
+                .forEach(
+                        r ->
+                                all.put(
+                                        r.getPath(),
+                                        new Translation.Said(r.getEnglish(), r.getSaid())));
+        return new Translation(document, language, all);
+    }
+
+    private List<Translation> of(String language, String document) {
+        return all(language).stream().filter(t -> t.document().equals(document)).toList();
+    }
+
+    /** As it is written now; the newest version where there are several. */
+    private String newest(String document) {
+        if (document.equals("site")) {
+            return premises.now().site().write();
+        }
+        if (document.equals("chemicals")) {
+            return ChemicalsFormat.write(premises.now().chemicals());
+        }
+        return procedures.stored().stream()
+                .filter(p -> p.id().equals(document))
+                .max(Comparator.comparing(Versions.Stored::version))
+                .map(Versions.Stored::document)
+                .orElseGet(() -> SheetFormat.write(sheets.newest(document)));
     }
 
     /** The texts of all documents by their English; those of the newest version last. */
@@ -97,7 +255,7 @@ class Documents {
                 .where(TRANSLATION.LANGUAGE.eq(language))
                 .orderBy(TRANSLATION.DOCUMENT)
                 .fetch(TRANSLATION.DOCUMENT)
-                .forEach(d -> all.add(new Translation(d, language, entries(language, d))));
+                .forEach(d -> all.add(entered(language, d)));
         return all;
     }
 

@@ -93,7 +93,7 @@ public class Languages {
      *
      * @param language its name, as its speakers call it
      */
-    record TwoLanguages(String document, String language, List<Documents.Row> rows) {}
+    record TwoLanguages(String document, String language, List<Documents.TextRow> rows) {}
 
     /** What is said, by the paths of the texts. */
     record Put(Map<String, String> texts) {}

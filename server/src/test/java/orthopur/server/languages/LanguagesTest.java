@@ -61,7 +61,10 @@ class LanguagesTest {
         Files.delete(folder.resolve("zz.json"));
     }
 
-    /** What a site says of its documents goes by their ids, and never beyond the words it was put from. */
+    /**
+     * What a site says of its documents goes by their ids, and never beyond the words it was put
+     * from.
+     */
     @Test
     void aDocumentIsPutIntoALanguage() throws IOException {
         Client ilse = Client.ilse(mvc);
@@ -87,7 +90,7 @@ class LanguagesTest {
                 "Como lo decimos aquí.",
                 maren.read("/api/languages/es").body().get("texts").get(english).asString());
         assertEquals(404, maren.read("/api/languages/es/documents/no-such").status());
-        assertEquals(404, maren.read("/api/languages/xx/documents/QK-SL1").status());
+        assertEquals(404, maren.read("/api/languages/qq/documents/QK-SL1").status());
         assertEquals(200, ilse.put_(here, texts(Map.of(path, ""))).status());
         assertEquals(
                 row.get("said"), maren.read("/api/languages/es").body().get("texts").get(english));
