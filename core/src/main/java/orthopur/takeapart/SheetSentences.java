@@ -44,7 +44,7 @@ final class SheetSentences {
                             "It does not come off; it moves aside and has to be moved back."));
         }
         if (!p.behind().isEmpty()) {
-            say.add(Text.kept("kept.sheet.first-off", "First off: {0}.", list(p.behind())));
+            say.add(Text.kept("kept.sheet.first-off", "First off: {0}", list(p.behind())));
         }
         add(say, p.fastening(), t -> t);
         if (h.index() != null) {
@@ -71,7 +71,7 @@ final class SheetSentences {
             say.add(
                     Text.kept(
                             "kept.sheet.tools",
-                            "Have at hand: {0}.",
+                            "Have at hand: {0}",
                             String.join(", ", h.tools())));
         }
         if (h.oneAtATime() != null) {
@@ -87,14 +87,14 @@ final class SheetSentences {
             say.add(
                     Text.kept(
                             "kept.sheet.covers",
-                            "While it is on, nobody reaches: {0}.",
+                            "While it is on, nobody reaches: {0}",
                             list(p.covers())));
         }
         if (!p.hazards().isEmpty()) {
             say.add(
                     Text.kept(
                             "kept.sheet.mind",
-                            "Mind: {0}.",
+                            "Mind: {0}",
                             p.hazards().stream()
                                     .map(Hazard::shown)
                                     .collect(Collectors.joining(", "))));
@@ -113,7 +113,7 @@ final class SheetSentences {
     private void back(List<String> say, Part p) {
         Assembly a = p.fitting();
         if (!a.after().isEmpty()) {
-            say.add(Text.kept("kept.sheet.after", "It goes on after: {0}.", list(a.after())));
+            say.add(Text.kept("kept.sheet.after", "It goes on after: {0}", list(a.after())));
         }
         add(say, a.pattern(), t -> Text.kept("kept.sheet.pattern", "Put back so: {0}", t));
         add(say, a.wearCheck(), t -> Text.kept("kept.sheet.wear", "Check for wear: {0}", t));
@@ -121,7 +121,7 @@ final class SheetSentences {
             say.add(
                     Text.kept(
                             "kept.sheet.pair",
-                            "It is replaced together with: {0}.",
+                            "It is replaced together with: {0}",
                             name(a.pair())));
         }
         for (Assembly.Lubrication l : a.lubrication()) {
@@ -129,11 +129,11 @@ final class SheetSentences {
                     l.never()
                             ? Text.kept(
                                     "kept.sheet.never-lubricate",
-                                    "Never lubricate: {0}.",
+                                    "Never lubricate: {0}",
                                     l.point())
                             : Text.kept(
                                     "kept.sheet.lubricate",
-                                    "Lubricate {0}: {1}.",
+                                    "Lubricate {0}: {1}",
                                     l.frequency().shown(),
                                     l.point()));
         }
@@ -199,7 +199,7 @@ final class SheetSentences {
         }
         add(say, e.verify(), t -> Text.kept("kept.sheet.verify", "Verify zero energy: {0}", t));
         if (e.fedBy() != null) {
-            say.add(Text.kept("kept.sheet.fed-by", "It is fed by: {0}.", name(e.fedBy())));
+            say.add(Text.kept("kept.sheet.fed-by", "It is fed by: {0}", name(e.fedBy())));
         }
         if (e.heat() != null) {
             say.add(
@@ -209,7 +209,7 @@ final class SheetSentences {
                             e.heat().start().shown()));
         }
         if (!e.zone().isEmpty()) {
-            say.add(Text.kept("kept.sheet.reaches", "It reaches: {0}.", list(e.zone())));
+            say.add(Text.kept("kept.sheet.reaches", "It reaches: {0}", list(e.zone())));
         }
         return List.copyOf(say);
     }

@@ -127,6 +127,10 @@ class LanguageTest {
         Set<String> missing = new TreeSet<>();
         for (String name : DemoSite.APPROVED) {
             var p = DemoSite.procedure(name);
+            if (!p.coversFitted(DemoSite.sheet(p.sheet()))) {
+                // Another way of fitting never reaches a tablet.
+                continue;
+            }
             RoundPack pack =
                     PackCompiler.compile(
                             p,

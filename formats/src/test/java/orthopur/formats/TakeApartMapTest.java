@@ -54,16 +54,16 @@ class TakeApartMapTest {
         Node hopper = node(map("QK-FL1"), "hopper");
         assertEquals(
                 List.of(
-                        "First off: guard door.",
+                        "First off: guard door",
                         "Open both clamps, lift straight up.",
                         "It weighs 12 kg.",
-                        "It goes to: filler cart.",
-                        "While it is on, nobody reaches: port under the hopper.",
-                        "Mind: heavy.",
-                        "Put back so: both clamps shut, arrow to the front."),
+                        "It goes to: filler cart",
+                        "While it is on, nobody reaches: port under the hopper",
+                        "Mind: heavy",
+                        "Put back so: both clamps shut, arrow to the front"),
                 hopper.sentences());
         assertEquals(
-                "Hopper, inside: food-contact, stainless steel; sanitized, daily.",
+                "Hopper, inside: food-contact; stainless steel; sanitized, daily",
                 hopper.surfaces().getFirst());
         List<String> air =
                 map("QK-FL1").energies().stream()
@@ -72,6 +72,6 @@ class TakeApartMapTest {
                         .orElseThrow()
                         .sentences();
         assertTrue(
-                air.contains("Lock it out at: ball valve A4 with its lock hasp."), air::toString);
+                air.contains("Lock it out at: ball valve A4 with its lock hasp"), air::toString);
     }
 }

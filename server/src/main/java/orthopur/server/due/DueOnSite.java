@@ -135,7 +135,7 @@ public class DueOnSite {
                 .from(PROCEDURE_VERSION)
                 .where(PROCEDURE_VERSION.STATE.eq("APPROVED"))
                 .forEach(r -> since.put(r.value1(), r.value2()));
-        return procedures.approved().stream()
+        return procedures.approvedForWhatIsFitted().stream()
                 .map(
                         p ->
                                 new SiteKnown.Approved(

@@ -120,7 +120,7 @@ class FloorController {
     @GetMapping("/floor")
     List<FloorRow> floor() {
         List<Lapsed.NoLongerPasses> lapsed = this.lapsed.all();
-        return procedures.approved().stream()
+        return procedures.approvedForWhatIsFitted().stream()
                 .map(
                         p -> {
                             var open = rounds.openRound(p.machine());

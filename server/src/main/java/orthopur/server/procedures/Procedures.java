@@ -71,6 +71,20 @@ public class Procedures {
                 .toList();
     }
 
+    /**
+     * Those that are written for their machine as it is fitted now. One for another way of fitting
+     * is neither due nor offered on the floor; it stands on the shelf until the machine is changed.
+     */
+    public List<ApprovedRow> approvedForWhatIsFitted() {
+        return approved().stream()
+                .filter(
+                        r -> {
+                            Approved a = approvedVersion(r.id());
+                            return a.procedure().coversFitted(a.sheet());
+                        })
+                .toList();
+    }
+
     /** One approved procedure in a list. */
     public record ApprovedRow(String id, int version, String machine, String title, String kind) {}
 
