@@ -16,6 +16,7 @@ const row = (path: string, place: string, english: string, said?: string, was?: 
 
 const texts = {
   document: "slicer",
+  title: "Slicer",
   language: "Español",
   rows: [
     row("steps.s1.words", "1", "Turn it to the right.", undefined, "Gírelo a la izquierda."),

@@ -99,7 +99,7 @@ export default function Machine() {
       </div>
       <p className="quiet">
         {say("machines.machine.sheet-version", "Sheet version {0}", s.version)}
-        {s.configuration && `: ${s.configuration}`}
+        {s.configuration && `: ${told(s.configuration)}`}
       </p>
       {s.options.length > 0 && (
         <div className="machine-options">
@@ -173,7 +173,7 @@ export default function Machine() {
                 </button>
                 <ul>
                   {e.sentences.map((t) => (
-                    <li key={t}>{t}</li>
+                    <li key={t}>{told(t)}</li>
                   ))}
                 </ul>
               </li>
@@ -190,9 +190,9 @@ export default function Machine() {
             />
           )}
           {part ? (
-            <Detail title={part.name} sentences={part.sentences} more={part.surfaces} />
+            <Detail title={told(part.name)} sentences={part.sentences} more={part.surfaces} />
           ) : energy ? (
-            <Detail title={energy.name} sentences={energy.sentences} more={[]} />
+            <Detail title={told(energy.name)} sentences={energy.sentences} more={[]} />
           ) : (
             <p className="quiet">
               {say(
@@ -217,7 +217,7 @@ function Switches({ group, fitted, onChoose }: SwitchProps) {
   const chosen = fitted.find((f) => f.startsWith(`${group.id}:`))?.split(":")[1] ?? group.fitted;
   return (
     <fieldset className="switches">
-      <legend>{group.name}</legend>
+      <legend>{told(group.name)}</legend>
       {group.choices.map((o) => (
         <label key={o.id}>
           <input
@@ -226,7 +226,7 @@ function Switches({ group, fitted, onChoose }: SwitchProps) {
             checked={chosen === o.id}
             onChange={() => onChoose(group.id, o.id)}
           />
-          {o.name}
+          {told(o.name)}
           {o.id === group.fitted && (
             <span className="quiet"> {say("machines.machine.fitted", "(fitted)")}</span>
           )}
@@ -242,7 +242,7 @@ function Detail({ title, sentences, more }: { title: string; sentences: string[]
       <h2>{title}</h2>
       <ul className="sentences">
         {sentences.map((t) => (
-          <li key={t}>{t}</li>
+          <li key={t}>{told(t)}</li>
         ))}
       </ul>
       {more.length > 0 && (
@@ -250,7 +250,7 @@ function Detail({ title, sentences, more }: { title: string; sentences: string[]
           <h3>{say("machines.machine.its-surfaces", "Its surfaces")}</h3>
           <ul className="sentences">
             {more.map((t) => (
-              <li key={t}>{t}</li>
+              <li key={t}>{told(t)}</li>
             ))}
           </ul>
         </>

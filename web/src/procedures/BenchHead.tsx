@@ -46,7 +46,7 @@ export function BenchHead({ draft, sheet, editable, stops, unjudged, onHead, onA
           state,
           draft.doc.sheetVersion,
         )}
-        {sheet.configuration && `: ${sheet.configuration}`}
+        {sheet.configuration && `: ${told(sheet.configuration)}`}
       </p>
       <span className="grow" />
       <InLanguages document={row.id} />

@@ -112,7 +112,7 @@ export function VerdictPane(p: Props) {
                     checked={i === p.configuration}
                     onChange={() => p.onConfiguration(i)}
                   />
-                  {differing(c.shown, v.configurations)}
+                  {told(differing(c.shown, v.configurations))}
                   {c.fitted && (
                     <span className="quiet"> {say("procedures.verdict-pane.fitted", "(fitted)")}</span>
                   )}

@@ -1,8 +1,8 @@
 package orthopur.formats.language;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Set;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 
@@ -32,13 +32,13 @@ public final class DocumentTexts {
     private DocumentTexts() {}
 
     /**
-     * The texts in the order of their paths, for instance "parts.blade.caution" or
+     * The texts in the order of the document, by their paths, for instance "parts.blade.caution" or
      * "steps.s12.words"; what has no id has its place in its list.
      *
      * @param document a sheet, a procedure, a site or its chemicals, as they are written
      */
-    public static SortedMap<String, String> of(JsonNode document) {
-        SortedMap<String, String> all = new TreeMap<>();
+    public static Map<String, String> of(JsonNode document) {
+        Map<String, String> all = new LinkedHashMap<>();
         collect(document, "", "", all);
         return all;
     }
@@ -61,7 +61,7 @@ public final class DocumentTexts {
     }
 
     private static void collect(
-            JsonNode node, String path, String field, SortedMap<String, String> all) {
+            JsonNode node, String path, String field, Map<String, String> all) {
         String before = path.isEmpty() ? "" : path + ".";
         if (node.isObject()) {
             node.properties()

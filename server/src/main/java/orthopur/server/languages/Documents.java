@@ -120,6 +120,13 @@ class Documents {
         return rows;
     }
 
+    /** What people call the document: the name of a machine, the title of a procedure. */
+    String title(String document) {
+        JsonNode now = Json.tree(newest(document));
+        String title = now.path("title").asString(now.path("name").asString(""));
+        return title.isEmpty() ? document : title;
+    }
+
     private static @Nullable String earlier(List<Translation> all, String path) {
         String was = null;
         for (Translation t : all) {

@@ -91,16 +91,22 @@ public class Languages {
     /**
      * A document with its texts in two languages.
      *
+     * @param title what people call it
      * @param language its name, as its speakers call it
      */
-    record TwoLanguages(String document, String language, List<Documents.TextRow> rows) {}
+    record TwoLanguages(
+            String document, String title, String language, List<Documents.TextRow> rows) {}
 
     /** What is said, by the paths of the texts. */
     record Put(Map<String, String> texts) {}
 
     @GetMapping("/{code}/documents/{document}")
     TwoLanguages document(@PathVariable String code, @PathVariable String document) {
-        return new TwoLanguages(document, file(code).name(), documents.rows(code, document));
+        return new TwoLanguages(
+                document,
+                documents.title(document),
+                file(code).name(),
+                documents.rows(code, document));
     }
 
     @MayUse(

@@ -32,7 +32,8 @@ class PlatformConfig implements WebMvcConfigurer {
                         "/machines/**",
                         "/floor/**",
                         "/release/**",
-                        "/logbook/**")) {
+                        "/logbook/**",
+                        "/languages/**")) {
             registry.addViewController(path).setViewName("forward:/index.html");
         }
         registry.addViewController("/api/openapi").setViewName("forward:/openapi.json");
