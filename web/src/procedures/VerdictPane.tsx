@@ -3,7 +3,7 @@ import type { Schemas } from "../api/client";
 import type { Edit, Step } from "../ribbon/draft";
 import { type Actions, editLine, type Names } from "../ribbon/words";
 import { say } from "../shared/say";
-import { sentence } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import { cost } from "./Difference";
 
 type Verdict = Schemas["VerdictDocument"];
