@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import orthopur.chemical.ChemicalKind;
+import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.quantity.Ph;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -42,11 +45,17 @@ public final class PlannedReadings extends BookRule {
         if (!u.step().readings().contains(Action.Reading.TEMPERATURE)) {
             missing.add(Text.of("planned-readings.temperature", "temperature"));
         }
+        if (!u.step().readings().contains(Action.Reading.PH) && phDecides(m, u)) {
+            missing.add(Text.of("planned-readings.ph", "pH, by which alone it is strong enough"));
+        }
         if (missing.isEmpty()) {
             return;
         }
         Set<Action.Reading> all = EnumSet.of(Action.Reading.STRENGTH, Action.Reading.TEMPERATURE);
         all.addAll(u.step().readings());
+        if (phDecides(m, u)) {
+            all.add(Action.Reading.PH);
+        }
         out.report(info)
                 .says(
                         Text.of(
@@ -72,6 +81,27 @@ public final class PlannedReadings extends BookRule {
                                                                 u.step().method(),
                                                                 u.step().contact(),
                                                                 Set.copyOf(all))))));
+    }
+
+    /** Whether chlorine is strong enough at the pH that was planned, and not in the wider row. */
+    private static boolean phDecides(Moment m, SanitizerUse u) {
+        SanitizerLimit.Use use = u.use();
+        if (use.kind() != ChemicalKind.CHLORINE
+                || use.ph() == null
+                || u.answer().verdict() != SanitizerLimit.Verdict.ENOUGH) {
+            return false;
+        }
+        SanitizerLimit.Use unread =
+                new SanitizerLimit.Use(
+                        use.kind(),
+                        use.label(),
+                        use.strength(),
+                        use.temperature(),
+                        new Ph(m.context().book().number("chlorine.ph.wide")),
+                        use.hardness(),
+                        use.rinseAfter());
+        return new SanitizerLimit(m.context().book()).judge(unread).verdict()
+                != SanitizerLimit.Verdict.ENOUGH;
     }
 
     /** Hot water has no strength; its temperature is all there is to read. */

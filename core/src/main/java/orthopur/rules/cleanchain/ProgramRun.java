@@ -23,7 +23,13 @@ public final class ProgramRun extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         Program program = m.program();
-        if (!(m.action() instanceof Action.RunProgram a) || program == null) {
+        if (!(m.action() instanceof Action.RunProgram a)) {
+            return;
+        }
+        if (program == null) {
+            if (a.program() == null && a.solution().vessel() == null) {
+                unnamed(m, out);
+            }
             return;
         }
         state(m, program, out);
@@ -57,6 +63,21 @@ public final class ProgramRun extends BookRule {
                                 "Let it run for {0}",
                                 Show.duration(least)),
                         change(m, m.step().with(a.withLasting(least))));
+    }
+
+    /** A machine has several, and a washer is another machine. */
+    private void unnamed(Moment m, Findings out) {
+        out.report(info)
+                .severity(Severity.FIX)
+                .items(m.surfaceIds(m.named()))
+                .says(
+                        Text.of(
+                                "program-run.which",
+                                "Step {0} runs a program and says neither which program nor in which washer.",
+                                m.number()),
+                        Text.of(
+                                "program-run.another-one-does-other-work",
+                                "Another program does other work, and looks the same from outside."));
     }
 
     /** Started in a state in which it cannot do its work: humidity on, door shut. */

@@ -11,6 +11,7 @@ import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
@@ -116,6 +117,48 @@ public final class ClearBeforeLive extends BookRule {
                                         m.number()),
                                 edits);
         m.action().energies().forEach(r::energy);
+    }
+
+    /** What no power moves is put together and used; a brush left in it goes into the food. */
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        List<Step> steps = end.procedure().steps();
+        boolean restored = steps.stream().anyMatch(s -> s.action() instanceof Action.Restore);
+        boolean together = steps.stream().anyMatch(s -> s.action() instanceof Action.Install);
+        boolean machine = end.sheet().energyCount() > 0;
+        if (restored || !together || !machine || end.night().toolsOut()) {
+            return;
+        }
+        Step last = steps.getLast();
+        out.report(info)
+                .severity(Severity.FIX)
+                .at(steps.size() - 1, last.id())
+                .says(
+                        Text.of(
+                                "clear-before-live.never-counted-out",
+                                "Nobody says that tools and cloths are out since hands were last in the machine."),
+                        Text.of(
+                                "clear-before-live.what-is-left-in",
+                                "What is left in it goes into the food, or breaks the machine."))
+                .propose(
+                        Text.of("clear-before-live.clear-at-the-end", "Count the tools out"),
+                        List.of(
+                                new Edit.InsertBefore(
+                                        afterTheHands(steps),
+                                        StepEdits.fresh(
+                                                end.procedure(),
+                                                0,
+                                                new Action.Clear(true, true, true),
+                                                "Tools out, everybody clear, guards on and checked."))));
+    }
+
+    /** The step behind the last with hands in the machine; the last one where there is none. */
+    private static String afterTheHands(List<Step> steps) {
+        int at = steps.size() - 1;
+        while (at > 0 && !steps.get(at - 1).action().handsIn()) {
+            at--;
+        }
+        return steps.get(at).id();
     }
 
     /** The step before which it is cleared: the first lock that comes off once hands are done. */

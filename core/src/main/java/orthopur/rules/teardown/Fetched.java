@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import orthopur.machine.Part;
+import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Action;
 import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
@@ -59,7 +60,7 @@ public final class Fetched extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (kind == Kind.TOOL && m.action() instanceof Action.Wash w && w.tool() != null) {
+        if (kind == Kind.TOOL && m.action() instanceof Action.Wash w) {
             otherBrush(m, w, w.tool(), out);
         }
         List<String> things = needed(m);
@@ -82,8 +83,8 @@ public final class Fetched extends BookRule {
     /**
      * A seat that needs a brush of its own is scrubbed with the one that happens to be in the hand.
      */
-    private void otherBrush(Moment m, Action.Wash wash, String tool, Findings out) {
-        boolean several = Words.anyOf(tool, SEVERAL);
+    private void otherBrush(Moment m, Action.Wash wash, @Nullable String tool, Findings out) {
+        boolean several = Words.anyOf(tool == null ? m.step().words() : tool, SEVERAL);
         if (several || wash.method() != null && wash.method() != Action.Method.BRUSH) {
             return;
         }
@@ -91,7 +92,7 @@ public final class Fetched extends BookRule {
         for (int s : m.exposed()) {
             String brush = m.sheet().surface(s).brush();
             if (brush != null
-                    && !sameBrush(tool, brush)
+                    && (tool == null || !sameBrush(tool, brush))
                     && !saidInWords(m.step().words(), brush)
                     && !brushedBy(m, s, brush)) {
                 wanted.computeIfAbsent(brush, b -> new ArrayList<>()).add(s);
@@ -107,29 +108,41 @@ public final class Fetched extends BookRule {
                                                 "Step {0} brushes {1} with {2}; the sheet asks for {3}.",
                                                 m.number(),
                                                 m.sheet().names(m.surfaceIds(some)),
-                                                tool,
+                                                tool == null
+                                                        ? Text.of(
+                                                                "fetched.a-brush-it-does-not-name",
+                                                                "a brush that it does not name")
+                                                        : tool,
                                                 brush),
                                         Text.of(
                                                 "fetched.where-it-does-not-reach",
                                                 "What a brush does not reach stays soiled under the sanitizer.")));
     }
 
-    /** Whether some step takes to this surface what its sheet asks for, or does not say what. */
+    /** Whether some step takes to this surface what its sheet asks for. */
     private static boolean brushedBy(Moment m, int surface, String brush) {
         return m.procedure().steps().stream()
-                .map(Step::action)
-                .filter(Action.Wash.class::isInstance)
-                .map(Action.Wash.class::cast)
-                .filter(w -> w.tool() == null || sameBrush(w.tool(), brush))
-                .flatMap(w -> w.items().stream())
+                .filter(s -> s.action() instanceof Action.Wash w && named(s, w, brush))
+                .flatMap(s -> s.action().items().stream())
                 .anyMatch(i -> m.sheet().surfacesMeant(i).contains(surface));
+    }
+
+    private static boolean named(Step s, Action.Wash w, String brush) {
+        return w.tool() == null ? saidInWords(s.words(), brush) : sameBrush(w.tool(), brush);
     }
 
     /** "the slot with its own brush", "each groove with the brush of its size" */
     private static boolean saidInWords(String words, String brush) {
         String said = words.toLowerCase(Locale.ROOT);
-        return sameBrush(words, brush)
+        // Most figures in a sentence are liters and degrees; "8 mm" is the size of a brush.
+        return words(brush).stream()
+                        .anyMatch(
+                                w ->
+                                        Character.isDigit(w.charAt(0))
+                                                ? said.contains(w + " mm")
+                                                : words(words).contains(w))
                 || said.contains("own brush")
+                || said.contains("its brush")
                 || said.contains("brush of its size");
     }
 
