@@ -22,7 +22,26 @@ class ChemistryRulesTest {
     private static final Duration MINUTE = Duration.ofSeconds(60);
 
     private static Procedure sanitizing(double mg, double celsius, double ph) {
-        return Bench.with("sanitize", Bench.sanitize(mg, celsius, ph, MINUTE));
+        Action.Sanitize good = Bench.sanitize(mg, celsius, ph, MINUTE);
+        return Bench.with(
+                "sanitize",
+                new Action.Sanitize(
+                        good.items(),
+                        good.solution(),
+                        good.method(),
+                        good.contact(),
+                        Set.of(Action.Reading.values())));
+    }
+
+    /** Weak chlorine is enough by its pH alone, so its pH is read. */
+    @Test
+    void s9AsksForThePhThatDecides() {
+        assertEquals(
+                List.of("S9@sanitize"),
+                Bench.roots(Bench.with("sanitize", Bench.sanitize(62, 24, 7.4, MINUTE))));
+        assertEquals(
+                List.of(),
+                Bench.roots(Bench.with("sanitize", Bench.sanitize(100, 18, 7.4, MINUTE))));
     }
 
     private static Procedure solution(Solution s) {
