@@ -70,9 +70,7 @@ final class SheetSentences {
         if (!h.tools().isEmpty()) {
             say.add(
                     Text.kept(
-                            "kept.sheet.tools",
-                            "Have at hand: {0}",
-                            String.join(", ", h.tools())));
+                            "kept.sheet.tools", "Have at hand: {0}", String.join(", ", h.tools())));
         }
         if (h.oneAtATime() != null) {
             say.add(
@@ -128,9 +126,7 @@ final class SheetSentences {
             say.add(
                     l.never()
                             ? Text.kept(
-                                    "kept.sheet.never-lubricate",
-                                    "Never lubricate: {0}",
-                                    l.point())
+                                    "kept.sheet.never-lubricate", "Never lubricate: {0}", l.point())
                             : Text.kept(
                                     "kept.sheet.lubricate",
                                     "Lubricate {0}: {1}",

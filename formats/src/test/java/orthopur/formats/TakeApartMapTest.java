@@ -71,7 +71,6 @@ class TakeApartMapTest {
                         .findFirst()
                         .orElseThrow()
                         .sentences();
-        assertTrue(
-                air.contains("Lock it out at: ball valve A4 with its lock hasp"), air::toString);
+        assertTrue(air.contains("Lock it out at: ball valve A4 with its lock hasp"), air::toString);
     }
 }

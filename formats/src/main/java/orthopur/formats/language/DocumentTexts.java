@@ -60,8 +60,7 @@ public final class DocumentTexts {
         return ids[0];
     }
 
-    private static void collect(
-            JsonNode node, String path, String field, Map<String, String> all) {
+    private static void collect(JsonNode node, String path, String field, Map<String, String> all) {
         String before = path.isEmpty() ? "" : path + ".";
         if (node.isObject()) {
             node.properties()
