@@ -189,6 +189,8 @@ final class PartFaults {
     }
 
     private void installed(int place, Step s, Action.Install a) {
+        // A guard is missed where the machine is made live; where nothing drives it, by the count.
+        boolean live = r.first(place, (x, y) -> y instanceof Action.Restore) >= 0;
         for (String item : a.items()) {
             Part part = r.part(item);
             if (part == null) {
@@ -199,7 +201,7 @@ final class PartFaults {
                     "forget",
                     part.name() + " stays off",
                     edits,
-                    part.guard() ? Set.of("T11") : Set.of("T2"),
+                    part.guard() && live ? Set.of("T11") : Set.of("T2"),
                     Set.of());
             if (part.fitting().pattern() != null && a.pattern() != null) {
                 out.changed(
