@@ -158,7 +158,7 @@ type OneProps = {
 };
 
 function OneText({ row, code, language, mine, problem, onPut }: OneProps) {
-  const of = FIELDS[row.field] ?? "";
+  const of = FIELDS.get(row.field) ?? "";
   const where = placed(row.place);
   const text = mine ?? row.said ?? "";
   return (
@@ -200,41 +200,41 @@ function placed(place: string): string {
   if (/^\d+$/.test(place)) {
     return say("languages.two.step", "Step {0}", place);
   }
-  return FIELDS[place] ? "" : told(place).replace(/^./, (c) => c.toUpperCase());
+  return FIELDS.has(place) ? "" : told(place).replace(/^./, (c) => c.toUpperCase());
 }
 
 /** What a text is in its place, where the place does not say it. */
-const FIELDS: Record<string, string> = {
-  words: say("languages.two.field-words", "what is done"),
-  because: say("languages.two.field-because", "why"),
-  caution: say("languages.two.field-caution", "caution"),
-  fastening: say("languages.two.field-fastening", "fastening"),
-  destination: say("languages.two.field-destination", "where it goes"),
-  name: say("languages.two.field-name", "name"),
-  title: say("languages.two.field-title", "title"),
-  ppe: say("languages.two.field-ppe", "PPE"),
-  things: say("languages.two.field-things", "what is fetched"),
-  tool: say("languages.two.field-tool", "tool"),
-  tools: say("languages.two.field-tool", "tool"),
-  brush: say("languages.two.field-brush", "brush"),
-  who: say("languages.two.field-who", "who answers"),
-  place: say("languages.two.field-vessel", "vessel"),
-  places: say("languages.two.field-vessel", "vessel"),
-  materials: say("languages.two.field-materials", "material"),
-  soils: say("languages.two.field-soils", "soil"),
-  allergens: say("languages.two.field-allergens", "allergen"),
-  room: say("languages.two.field-room", "room"),
-  family: say("languages.two.field-family", "kind of machine"),
-  configuration: say("languages.two.field-configuration", "how it is fitted"),
-  safePosition: say("languages.two.field-safe-position", "safe position"),
-  pattern: say("languages.two.field-pattern", "how it is put back"),
-  wearCheck: say("languages.two.field-wear-check", "check for wear"),
-  isolationPoint: say("languages.two.field-isolation-point", "lockout point"),
-  verify: say("languages.two.field-verify", "how zero energy is verified"),
-  endReason: say("languages.two.field-end-reason", "why it ends so"),
-  cure: say("languages.two.field-cure", "cure"),
-  means: say("languages.two.field-means", "what it means"),
-  then: say("languages.two.field-then", "what to do"),
-  look: say("languages.two.field-look", "look for"),
-  symptom: say("languages.two.field-symptom", "symptom"),
-};
+const FIELDS = new Map([
+  ["words", say("languages.two.field-words", "what is done")],
+  ["because", say("languages.two.field-because", "why")],
+  ["caution", say("languages.two.field-caution", "caution")],
+  ["fastening", say("languages.two.field-fastening", "fastening")],
+  ["destination", say("languages.two.field-destination", "where it goes")],
+  ["name", say("languages.two.field-name", "name")],
+  ["title", say("languages.two.field-title", "title")],
+  ["ppe", say("languages.two.field-ppe", "PPE")],
+  ["things", say("languages.two.field-things", "what is fetched")],
+  ["tool", say("languages.two.field-tool", "tool")],
+  ["tools", say("languages.two.field-tool", "tool")],
+  ["brush", say("languages.two.field-brush", "brush")],
+  ["who", say("languages.two.field-who", "who answers")],
+  ["place", say("languages.two.field-vessel", "vessel")],
+  ["places", say("languages.two.field-vessel", "vessel")],
+  ["materials", say("languages.two.field-materials", "material")],
+  ["soils", say("languages.two.field-soils", "soil")],
+  ["allergens", say("languages.two.field-allergens", "allergen")],
+  ["room", say("languages.two.field-room", "room")],
+  ["family", say("languages.two.field-family", "kind of machine")],
+  ["configuration", say("languages.two.field-configuration", "how it is fitted")],
+  ["safePosition", say("languages.two.field-safe-position", "safe position")],
+  ["pattern", say("languages.two.field-pattern", "how it is put back")],
+  ["wearCheck", say("languages.two.field-wear-check", "check for wear")],
+  ["isolationPoint", say("languages.two.field-isolation-point", "lockout point")],
+  ["verify", say("languages.two.field-verify", "how zero energy is verified")],
+  ["endReason", say("languages.two.field-end-reason", "why it ends so")],
+  ["cure", say("languages.two.field-cure", "cure")],
+  ["means", say("languages.two.field-means", "what it means")],
+  ["then", say("languages.two.field-then", "what to do")],
+  ["look", say("languages.two.field-look", "look for")],
+  ["symptom", say("languages.two.field-symptom", "symptom")],
+]);

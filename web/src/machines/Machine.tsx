@@ -73,6 +73,7 @@ export default function Machine() {
         <span className="grow" />
         <InLanguages document={s.code} />
         <PrintMenu
+          languages
           prints={[
             [
               say("machines.machine.lockout-sheet", "Lockout sheet"),

@@ -32,12 +32,17 @@ export function PrintMenu({ prints, languages }: Props) {
           {languages && known.length > 0 && (
             <fieldset className="paper">
               <legend>
-                {say(
-                  "shared.print-menu.second-language-on-the-step-cards",
-                  "Second language on the step cards",
-                )}
+                {say("shared.print-menu.language-of-the-crew", "Language of the crew")}
               </legend>
-              {[{ code: "", name: say("shared.print-menu.none", "none") }, ...known].map((l) => (
+              {other && (
+                <p className="quiet">
+                  {say(
+                    "shared.print-menu.where-it-stands",
+                    "Step cards have it beside the English; lockout sheet, wall sheet, blank round and brush chart are printed in it. The whole procedure stays as it was approved.",
+                  )}
+                </p>
+              )}
+              {[{ code: "", name: "English" }, ...known].map((l) => (
                 <label key={l.code}>
                   <input type="radio" name="with" checked={other === l.code} onChange={() => pick(l.code)} />{" "}
                   {l.name}
@@ -50,7 +55,7 @@ export function PrintMenu({ prints, languages }: Props) {
               <li key={path}>
                 <a
                   className="btn"
-                  href={`${path}?paper=${paper}${other && `&with=${other}`}`}
+                  href={`${path}?paper=${paper}${other && `&with=${other}&in=${other}`}`}
                   target="_blank"
                   rel="noreferrer"
                 >

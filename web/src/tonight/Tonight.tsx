@@ -10,7 +10,7 @@ import { ForACalendar } from "../shared/ForACalendar";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
 import { NotShown } from "../shared/PageState";
-import { say } from "../shared/say";
+import { say, spoken } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { Changes } from "./Changes";
 import { Consequences } from "./Consequences";
@@ -149,7 +149,7 @@ function ThisNight() {
         </label>
         <a
           className="btn small no-print"
-          href={`/api/tonight/sheets.pdf${person === "" ? "" : `?person=${encodeURIComponent(person)}`}`}
+          href={`/api/tonight/sheets.pdf?in=${spoken()}${person === "" ? "" : `&person=${encodeURIComponent(person)}`}`}
           target="_blank"
           rel="noreferrer"
         >

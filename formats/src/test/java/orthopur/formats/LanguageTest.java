@@ -237,9 +237,32 @@ class LanguageTest {
                 }
             }
         }
+        if (module.equals("server")) {
+            all.putAll(saidOnPaper());
+        }
         if (module.equals("core")) {
             PublicCodes.book().figures().forEach(f -> all.put("figure." + f.id(), f.title()));
         }
+        return all;
+    }
+
+    /** Each sentence of a page on paper, from its template: {@code t.say('id', 'English'}. */
+    private static Map<String, String> saidOnPaper() throws IOException {
+        Pattern said = Pattern.compile("\\bt\\.say\\('([^']+)', '([^']*)'");
+        Map<String, String> all = new TreeMap<>();
+        try (Stream<Path> files =
+                Files.list(Path.of("..", "server", "src", "main", "resources", "prints"))) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".html")).toList()) {
+                Matcher m = said.matcher(Files.readString(file));
+                while (m.find()) {
+                    String other = all.put(m.group(1), m.group(2));
+                    assertTrue(
+                            other == null || other.equals(m.group(2)),
+                            m.group(1) + " is said twice");
+                }
+            }
+        }
+        assertTrue(all.size() > 30);
         return all;
     }
 

@@ -152,6 +152,17 @@ public class Languages {
     }
 
     /**
+     * The language of a page on paper.
+     *
+     * @throws Said when there is no such language
+     */
+    public Tongue tongue(String code) {
+        return code.isEmpty() || code.equals("en")
+                ? Tongue.english()
+                : new Tongue(code, texts(code), spoken(code));
+    }
+
+    /**
      * What a sentence says in a language, without arguments.
      *
      * @param texts of the language, as {@link #texts} gives them

@@ -14,6 +14,7 @@ import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.templatemode.TemplateMode;
 import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
+import orthopur.server.languages.Tongue;
 
 /** Fills a page from what is to stand on it, and sets it with the shipped font. */
 @Component
@@ -61,7 +62,14 @@ public class Paper {
      * @return a PDF
      */
     public byte[] print(String page, Size size, boolean landscape, Map<String, Object> values) {
+        return print(page, size, landscape, values, Tongue.english());
+    }
+
+    /** The same in another language, for pages that are made for the crew. */
+    public byte[] print(
+            String page, Size size, boolean landscape, Map<String, Object> values, Tongue tongue) {
         Context context = new Context(Locale.ENGLISH, values);
+        context.setVariable("t", tongue);
         context.setVariable("size", size.css + (landscape ? " landscape" : ""));
         String html = engine.process(page, context);
         ByteArrayOutputStream out = new ByteArrayOutputStream();

@@ -54,6 +54,7 @@ class PrintController {
     private final Premises premises;
     private final OnPaper onPaper;
     private final Paper paper;
+    private static final Set<String> IN_ONE_LANGUAGE = Set.of("wall", "round");
     private final Languages languages;
     private final Clock clock;
 
@@ -76,19 +77,24 @@ class PrintController {
     @GetMapping("/machines/{code}/lockout.pdf")
     ResponseEntity<byte[]> lockout(
             @PathVariable String code,
-            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+            @RequestParam(defaultValue = "A4", name = "paper") String size,
+            @RequestParam(defaultValue = "", name = "in") String language) {
         MachineSheet s = sheets.newest(code);
         Map<String, Object> on = head(s);
         on.put("energies", TakeApartMap.of(s, Configuration.fitted(s)).energies());
         on.put("safe", s.safePosition());
-        return pdf(code + "-lockout", paper.print("lockout", Paper.Size.named(size), false, on));
+        return pdf(
+                code + "-lockout",
+                paper.print(
+                        "lockout", Paper.Size.named(size), false, on, languages.tongue(language)));
     }
 
     /** A label for the machine: scanned with a tablet, it leads to what is to be done there. */
     @GetMapping("/machines/{code}/label.pdf")
     ResponseEntity<byte[]> label(
             @PathVariable String code,
-            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+            @RequestParam(defaultValue = "A4", name = "paper") String size,
+            @RequestParam(defaultValue = "", name = "in") String language) {
         MachineSheet s = sheets.newest(code);
         UriComponents address =
                 ServletUriComponentsBuilder.fromCurrentContextPath()
@@ -99,7 +105,10 @@ class PrintController {
         on.put("address", address.toUriString());
         on.put("code", QrCode.of(address.toUriString()));
         on.put("here", HERE_ONLY.contains(String.valueOf(address.getHost())));
-        return pdf(code + "-label", paper.print("label", Paper.Size.named(size), false, on));
+        return pdf(
+                code + "-label",
+                paper.print(
+                        "label", Paper.Size.named(size), false, on, languages.tongue(language)));
     }
 
     /** A line of the brush chart. */
@@ -109,7 +118,8 @@ class PrintController {
     @GetMapping("/machines/{code}/brushes.pdf")
     ResponseEntity<byte[]> brushes(
             @PathVariable String code,
-            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+            @RequestParam(defaultValue = "A4", name = "paper") String size,
+            @RequestParam(defaultValue = "", name = "in") String language) {
         MachineSheet s = sheets.newest(code);
         List<Brush> all = new ArrayList<>();
         for (Part p : Configuration.fitted(s).of(s).parts()) {
@@ -117,22 +127,28 @@ class PrintController {
                 List<String> minds = new ArrayList<>();
                 f.limits().forEach(l -> minds.add(l.shown()));
                 if (f.wipe() != null) {
-                    minds.add("wiped " + f.wipe());
+                    minds.add(Text.kept("kept.sheet.wiped", "wiped {0}", f.wipe()));
                 }
                 if (f.highest() != null) {
-                    minds.add("at most " + f.highest().shown());
+                    minds.add(Text.kept("kept.sheet.highest", "at most {0}", f.highest().shown()));
                 }
                 all.add(
                         new Brush(
                                 p.name(),
                                 f.name(),
-                                f.brush() == null ? "not stated on the sheet" : f.brush(),
+                                f.brush() == null
+                                        ? Text.kept(
+                                                "kept.print.no-brush", "not stated on the sheet")
+                                        : f.brush(),
                                 String.join("; ", minds)));
             }
         }
         Map<String, Object> on = head(s);
         on.put("brushes", all);
-        return pdf(code + "-brushes", paper.print("brushes", Paper.Size.named(size), false, on));
+        return pdf(
+                code + "-brushes",
+                paper.print(
+                        "brushes", Paper.Size.named(size), false, on, languages.tongue(language)));
     }
 
     /**
@@ -172,6 +188,14 @@ class PrintController {
         }
     }
 
+    private static String stateOf(OnPaper.Printed printed) {
+        return switch (printed.state()) {
+            case "APPROVED" -> Text.kept("kept.print.approved", "approved");
+            case "RETIRED" -> Text.kept("kept.print.retired", "retired");
+            default -> Text.kept("kept.print.draft", "draft");
+        };
+    }
+
     /** A shape of the outline, lit or not. */
     public record Shape(String path, boolean lit) {}
 
@@ -179,6 +203,8 @@ class PrintController {
      * One page of a procedure.
      *
      * @param with code of a second language for the cards; none when empty
+     * @param language of wall sheet and round; the cards have theirs beside the English, and the
+     *     whole procedure stands as it was approved
      * @param what cards (one step a card), wall (all steps on few pages), whole (with verdict,
      *     approval and sources) or round (blank, for a night on which the server does not answer)
      */
@@ -188,7 +214,8 @@ class PrintController {
             @PathVariable int version,
             @PathVariable String what,
             @RequestParam(defaultValue = "A4", name = "paper") String size,
-            @RequestParam(defaultValue = "") String with) {
+            @RequestParam(defaultValue = "") String with,
+            @RequestParam(defaultValue = "", name = "in") String language) {
         if (!Set.of("cards", "wall", "whole", "round").contains(what)) {
             throw Said.notFound(
                     Text.of(
@@ -203,7 +230,7 @@ class PrintController {
         on.put("procedure", p);
         on.put("version", version);
         on.put("kind", p.kind().shown());
-        on.put("state", printed.state().toLowerCase(Locale.ROOT));
+        on.put("state", stateOf(printed));
         on.put("approvedBy", printed.approvedBy());
         on.put("approvedAt", printed.approvedAt() == null ? null : at(printed.approvedAt()));
         on.put("reason", printed.reason());
@@ -216,7 +243,12 @@ class PrintController {
         on.put("energies", TakeApartMap.of(sheet, Configuration.fitted(sheet)).energies());
         return pdf(
                 id + "-" + version + "-" + what,
-                paper.print(what, Paper.Size.named(size), what.equals("cards"), on));
+                paper.print(
+                        what,
+                        Paper.Size.named(size),
+                        what.equals("cards"),
+                        on,
+                        languages.tongue(IN_ONE_LANGUAGE.contains(what) ? language : "")));
     }
 
     /**

@@ -3,6 +3,7 @@ package orthopur.server.tonight;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -17,7 +18,9 @@ import orthopur.night.Plan;
 import orthopur.night.SiteNight;
 import orthopur.server.due.Calendar;
 import orthopur.server.due.DueOnSite;
+import orthopur.server.languages.Tongue;
 import orthopur.server.prints.Paper;
+import orthopur.text.Text;
 
 /**
  * The plan of a night as somebody carries it along: on paper, or in the calendar of a telephone.
@@ -26,8 +29,6 @@ import orthopur.server.prints.Paper;
 class SheetsOfTheNight {
     private static final DateTimeFormatter CLOCK =
             DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
 
     private final Paper paper;
     private final DueOnSite due;
@@ -49,7 +50,12 @@ class SheetsOfTheNight {
     /** One sheet. */
     public record Sheet(String name, List<Line> lines) {}
 
-    byte[] pdf(NightOnSite.OnSite on, Plan plan, @Nullable String person, Paper.Size size) {
+    byte[] pdf(
+            NightOnSite.OnSite on,
+            Plan plan,
+            @Nullable String person,
+            Paper.Size size,
+            Tongue tongue) {
         List<Sheet> all = new ArrayList<>();
         for (SiteNight.Member m : on.members()) {
             if (person != null && !person.equals(m.id())) {
@@ -62,9 +68,16 @@ class SheetsOfTheNight {
         }
         Map<String, Object> values = new HashMap<>();
         values.put("sheets", all);
-        values.put("night", on.when().from().atZone(zone()).format(DAY));
+        values.put(
+                "night",
+                on.when()
+                        .from()
+                        .atZone(zone())
+                        .format(
+                                DateTimeFormatter.ofLocalizedDate(FormatStyle.FULL)
+                                        .withLocale(Locale.forLanguageTag(tongue.code()))));
         values.put("until", clock(on, on.when().minutes()));
-        return paper.print("night", size, false, values);
+        return paper.print("night", size, false, values, tongue);
     }
 
     private List<Line> lines(NightOnSite.OnSite on, Plan plan, String person) {
@@ -105,7 +118,7 @@ class SheetsOfTheNight {
                                                 clock(on, r.from()),
                                                 clock(on, r.to()),
                                                 "",
-                                                "Break",
+                                                Text.kept("kept.night.break", "Break"),
                                                 "",
                                                 "")));
         return List.copyOf(byStart.values());

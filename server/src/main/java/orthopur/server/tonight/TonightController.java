@@ -31,6 +31,7 @@ import orthopur.procedure.Step;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
 import orthopur.server.due.CalendarAddresses;
+import orthopur.server.languages.Languages;
 import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
 import orthopur.server.platform.Said;
@@ -47,12 +48,15 @@ class TonightController {
     private final PlansOfNights plans;
     private final SheetsOfTheNight sheets;
     private final CalendarAddresses addresses;
+    private final Languages languages;
 
     TonightController(
             NightOnSite nights,
             PlansOfNights plans,
             SheetsOfTheNight sheets,
-            CalendarAddresses addresses) {
+            CalendarAddresses addresses,
+            Languages languages) {
+        this.languages = languages;
         this.nights = nights;
         this.plans = plans;
         this.sheets = sheets;
@@ -323,12 +327,19 @@ class TonightController {
     @GetMapping("/tonight/sheets.pdf")
     ResponseEntity<byte[]> sheets(
             @RequestParam(required = false) @Nullable String person,
-            @RequestParam(defaultValue = "A4", name = "paper") String size) {
+            @RequestParam(defaultValue = "A4", name = "paper") String size,
+            @RequestParam(defaultValue = "", name = "in") String language) {
         Planned p = planned(false);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"tonight.pdf\"")
-                .body(sheets.pdf(p.on(), p.plan(), person, Paper.Size.named(size)));
+                .body(
+                        sheets.pdf(
+                                p.on(),
+                                p.plan(),
+                                person,
+                                Paper.Size.named(size),
+                                languages.tongue(language)));
     }
 
     /**

@@ -13,6 +13,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -159,4 +160,36 @@ class PrintsTest {
         }
         assertEquals(404, Client.ilse(mvc).read(SLICER + "cards.pdf?with=xx").status());
     }
+
+    /** What the crew works by at the machine is whole in its language. */
+    @Test
+    void whatHangsAtTheMachineIsInTheLanguageOfTheCrew() throws Exception {
+        for (String page :
+                List.of(
+                        "/api/prints/machines/QK-SL1/lockout.pdf?in=es",
+                        "/api/prints/machines/QK-SL1/brushes.pdf?in=es",
+                        "/api/prints/machines/QK-SL1/label.pdf?in=es",
+                        SLICER + "wall.pdf?in=es",
+                        SLICER + "round.pdf?in=es",
+                        "/api/tonight/sheets.pdf?in=es")) {
+            try (PDDocument d = print(page)) {
+                String t = text(d);
+                assertFalse(ENGLISH.matcher(t).find(), page + ": " + t);
+            }
+        }
+        try (PDDocument d = print("/api/prints/machines/QK-SL1/lockout.pdf?in=es")) {
+            String t = text(d);
+            assertTrue(t.contains("Nadie quita el candado de otro."), t);
+            assertTrue(t.contains("Oprima arranque: nada se mueve."), t);
+            assertTrue(t.contains("manual de la máquina están por encima"), t);
+        }
+        assertEquals(
+                404,
+                Client.ilse(mvc).read("/api/prints/machines/QK-SL1/lockout.pdf?in=xx").status());
+    }
+
+    private static final Pattern ENGLISH =
+            Pattern.compile(
+                    "\\b(the|and|with|from|blade|wash|hands|lock|printed|version \\d|not stated)\\b",
+                    Pattern.CASE_INSENSITIVE);
 }
