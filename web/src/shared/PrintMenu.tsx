@@ -31,9 +31,7 @@ export function PrintMenu({ prints, languages }: Props) {
           </fieldset>
           {languages && known.length > 0 && (
             <fieldset className="paper">
-              <legend>
-                {say("shared.print-menu.language-of-the-crew", "Language of the crew")}
-              </legend>
+              <legend>{say("shared.print-menu.language-of-the-crew", "Language of the crew")}</legend>
               {other && (
                 <p className="quiet">
                   {say(
