@@ -20,7 +20,7 @@ public final class Screenshots {
             b.signIn("Ilse Varga", "quillmere-ilse");
             b.page.locator(".night-work").first().waitFor();
             b.go("/procedures");
-            b.page.locator(".shelf article").first().waitFor();
+            b.page.locator(".written-due svg").first().waitFor();
             take(b, "shelf");
             b.page.getByRole(
                             AriaRole.LINK,

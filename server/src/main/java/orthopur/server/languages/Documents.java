@@ -112,12 +112,22 @@ class Documents {
                             new TextRow(
                                     path,
                                     DocumentTexts.place(now, path),
-                                    path.substring(path.lastIndexOf('.') + 1),
+                                    field(path),
                                     english,
                                     other,
                                     other == null ? earlier(all, path) : null));
                 });
         return rows;
+    }
+
+    /** The last of its path that is no place in a list. */
+    private static String field(String path) {
+        String[] ids = path.split("\\.");
+        int last = ids.length - 1;
+        while (last > 0 && ids[last].chars().allMatch(Character::isDigit)) {
+            last--;
+        }
+        return ids[last];
     }
 
     /** What people call the document: the name of a machine, the title of a procedure. */

@@ -89,6 +89,9 @@ class LanguagesTest {
         assertEquals(
                 "Como lo decimos aquí.",
                 maren.read("/api/languages/es").body().get("texts").get(english).asString());
+        JsonNode first = rows.get(1);
+        assertEquals("ppe.0", first.get("path").asString());
+        assertEquals("ppe", first.get("field").asString());
         assertEquals(404, maren.read("/api/languages/es/documents/no-such").status());
         assertEquals(404, maren.read("/api/languages/qq/documents/QK-SL1").status());
         assertEquals(200, ilse.put_(here, "{\"texts\":{\"%s\":\"\"}}".formatted(path)).status());
