@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import orthopur.chemical.ChemicalKind;
 import orthopur.formats.ActionTable;
 import orthopur.formats.Json;
@@ -49,30 +50,14 @@ public final class ProgramWords {
         }
         actions(all);
         FORMS.forEach(name -> schema(name, Json.tree(Schemas.text(name)), all));
-        for (Frequency f : Frequency.values()) {
-            all.put("frequency." + named(f), f.shown());
-        }
-        for (Phase p : Phase.values()) {
-            all.put("phase." + named(p), p.shown());
-        }
-        for (ChemicalKind k : ChemicalKind.values()) {
-            all.put("chemical." + named(k), k.shown());
-        }
-        for (Measures m : Measures.values()) {
-            all.put("measures." + named(m), m.shown());
-        }
-        for (Action.Flow f : Action.Flow.values()) {
-            all.put("flow." + named(f), f.shown());
-        }
-        for (EndState e : EndState.values()) {
-            all.put("end." + named(e), e.shown());
-        }
-        for (Limit l : Limit.values()) {
-            all.put("limit." + named(l), l.shown());
-        }
-        for (Hazard h : Hazard.values()) {
-            all.put("hazard." + named(h), h.shown());
-        }
+        shown(all, "frequency", Frequency.values(), Frequency::shown);
+        shown(all, "phase", Phase.values(), Phase::shown);
+        shown(all, "chemical", ChemicalKind.values(), ChemicalKind::shown);
+        shown(all, "measures", Measures.values(), Measures::shown);
+        shown(all, "flow", Action.Flow.values(), Action.Flow::shown);
+        shown(all, "end", EndState.values(), EndState::shown);
+        shown(all, "limit", Limit.values(), Limit::shown);
+        shown(all, "hazard", Hazard.values(), Hazard::shown);
         return all;
     }
 
@@ -137,6 +122,13 @@ public final class ProgramWords {
     private static void put(Map<String, String> all, String id, String text) {
         if (!text.isEmpty()) {
             all.put(id, text);
+        }
+    }
+
+    private static <E extends Enum<E>> void shown(
+            Map<String, String> all, String group, E[] values, Function<E, String> words) {
+        for (E value : values) {
+            all.put(group + "." + named(value), words.apply(value));
         }
     }
 
