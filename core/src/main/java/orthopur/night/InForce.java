@@ -73,7 +73,8 @@ public final class InForce {
     private static double late(Night night, Plan plan) {
         Set<String> known = night.byId().keySet();
         List<Placed> all = plan.tasks().stream().filter(p -> known.contains(p.id())).toList();
-        return Measured.values(night, all, List.of()).getOrDefault(Aim.LATE, 0.0);
+        return Measured.values(night, Measured.bare(all, List.of(), List.of()))
+                .getOrDefault(Aim.LATE, 0.0);
     }
 
     /** The night in which everybody has their breaks when the plan says, and at no other time. */

@@ -24,6 +24,9 @@ public final class Measured {
     /** The tank is told each so many minutes. */
     private static final int WATER_EVERY = 15;
 
+    /** Nobody feels a difference of less. */
+    public static final int QUARTER = 15;
+
     private Measured() {}
 
     /**
@@ -43,7 +46,7 @@ public final class Measured {
             double seconds) {
         List<Placed> sorted = new ArrayList<>(placed);
         sorted.sort(Comparator.comparingInt(Placed::from).thenComparing(Placed::id));
-        Map<Aim, Double> values = values(night, sorted, out);
+        Map<Aim, Double> values = values(night, sorted, breaks, out);
         List<Level> all = new ArrayList<>(levels);
         if (all.isEmpty()) {
             values.forEach((aim, v) -> all.add(new Level(aim, v, v == 0 ? 0 : -1, v == 0)));
@@ -75,7 +78,16 @@ public final class Measured {
     }
 
     /** By what a plan is measured. */
-    public static Map<Aim, Double> values(Night night, List<Placed> placed, List<String> out) {
+    public static Map<Aim, Double> values(Night night, Plan plan) {
+        return values(
+                night,
+                plan.tasks(),
+                plan.breaks(),
+                plan.unplaced().stream().map(Unplaced::id).toList());
+    }
+
+    private static Map<Aim, Double> values(
+            Night night, List<Placed> placed, List<Rest> breaks, List<String> out) {
         Map<String, Job> jobs = night.byId();
         Map<String, List<Job>> groups = night.groups();
         Map<Aim, Double> all = new EnumMap<>(Aim.class);
@@ -94,18 +106,30 @@ public final class Measured {
             Job j = Objects.requireNonNull(jobs.get(p.id()));
             late += j.wantedBy() == null ? 0 : Math.max(0, p.to() - j.wantedBy());
             end = Math.max(end, p.to());
-            unattended += p.hands() ? 0 : p.from();
+            unattended = p.hands() ? unattended : Math.max(unattended, p.to());
             for (String who : p.people()) {
                 load.merge(who, j.minutes(), Integer::sum);
                 hands.computeIfAbsent(j.group(), k -> new HashSet<>()).add(who);
             }
         }
+        for (Rest r : breaks) {
+            end = counts(night, r) ? Math.max(end, r.to()) : end;
+        }
         all.put(Aim.LATE, late);
         all.put(Aim.END, end);
         all.put(Aim.CHANGES, (double) hands.values().stream().mapToInt(h -> h.size() - 1).sum());
-        all.put(Aim.LOAD, (double) load.values().stream().mapToInt(l -> l).max().orElse(0));
+        int most = load.values().stream().mapToInt(l -> l).max().orElse(0);
+        all.put(Aim.LOAD, Math.ceil((double) most / QUARTER) * QUARTER);
         all.put(Aim.UNATTENDED, unattended);
         return all;
+    }
+
+    private static boolean counts(Night night, Rest r) {
+        return night.people().stream()
+                .filter(p -> p.id().equals(r.person()))
+                .flatMap(p -> p.breaks().stream())
+                .filter(b -> b.from() <= r.from() && r.to() <= b.to())
+                .anyMatch(b -> Earliest.counts(night, b));
     }
 
     private static List<Plan.Water> water(Night night, List<Placed> placed) {

@@ -59,11 +59,11 @@ public record Plan(
          * People at each group beyond the first, summed: work is handed over as rarely as it goes.
          */
         CHANGES,
-        /** Minutes of work of whoever has most. */
+        /** Minutes of work of whoever has most, in full quarters of an hour. */
         LOAD,
-        /** The minute at which the last of it ends. */
+        /** The minute at which the last of it ends, breaks in the middle of the work included. */
         END,
-        /** Beginnings of what runs by itself, summed: long things first. */
+        /** The minute at which the last of what runs by itself is over: long things first. */
         UNATTENDED
     }
 

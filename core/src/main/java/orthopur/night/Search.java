@@ -61,7 +61,7 @@ public final class Search {
         if (night.tasks().isEmpty()) {
             return best;
         }
-        Map<Aim, Double> worth = Measured.values(night, best.tasks(), out(best));
+        Map<Aim, Double> worth = Measured.values(night, best);
         for (Job j : night.tasks()) {
             int wanted = j.wantedBy() == null ? night.until() : j.wantedBy();
             s.rank.put(j.id(), wanted * 0.3 - s.tail.getOrDefault(j.id(), 0));
@@ -72,7 +72,7 @@ public final class Search {
                 s.shake();
             }
             Plan next = s.fill(i % 2 == 0);
-            Map<Aim, Double> now = Measured.values(night, next.tasks(), out(next));
+            Map<Aim, Double> now = Measured.values(night, next);
             int better = compare(now, worth);
             if (better < 0) {
                 best = next;
@@ -85,10 +85,6 @@ public final class Search {
             }
         }
         return best;
-    }
-
-    private static List<String> out(Plan plan) {
-        return plan.unplaced().stream().map(Plan.Unplaced::id).toList();
     }
 
     /** Level by level. */

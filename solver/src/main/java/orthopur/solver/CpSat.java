@@ -4,9 +4,13 @@ import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverStatus;
 import com.google.ortools.sat.LinearExpr;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
+import java.util.Set;
 import orthopur.night.Greedy;
 import orthopur.night.Measured;
 import orthopur.night.Night;
@@ -26,8 +30,16 @@ import orthopur.night.Search;
 final class CpSat implements Planner {
     private static final int SEED = 20_261_129;
 
-    /** Orders that are tried before the solver begins. */
-    private static final int TRIES = 800;
+    /** Orders that are tried before the solver begins, times tasks: each order takes longer. */
+    private static final int ORDERS = 24_000;
+
+    private static final int FEWEST = 40;
+
+    /** At so many machines who does what is looked at together. */
+    private static final int AT_A_TIME = 4;
+
+    /** So often nothing better is found before the looking ends. */
+    private static final int MOST_IN_VAIN = 6;
 
     /** Share of the whole that each level may take, in the order of the levels. */
     private static final Map<Aim, Double> SHARE =
@@ -36,10 +48,16 @@ final class CpSat implements Planner {
                             Aim.OUT_OF_USE, 0.1,
                             Aim.LEFT_OUT, 0.1,
                             Aim.LATE, 0.2,
-                            Aim.END, 0.1,
+                            Aim.END, 0.3,
                             Aim.CHANGES, 0.2,
                             Aim.LOAD, 0.25,
-                            Aim.UNATTENDED, 0.05));
+                            Aim.UNATTENDED, 0.1));
+
+    /**
+     * What only moves tasks in time is first looked for with everybody at what they are at: that is
+     * a small part of the question, and most of its answer.
+     */
+    private static final Set<Aim> IN_TIME = EnumSet.of(Aim.END, Aim.UNATTENDED);
 
     @Override
     public Plan plan(Night night, double seconds) {
@@ -47,63 +65,16 @@ final class CpSat implements Planner {
         if (night.tasks().isEmpty()) {
             return new Greedy().plan(night, seconds);
         }
-        Plan people = Search.best(night, TRIES);
-        Model model = new Model(night);
-        model.hint(people);
-        Map<Aim, Double> values = Measured.values(night, people.tasks(), out(people));
-        List<Level> levels = new ArrayList<>();
-        Plan best = people;
-        boolean found = false;
-        boolean cut = false;
-        boolean proved = true;
-        // What a level does not need is left to those after it.
-        double spare = 0;
-        for (Aim aim : Aim.values()) {
-            double left = seconds - (System.nanoTime() - begun) / 1e9;
-            if (left <= 0.02) {
-                cut = true;
-                proved = false;
-                levels.add(new Level(aim, values.getOrDefault(aim, 0.0), 0, false));
-                continue;
-            }
-            LinearExpr goal = model.of(aim);
-            if (values.getOrDefault(aim, 0.0) == 0) {
-                // Nothing counts below nothing.
-                levels.add(new Level(aim, 0, 0, true));
-                model.noWorse(goal, 0);
-                spare += work(night) * SHARE.getOrDefault(aim, 0.1);
-                found = true;
-                continue;
-            }
-            model.minimize(goal);
-            double share = work(night) * SHARE.getOrDefault(aim, 0.1) + spare;
-            CpSolver solver = solver(share, left);
-            CpSolverStatus status = solver.solve(model.model());
-            spare = Math.max(0, share - solver.response().getDeterministicTime());
-            cut |= status != CpSolverStatus.OPTIMAL && solver.wallTime() >= left;
-            if (status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE) {
-                found = true;
-                long value = Math.round(solver.objectiveValue());
-                boolean sure = status == CpSolverStatus.OPTIMAL;
-                proved &= sure;
-                levels.add(
-                        new Level(aim, value, Math.ceil(solver.bestObjectiveBound() - 1e-6), sure));
-                best = model.read(solver);
-                values = Measured.values(night, best.tasks(), out(best));
-                model.hint(best);
-                model.noWorse(goal, value);
-            } else {
-                proved = false;
-                levels.add(
-                        new Level(
-                                aim,
-                                values.getOrDefault(aim, 0.0),
-                                Math.max(0, solver.bestObjectiveBound()),
-                                false));
-            }
+        Plan people = Search.best(night, Math.max(FEWEST, ORDERS / night.tasks().size()));
+        // Most nights draw no more than there is, whoever is asked; following the tank makes the
+        // question three times as large.
+        Levels levels = new Levels(night, people, false, begun, seconds);
+        if (!levels.solve()) {
+            levels = new Levels(night, people, true, begun, seconds);
+            levels.solve();
         }
         double took = (System.nanoTime() - begun) / 1e9;
-        if (!found || !PlanCheck.faults(night, best).isEmpty()) {
+        if (!levels.found || !PlanCheck.faults(night, levels.best).isEmpty()) {
             // What does not pass the check is no plan, whoever made it.
             return Measured.plan(
                     night,
@@ -116,12 +87,155 @@ final class CpSat implements Planner {
         }
         return Measured.plan(
                 night,
-                cut ? Status.CUT_SHORT : proved ? Status.OPTIMAL : Status.FEASIBLE,
-                best.tasks(),
-                best.breaks(),
-                out(best),
-                levels,
+                levels.cut ? Status.CUT_SHORT : levels.proved ? Status.OPTIMAL : Status.FEASIBLE,
+                levels.best.tasks(),
+                levels.best.breaks(),
+                out(levels.best),
+                levels.all,
                 took);
+    }
+
+    /** The levels of one night, one after the other. */
+    private static final class Levels {
+        private final Night night;
+        private final Model model;
+        private final long begun;
+        private final double seconds;
+        private final List<Level> all = new ArrayList<>();
+        private Map<Aim, Double> values;
+        private Plan best;
+        private final boolean water;
+        private boolean found;
+        private boolean cut;
+        private boolean proved = true;
+        private boolean cold;
+
+        /** What a level did not need is left to those after it. */
+        private double spare;
+
+        /** Work so far, in the solver's own measure. */
+        private double spent;
+
+        Levels(Night night, Plan first, boolean water, long begun, double seconds) {
+            this.night = night;
+            this.water = water;
+            this.model = new Model(night, water);
+            this.begun = begun;
+            this.seconds = seconds;
+            this.best = first;
+            model.hint(first);
+            this.values = Measured.values(night, first);
+        }
+
+        private double left() {
+            return seconds - (System.nanoTime() - begun) / 1e9;
+        }
+
+        private boolean whole() {
+            return best.unplaced().isEmpty();
+        }
+
+        /**
+         * @return false where a plan draws more hot water than there is, and all is to be asked
+         *     anew
+         */
+        boolean solve() {
+            for (Aim aim : Aim.values()) {
+                level(aim);
+                if (cold) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        private void level(Aim aim) {
+            double value = values.getOrDefault(aim, 0.0);
+            if (left() <= 0.02) {
+                cut = true;
+                proved = false;
+                all.add(new Level(aim, value, 0, false));
+                return;
+            }
+            LinearExpr goal = model.of(aim, whole());
+            double own = work(night) * SHARE.getOrDefault(aim, 0.1);
+            // The last level is not worth all that is left.
+            double share = own + (aim == Aim.UNATTENDED ? Math.min(spare, 3 * own) : spare);
+            if (value == 0) {
+                // Nothing counts below nothing.
+                all.add(new Level(aim, 0, 0, true));
+                model.noWorse(goal, 0);
+                spare = share;
+                found = true;
+                return;
+            }
+            model.minimize(goal);
+            double before = spent;
+            CpSolver solver = IN_TIME.contains(aim) ? nearby(aim, share) : solve(share);
+            CpSolverStatus status = solver.response().getStatus();
+            spare = Math.max(0, share - (spent - before));
+            boolean sure = status == CpSolverStatus.OPTIMAL;
+            proved &= sure;
+            cut |= !sure && left() <= 0.02;
+            value = values.getOrDefault(aim, 0.0);
+            all.add(new Level(aim, value, bound(aim, solver), sure));
+            model.noWorse(goal, Math.round(value));
+        }
+
+        private static double bound(Aim aim, CpSolver solver) {
+            double unit = aim == Aim.LOAD ? Measured.QUARTER : 1;
+            return Math.max(0, Math.ceil(solver.bestObjectiveBound() / unit - 1e-6) * unit);
+        }
+
+        /**
+         * Looks near what was found: with everybody at what they are at; then at all of it; and
+         * where that takes too long, with who does what open at a few machines at a time.
+         *
+         * @return who looked at all of it, the last time
+         */
+        private CpSolver nearby(Aim aim, double work) {
+            List<String> groups = new ArrayList<>(night.groups().keySet());
+            Set<String> every = Set.copyOf(groups);
+            Random random = new Random(SEED);
+            double until = spent + work * 7 / 8;
+            model.keepPeople(best, Set.of());
+            solve(work / 4);
+            model.keepPeople(best, every);
+            CpSolver whole = solve(work / 8);
+            for (int vain = 0; vain < MOST_IN_VAIN && spent < until && goesOn(whole); vain++) {
+                double before = values.getOrDefault(aim, 0.0);
+                Collections.shuffle(groups, random);
+                model.keepPeople(
+                        best, Set.copyOf(groups.subList(0, Math.min(AT_A_TIME, groups.size()))));
+                solve(work / 16);
+                vain = values.getOrDefault(aim, 0.0) < before ? -1 : vain;
+            }
+            model.keepPeople(best, every);
+            return goesOn(whole) ? solve(Math.max(work / 8, until + work / 8 - spent)) : whole;
+        }
+
+        private boolean goesOn(CpSolver whole) {
+            return whole.response().getStatus() != CpSolverStatus.OPTIMAL
+                    && left() > 0.02
+                    && !cold;
+        }
+
+        /** Looks for something better; what is found is where the next look begins. */
+        private CpSolver solve(double work) {
+            CpSolver solver = solver(work, Math.max(0.01, left()));
+            CpSolverStatus status = solver.solve(model.model());
+            spent += solver.response().getDeterministicTime();
+            if (status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE) {
+                Plan plan = model.read(solver);
+                found = true;
+                // What a model without water gives may draw more than there is.
+                cold = !water && !PlanCheck.faults(night, plan).isEmpty();
+                best = plan;
+                values = Measured.values(night, plan);
+                model.hint(plan);
+            }
+            return solver;
+        }
     }
 
     private static List<String> out(Plan plan) {
@@ -138,6 +252,7 @@ final class CpSat implements Planner {
         solver.getParameters()
                 .setNumWorkers(1)
                 .setRandomSeed(SEED)
+                .setSymmetryLevel(0)
                 .setMaxDeterministicTime(work)
                 .setMaxTimeInSeconds(seconds);
         return solver;

@@ -1,12 +1,12 @@
 package orthopur.solver;
 
 import com.google.ortools.sat.BoolVar;
+import com.google.ortools.sat.Constraint;
 import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CumulativeConstraint;
 import com.google.ortools.sat.IntVar;
 import com.google.ortools.sat.IntervalVar;
-import com.google.ortools.sat.LinearArgument;
 import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
@@ -16,6 +16,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import orthopur.night.Earliest;
 import orthopur.night.Measured;
 import orthopur.night.Night;
 import orthopur.night.Night.After;
@@ -46,7 +48,11 @@ final class Model {
     private final Map<String, List<IntVar>> breaks = new LinkedHashMap<>();
     private final Map<String, Job> jobs;
 
-    Model(Night night) {
+    /**
+     * @param water whether hot water is followed; without it the model is a third as large, and a
+     *     plan of it may draw more than the tank has
+     */
+    Model(Night night, boolean water) {
         this.night = night;
         this.jobs = night.byId();
         night.groups().forEach((id, all) -> group.put(id, presence(id, all)));
@@ -56,7 +62,9 @@ final class Model {
         night.places().forEach(this::place);
         night.tasks().forEach(this::apart);
         everybody();
-        water();
+        if (water) {
+            water();
+        }
     }
 
     CpModel model() {
@@ -322,21 +330,22 @@ final class Model {
 
     // --- what a plan is measured by -------------------------------------------------------------
 
-    LinearExpr of(Aim aim) {
+    /**
+     * @param whole whether it is known that nothing is left out
+     */
+    LinearExpr of(Aim aim, boolean whole) {
         LinearExprBuilder sum = LinearExpr.newBuilder();
         switch (aim) {
             case OUT_OF_USE -> absent(sum, true);
             case LEFT_OUT -> absent(sum, false);
             case LATE -> late(sum);
-            case END -> sum.add(end());
+            case END -> sum.add(end(whole));
             case CHANGES -> helpers(sum);
             case LOAD -> sum.add(load());
             case UNATTENDED -> {
-                for (Job j : night.tasks()) {
-                    if (!j.hands()) {
-                        sum.add(whenThere(j));
-                    }
-                }
+                IntVar last = model.newIntVar(0, night.until(), "last that runs by itself");
+                night.tasks().stream().filter(j -> !j.hands()).forEach(j -> endsBy(j, last));
+                sum.add(last);
             }
         }
         return sum.build();
@@ -370,30 +379,24 @@ final class Model {
         }
     }
 
-    private IntVar end() {
+    private IntVar end(boolean whole) {
         IntVar end = model.newIntVar(0, night.until(), "end");
-        // All work lies before the end of it, spread over everybody: it follows from the rest, and
-        // proves sooner.
-        LinearExprBuilder work = LinearExpr.newBuilder();
-        for (Job j : night.tasks()) {
-            if (j.hands()) {
-                work.addTerm(there(j), (long) j.minutes() * j.people());
-            }
+        if (whole) {
+            // It follows from the rest, and proves sooner.
+            model.addGreaterOrEqual(end, Earliest.end(night));
         }
-        work.addTerm(end, -night.people().size());
-        int late = 0;
         for (Person p : night.people()) {
-            late += p.here().stream().mapToInt(Span::from).min().orElse(0);
-        }
-        model.addLessOrEqual(work.build(), -late);
-        for (Job j : night.tasks()) {
-            LinearExpr over = LinearExpr.newBuilder().add(start(j.id())).addTerm(end, -1).build();
-            if (j.running() == null) {
-                model.addLessOrEqual(over, -j.minutes()).onlyEnforceIf(there(j));
-            } else {
-                model.addLessOrEqual(over, -j.minutes());
+            List<IntVar> own = breaks.getOrDefault(p.id(), List.of());
+            for (int i = 0; i < own.size(); i++) {
+                Break b = p.breaks().get(i);
+                if (Earliest.counts(night, b)) {
+                    model.addLessOrEqual(
+                            LinearExpr.newBuilder().add(own.get(i)).addTerm(end, -1).build(),
+                            -b.minutes());
+                }
             }
         }
+        night.tasks().forEach(j -> endsBy(j, end));
         return end;
     }
 
@@ -435,9 +438,10 @@ final class Model {
         return other ? Math.max(2, most) : most;
     }
 
-    private IntVar load() {
-        int all = night.tasks().stream().mapToInt(Job::minutes).sum();
-        IntVar most = model.newIntVar(0, Math.max(1, all), "load");
+    private LinearExpr load() {
+        int all = night.tasks().stream().mapToInt(j -> j.minutes() * j.people()).sum();
+        int quarter = Measured.QUARTER;
+        IntVar most = model.newIntVar(0, all / quarter + 1, "load");
         // Nobody has least where all have the same.
         LinearExprBuilder even = LinearExpr.newBuilder();
         for (Job j : night.tasks()) {
@@ -445,7 +449,7 @@ final class Model {
                 even.addTerm(there(j), (long) j.minutes() * j.people());
             }
         }
-        even.addTerm(most, -night.people().size());
+        even.addTerm(most, -(long) quarter * night.people().size());
         model.addLessOrEqual(even.build(), 0);
         for (Person p : night.people()) {
             LinearExprBuilder own = LinearExpr.newBuilder();
@@ -455,22 +459,18 @@ final class Model {
                     own.addTerm(b, j.minutes());
                 }
             }
-            own.addTerm(most, -1);
+            own.addTerm(most, -quarter);
             model.addLessOrEqual(own.build(), 0);
         }
-        return most;
+        return LinearExpr.term(most, quarter);
     }
 
-    /** The beginning of a task, or nothing where it is left out. */
-    private LinearArgument whenThere(Job j) {
-        if (j.running() != null) {
-            return start(j.id());
+    private void endsBy(Job j, IntVar end) {
+        LinearExpr over = LinearExpr.newBuilder().add(start(j.id())).addTerm(end, -1).build();
+        Constraint c = model.addLessOrEqual(over, -j.minutes());
+        if (j.running() == null) {
+            c.onlyEnforceIf(there(j));
         }
-        IntVar when = model.newIntVar(0, night.until(), "when " + j.id());
-        model.addGreaterOrEqual(
-                        LinearExpr.newBuilder().add(when).addTerm(start(j.id()), -1).build(), 0)
-                .onlyEnforceIf(there(j));
-        return when;
     }
 
     void minimize(LinearExpr goal) {
@@ -480,6 +480,33 @@ final class Model {
     /** What was reached on a level is kept on all that follow. */
     void noWorse(LinearExpr goal, long value) {
         model.addLessOrEqual(goal, value);
+    }
+
+    /**
+     * Whoever does a task in a plan does it; when it is done stays open.
+     *
+     * @param but groups in which who does what is open as well
+     */
+    void keepPeople(Plan plan, Set<String> but) {
+        Map<String, Placed> placed = plan.byId();
+        for (Job j : night.tasks()) {
+            Placed p = placed.get(j.id());
+            boolean open = but.contains(j.group());
+            does.getOrDefault(j.id(), Map.of())
+                    .forEach(
+                            (person, b) -> {
+                                boolean here = p != null && p.people().contains(person);
+                                between(b, open || !here ? 0 : 1, open || here ? 1 : 0);
+                            });
+        }
+    }
+
+    private void between(BoolVar b, long least, long most) {
+        model.getBuilder()
+                .getVariablesBuilder(b.getIndex())
+                .clearDomain()
+                .addDomain(least)
+                .addDomain(most);
     }
 
     // --- there and back -------------------------------------------------------------------------

@@ -1,0 +1,104 @@
+package orthopur.night;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import orthopur.night.Night.Break;
+import orthopur.night.Night.Job;
+import orthopur.night.Night.Person;
+import orthopur.night.Night.Running;
+import orthopur.night.Night.Span;
+
+/** No plan ends before it; what it says is exact where anybody can do anything. */
+class EarliestTest {
+    private static final Break REST = new Break(150, 330, 30);
+
+    private static Person person(String id, int from, Break... breaks) {
+        return new Person(
+                id, id, List.of(new Span(from, 480)), List.of(breaks), null, true, Set.of());
+    }
+
+    private static Job work(String id, int minutes, int earliest) {
+        return new Job(
+                id,
+                id,
+                id,
+                minutes,
+                true,
+                1,
+                List.of(),
+                null,
+                List.of(),
+                earliest,
+                null,
+                0,
+                false,
+                null,
+                false,
+                null,
+                List.of(),
+                List.of(),
+                null,
+                null);
+    }
+
+    private static Night night(List<Person> people, Job... jobs) {
+        return new Night(480, people, List.of(), null, List.of(jobs));
+    }
+
+    private static Job[] works(int many, int minutes) {
+        List<Job> all = new ArrayList<>();
+        for (int i = 0; i < many; i++) {
+            all.add(work("w" + i, minutes, 0));
+        }
+        return all.toArray(new Job[0]);
+    }
+
+    @Test
+    void workIsSpreadOverEverybodyFromWhenTheyAreHere() {
+        assertEquals(120, Earliest.end(night(List.of(person("a", 0)), works(4, 30))));
+        assertEquals(
+                60, Earliest.end(night(List.of(person("a", 0), person("b", 0)), works(4, 30))));
+        // Whoever comes an hour late has two hours and a half of the work of five.
+        assertEquals(
+                180, Earliest.end(night(List.of(person("a", 0), person("b", 60)), works(10, 30))));
+        // Whoever comes when all is done has none of it.
+        assertEquals(
+                120, Earliest.end(night(List.of(person("a", 0), person("b", 400)), works(4, 30))));
+    }
+
+    @Test
+    void aBreakCountsWhereTheWorkGoesOnBeyondTheBeginningOfItsTime() {
+        Night longer = night(List.of(person("a", 0, REST)), works(6, 30));
+        assertTrue(Earliest.counts(longer, REST));
+        assertEquals(210, Earliest.end(longer));
+        Night shorter = night(List.of(person("a", 0, REST)), works(4, 30));
+        assertFalse(Earliest.counts(shorter, REST));
+        assertEquals(120, Earliest.end(shorter));
+    }
+
+    @Test
+    void aBreakBeforeTheFirstWorkTakesNothingOfIt() {
+        assertEquals(
+                300, Earliest.end(night(List.of(person("a", 0, REST)), work("late", 100, 200))));
+    }
+
+    @Test
+    void whoeverIsInTheMiddleOfSomethingDoesNothingElse() {
+        Job begun = work("begun", 90, 0).begun(new Running(0, List.of("a")));
+        assertEquals(
+                120, Earliest.end(night(List.of(person("a", 0)), begun, work("next", 30, 0))));
+    }
+
+    @Test
+    void workThatDoesNotFitEndsWithTheNight() {
+        assertEquals(480, Earliest.end(night(List.of(person("a", 0)), works(20, 30))));
+        assertEquals(480, Earliest.end(night(List.of(), works(1, 30))));
+        assertEquals(0, Earliest.end(night(List.of(person("a", 0, REST)))));
+    }
+}
