@@ -45,7 +45,22 @@ export function Ready({ night, blocks, at }: Props) {
                           -(slack ?? 0),
                           at(c.wanted),
                         )}
+                    {c.latest !== undefined && c.latest !== null && (
+                      <>
+                        {"; "}
+                        {say("tonight.ready.latest", "begin by {0} at the latest", at(c.latest))}
+                      </>
+                    )}
                   </small>
+                  {!c.fitsAgain && (
+                    <small>
+                      {say(
+                        "tonight.ready.no-second",
+                        "no time to clean it again should a swab fail: that takes {0} min",
+                        c.again,
+                      )}
+                    </small>
+                  )}
                 </>
               )}
             </li>

@@ -25,8 +25,8 @@ const NIGHT = {
     { id: "sl1/release", name: "Release", group: "sl1-daily", minutes: 6, hands: true, hotLitres: 0 },
   ],
   cleans: [
-    { procedure: "sl1-daily", title: "Slicer", machine: "QK-SL1", wanted: 480 },
-    { procedure: "ov1-weekly", title: "Oven", machine: "QK-OV1", wanted: 480 },
+    { procedure: "sl1-daily", title: "Slicer", machine: "QK-SL1", wanted: 480, latest: 380, again: 500 },
+    { procedure: "ov1-weekly", title: "Oven", machine: "QK-OV1", wanted: 480, again: 60 },
   ],
   said: [
     { what: "late", subject: "3", minute: 60, who: "Ilse Varga", why: null, holds: true },
@@ -133,6 +133,8 @@ describe("tonight", () => {
     tonight();
     const ready = await screen.findByRole("region", { name: "Ready and wanted" });
     expect(within(ready).getByText(/ready at 23:06/)).toBeDefined();
+    expect(within(ready).getByText(/begin by 03:20 at the latest/)).toBeDefined();
+    expect(within(ready).getByText(/no time to clean it again.*500 min/)).toBeDefined();
     expect(within(ready).getByText(/stands out of use/)).toBeDefined();
     expect(within(ready).getByText(/It takes 500 minutes.*Production starts 20 minutes later/)).toBeDefined();
     expect(

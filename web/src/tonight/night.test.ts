@@ -26,10 +26,12 @@ const NIGHT = {
     { id: "b/1", name: "Cool down: heat", group: "b" },
   ],
   cleans: [
-    { procedure: "a", machine: "QK-SL1", wanted: 480 },
-    { procedure: "b", machine: "QK-OV1", wanted: 100 },
-    { procedure: "c", machine: "QK-FL1", wanted: 480 },
+    { procedure: "a", machine: "QK-SL1", wanted: 480, again: 60 },
+    { procedure: "b", machine: "QK-OV1", wanted: 100, again: 120 },
+    { procedure: "c", machine: "QK-FL1", wanted: 480, again: 30 },
   ],
+  from: 0,
+  now: 0,
   plan: {
     tasks: [
       task("a/1", ["2"], null, 0, 20),
@@ -86,5 +88,17 @@ describe("the night as it is drawn", () => {
     ]);
     expect(ready[0].left?.must).toBe(true);
     expect(ready[1].wanted - (ready[1].ready ?? 0)).toBe(-20);
+  });
+
+  it("knows whether there is time for a second clean, from when it is ready or from now", () => {
+    const again = (now: number) =>
+      readyOf({ ...NIGHT, now: now * 60_000 }, blocks).map((r) => [r.machine, r.fitsAgain]);
+    expect(again(0)).toEqual([
+      ["QK-FL1", false],
+      ["QK-OV1", false],
+      ["QK-SL1", true],
+    ]);
+    expect(again(420)).toContainEqual(["QK-SL1", true]);
+    expect(again(421)).toContainEqual(["QK-SL1", false]);
   });
 });

@@ -109,12 +109,16 @@ export function waitsOf(blocks: Block[]): Map<string, string> {
 
 /** When each machine is ready, the latest first. */
 export function readyOf(night: Night, blocks: Block[]) {
+  const now = Math.floor((night.now - night.from) / 60_000);
   return night.cleans
     .map((c) => {
       const own = blocks.filter((b) => b.machine === c.machine);
+      const ready = own.length === 0 ? undefined : Math.max(...own.map((b) => b.to));
       return {
         ...c,
-        ready: own.length === 0 ? undefined : Math.max(...own.map((b) => b.to)),
+        ready,
+        // Should a swab fail: from when it is ready, or from now, once it is.
+        fitsAgain: ready !== undefined && Math.max(ready, now) + c.again <= c.wanted,
         over: own.length > 0 && own.every((b) => b.over),
         left: night.plan.unplaced.find((u) => u.id === c.procedure),
       };

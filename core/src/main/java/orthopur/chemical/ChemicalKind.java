@@ -49,6 +49,11 @@ public enum ChemicalKind {
         return this == ACID || this == PAA || this == IODINE;
     }
 
+    /** Whether it goes into the air when it is hot, as what it sanitizes with is volatile. */
+    public boolean fumesWhenHot() {
+        return this == CHLORINE || this == IODINE || this == PAA;
+    }
+
     public boolean lubricates() {
         return role == Role.LUBRICANT;
     }

@@ -185,6 +185,16 @@ public final class CleanJobs {
         };
     }
 
+    /**
+     * What stands in a vessel: the chemical, and what the machine's products leave in it. What comes
+     * from a machine with another allergen goes into a vessel that was emptied and cleaned between.
+     */
+    private String contentOf(Solution s) {
+        Set<String> allergens = new TreeSet<>(sheet.allergens());
+        String chemical = s.chemical() == null ? "water" : s.chemical();
+        return allergens.isEmpty() ? chemical : chemical + ", " + String.join(", ", allergens);
+    }
+
     /** Something begins to run: the stretch ends, and what comes next waits for it or not. */
     private void run(Step s, int lasts) {
         Action a = s.action();
@@ -193,7 +203,7 @@ public final class CleanJobs {
         if (solution != null) {
             place(solution, held);
         }
-        String content = solution == null ? null : solution.chemical();
+        String content = solution == null ? null : contentOf(solution);
         List<After> before = close();
         String id = wish(jobs.size(), a.name());
         jobs.add(job(id, named(a), lasts, 0, held, content, before, 0, null));

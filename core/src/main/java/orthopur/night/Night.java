@@ -145,7 +145,12 @@ public record Night(
 
         /** The same, not before a minute. */
         public Job notBefore(int minute) {
-            return changed(minutes, after, Math.max(earliest, minute), apart, by, running);
+            return from(Math.max(earliest, minute));
+        }
+
+        /** The same, from a minute on, whatever was said of it before. */
+        Job from(int minute) {
+            return changed(minutes, after, minute, apart, by, running);
         }
 
         /** The same, after other tasks. */

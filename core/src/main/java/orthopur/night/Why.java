@@ -1,12 +1,10 @@
 package orthopur.night;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
-import orthopur.night.Night.After;
 import orthopur.night.Night.Job;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Span;
@@ -59,38 +57,20 @@ final class Why {
                         Math.round(night.heater().litres()));
             }
         }
-        int longest = longest(group, night.until());
-        if (longest > night.until()) {
-            return longest > 100 * night.until()
-                    ? Text.of("night.circle", "its tasks wait for each other in a circle")
-                    : Text.of(
-                            "night.longer",
-                            "it takes {0} minutes from end to end; the night has {1}",
-                            longest,
-                            night.until());
+        OptionalInt end = Chain.end(group);
+        if (end.isEmpty()) {
+            return Text.of("night.circle", "its tasks wait for each other in a circle");
+        }
+        if (end.getAsInt() > night.until()) {
+            return Text.of(
+                    "night.longer",
+                    "it takes {0} minutes from end to end; the night has {1}",
+                    end.getAsInt(),
+                    night.until());
         }
         return Text.of(
                 "night.no-time",
                 "there is no time for it with the people and places of this night");
-    }
-
-    /** Minutes from the first beginning to the last end, with nobody waiting for anybody. */
-    private static int longest(List<Job> group, int night) {
-        Map<String, Integer> end = new HashMap<>();
-        for (int round = 0; round <= group.size(); round++) {
-            for (Job j : group) {
-                int from = j.earliest();
-                for (After a : j.after()) {
-                    from = Math.max(from, end.getOrDefault(a.task(), 0) + a.lag());
-                }
-                int was = end.getOrDefault(j.id(), 0);
-                end.put(j.id(), from + j.minutes());
-                if (round == group.size() && from + j.minutes() > was) {
-                    return 101 * night;
-                }
-            }
-        }
-        return end.values().stream().mapToInt(e -> e).max().orElse(0);
     }
 
     /** What would make it fit, by trying: somebody more, the later the better, or more time. */

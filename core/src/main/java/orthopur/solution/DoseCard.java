@@ -100,13 +100,21 @@ public record DoseCard(
                                 highest.shown()));
             } else if (job.chemical().kind().sanitizes()
                     && job.at().compareTo(book.temperature("touch.limit")) > 0) {
+                String most = book.temperature("touch.limit").shown();
                 problems.add(
-                        Text.of(
-                                "mix.hotter-than-hands",
-                                "{0} scalds, and {1} gives off fumes: mix it at {2} or below.",
-                                job.at().shown(),
-                                job.chemical().name(),
-                                book.temperature("touch.limit").shown()));
+                        job.chemical().kind().fumesWhenHot()
+                                ? Text.of(
+                                        "mix.hotter-than-hands",
+                                        "{0} scalds, and {1} gives off fumes: mix it at {2} or below.",
+                                        job.at().shown(),
+                                        job.chemical().name(),
+                                        most)
+                                : Text.of(
+                                        "mix.scalds",
+                                        "{0} scalds, and hands go into {1}: mix it at {2} or below.",
+                                        job.at().shown(),
+                                        job.chemical().name(),
+                                        most));
             }
         }
 

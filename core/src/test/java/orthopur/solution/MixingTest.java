@@ -11,6 +11,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import orthopur.chemical.Chemical;
+import orthopur.chemical.ChemicalKind;
 import orthopur.instrument.Instrument;
 import orthopur.instrument.Measures;
 import orthopur.mixing.Interval;
@@ -41,8 +43,13 @@ class MixingTest {
                     null);
 
     private static Job job(double litres, double brim, double celsius, Instrument by) {
+        return of(Bench.CHLORINE, litres, brim, celsius, by);
+    }
+
+    private static Job of(
+            Chemical what, double litres, double brim, double celsius, Instrument by) {
         return new Job(
-                Bench.CHLORINE,
+                what,
                 new Volume(litres),
                 new Volume(brim),
                 new Temperature(celsius),
@@ -139,6 +146,10 @@ class MixingTest {
     void aSanitizerIsNotMixedHotterThanHandsBear() {
         assertEquals(List.of(), problems(job(40, 60, 49, PROBE)));
         assertEquals(List.of("mix.hotter-than-hands"), problems(job(40, 60, 50, PROBE)));
+        Chemical quat = Bench.CHLORINE.withKind(ChemicalKind.QUAT);
+        assertTrue(
+                problems(of(quat, 40, 60, 50, PROBE)).contains("mix.scalds"),
+                "it gives off no fumes, and scalds all the same");
     }
 
     @Test

@@ -1,7 +1,6 @@
 package orthopur.rules.chemistry;
 
 import java.util.List;
-import java.util.Set;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.procedure.Solution;
@@ -19,9 +18,6 @@ import orthopur.text.Text;
  * evaporating active matter goes into the air when it is hot.
  */
 public final class SolutionFumes extends BookRule {
-    private static final Set<ChemicalKind> VOLATILE =
-            Set.of(ChemicalKind.CHLORINE, ChemicalKind.IODINE, ChemicalKind.PAA);
-
     public SolutionFumes() {
         super(
                 RuleId.S4,
@@ -34,7 +30,7 @@ public final class SolutionFumes extends BookRule {
     public void look(Moment m, Findings out) {
         Solution liquid = m.action().solution();
         Chemical c = m.context().chemical(m.action().chemical());
-        if (liquid == null || c == null || !VOLATILE.contains(c.kind())) {
+        if (liquid == null || c == null || !c.kind().fumesWhenHot()) {
             return;
         }
         List<String> ids = m.surfaceIds(m.exposed());

@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import orthopur.due.Due;
@@ -292,31 +293,33 @@ class NightOnSite {
             List<CleanJobs.Part> parts = asPlanned(p);
             Map<String, Durations.Usual> u = usual(p, parts, last.getOrDefault(id, ""));
             usual.putAll(u);
-            all.add(
-                    new SiteNight.Clean(
-                            p.procedure(),
-                            p.sheet(),
-                            true,
-                            premises.now().site().habits().secondPerson(p.procedure().kind()),
-                            OldEnough.concerns(p.sheet()),
-                            Durations.pace(parts, u)));
+            all.add(clean(p, Durations.pace(parts, u)));
         }
         return all;
     }
 
     /** The tasks of a clean as its procedure plans them, whenever it is done. */
     List<CleanJobs.Part> asPlanned(Procedures.Approved p) {
-        Premises.Now site = premises.now();
-        return CleanJobs.of(
+        return whole(clean(p, Step::minutes));
+    }
+
+    private SiteNight.Clean clean(Procedures.Approved p, ToDoubleFunction<Step> pace) {
+        return new SiteNight.Clean(
                 p.procedure(),
                 p.sheet(),
-                new CleanJobs.Wish(
-                        0,
-                        null,
-                        true,
-                        site.site().habits().secondPerson(p.procedure().kind()),
-                        OldEnough.concerns(p.sheet()),
-                        Step::minutes),
+                true,
+                premises.now().site().habits().secondPerson(p.procedure().kind()),
+                OldEnough.concerns(p.sheet()),
+                pace);
+    }
+
+    /** All tasks of a clean, whatever is done of it, whenever it is begun. */
+    List<CleanJobs.Part> whole(SiteNight.Clean c) {
+        Premises.Now site = premises.now();
+        return CleanJobs.of(
+                c.procedure(),
+                c.sheet(),
+                new CleanJobs.Wish(0, null, true, c.secondPerson(), c.adults(), c.pace()),
                 new CleanJobs.Premises(
                         site.site().vessels() == null ? List.of() : site.site().vessels(),
                         TANK_CELSIUS,

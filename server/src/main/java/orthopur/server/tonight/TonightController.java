@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -19,11 +20,14 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.formats.NightFormat;
 import orthopur.formats.NightFormat.PlanDocument;
 import orthopur.formats.TextDocument;
+import orthopur.night.Chain;
+import orthopur.night.CleanJobs;
 import orthopur.night.Dragged;
 import orthopur.night.Durations;
 import orthopur.night.Greedy;
 import orthopur.night.InForce;
 import orthopur.night.Moves;
+import orthopur.night.Night;
 import orthopur.night.Plan;
 import orthopur.night.SiteNight;
 import orthopur.procedure.Solution;
@@ -93,8 +97,17 @@ class TonightController {
      * A clean of the night.
      *
      * @param wanted minute at which production wants the machine
+     * @param latest minute at which it has to be begun to be over by then; absent once it is begun
+     * @param again minutes that the whole of it takes where nobody waits for anybody: what a failed
+     *     swab would cost
      */
-    record NightClean(String procedure, String title, String machine, int wanted) {}
+    record NightClean(
+            String procedure,
+            String title,
+            String machine,
+            int wanted,
+            @Nullable Integer latest,
+            int again) {}
 
     /**
      * Something that was said about the night.
@@ -245,13 +258,7 @@ class TonightController {
                                                 on.usual().get(t.id())))
                         .toList(),
                 on.cleans().stream()
-                        .map(
-                                c ->
-                                        new NightClean(
-                                                c.procedure().id(),
-                                                c.procedure().title(),
-                                                c.sheet().code(),
-                                                wanted(on, c)))
+                        .map(c -> clean(on, c))
                         .toList(),
                 on.said().stream()
                         .map(
@@ -274,6 +281,25 @@ class TonightController {
 
     private static String small(Enum<?> e) {
         return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private NightClean clean(NightOnSite.OnSite on, SiteNight.Clean c) {
+        List<Night.Job> left =
+                on.night().tasks().stream()
+                        .filter(t -> t.group().equals(c.procedure().id()))
+                        .toList();
+        OptionalInt latest = Chain.latest(left);
+        boolean begun =
+                on.standing().done().stream().anyMatch(d -> d.group().equals(c.procedure().id()))
+                        || left.stream().anyMatch(t -> t.running() != null);
+        return new NightClean(
+                c.procedure().id(),
+                c.procedure().title(),
+                c.sheet().code(),
+                wanted(on, c),
+                begun || latest.isEmpty() ? null : latest.getAsInt(),
+                Chain.minutes(nights.whole(c).stream().map(CleanJobs.Part::job).toList())
+                        .orElse(on.when().minutes()));
     }
 
     private static int wanted(NightOnSite.OnSite on, SiteNight.Clean c) {
