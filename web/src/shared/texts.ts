@@ -148,10 +148,13 @@ export function piece(text: CoreText): string {
 /** As a sentence of its own. */
 export const sentence = (text: CoreText): string => UPPER(piece(text));
 
+/** One after the other, with "and" before the last. */
+export const listed = (all: string[]): string =>
+  new Intl.ListFormat(spoken(), { type: "conjunction" }).format(all);
+
 function part(arg: unknown): string | number {
   if (Array.isArray(arg)) {
-    const all = arg.map((a) => String(part(a)));
-    return new Intl.ListFormat(spoken(), { type: "conjunction" }).format(all);
+    return listed(arg.map((a) => String(part(a))));
   }
   if (typeof arg === "object" && arg !== null) {
     return piece(arg as CoreText);

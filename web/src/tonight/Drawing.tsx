@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { say } from "../shared/say";
 import { told, toldTask } from "../shared/texts";
-import { type Block, type Held, type Lane, lanesOf, type Night, waitsOf } from "./night";
+import { type Block, type Held, type Lane, lanesOf, type Night, namesOf, waitsOf } from "./night";
 
 type Props = {
   night: Night;
@@ -20,6 +20,9 @@ type Props = {
 const SNAP = 5;
 
 const MINUTE = 1.75;
+
+/** The height of a name. */
+const NAME = 14;
 const TOP = 34;
 const AXIS = 52;
 const TANK = 74;
@@ -46,6 +49,7 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
   }, []);
   const lanes = lanesOf(night, all);
   const waits = waitsOf(all);
+  const names = namesOf(all.filter(named), waits, NAME / MINUTE);
   const lane = new Map<string, Place>();
   const shares = lanes.reduce((sum, l) => sum + share(l, all), 0);
   let right = AXIS;
@@ -154,7 +158,14 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
         {blocks
           .filter((b) => !b.hands)
           .map((b) => (
-            <Wait key={b.id} block={b} place={at0(waits.get(b.id) ?? "")} y={y} from={giver(b, all, lane)} />
+            <Wait
+              key={b.id}
+              block={b}
+              place={at0(waits.get(b.id) ?? "")}
+              y={y}
+              name={names.get(b.id)}
+              from={giver(b, all, lane)}
+            />
           ))}
         {blocks
           .filter((b) => b.hands)
@@ -303,11 +314,15 @@ type WaitProps = {
   block: Block;
   place: Place;
   y: (minute: number) => number;
+  /** Where its name stands; none where it is too short for one. */
+  name: number | undefined;
   from: { x: number; to: number } | undefined;
 };
 
+const named = (b: Block) => (b.to - b.from) * MINUTE >= 16;
+
 /** What runs by itself: a dotted line in its place, hung on a thread from whoever put it there. */
-function Wait({ block: b, place, y, from }: WaitProps) {
+function Wait({ block: b, place, y, name, from }: WaitProps) {
   const middle = place.x + place.wide / 2;
   return (
     <g className={`night-wait ${b.critical ? "critical" : ""} ${b.over ? "over" : ""}`}>
@@ -322,8 +337,8 @@ function Wait({ block: b, place, y, from }: WaitProps) {
       )}
       <path d={`M${middle} ${y(b.from)}V${y(b.to)}`} className="dots" />
       <path d={`M${middle - 5} ${y(b.to)}h10`} className="ends" />
-      {(b.to - b.from) * MINUTE >= 16 && (
-        <text x={middle + 8} y={(y(b.from) + y(b.to)) / 2 + 5}>
+      {name !== undefined && (
+        <text x={middle + 8} y={y(name) + 5}>
           {short(b.machine)}
         </text>
       )}

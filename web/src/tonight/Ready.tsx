@@ -1,5 +1,5 @@
 import { say } from "../shared/say";
-import { sentence } from "../shared/texts";
+import { listed, sentence } from "../shared/texts";
 import { type Block, type Night, readyOf } from "./night";
 
 type Props = { night: Night; blocks: Block[]; at: (minute: number) => string };
@@ -13,6 +13,7 @@ export function Ready({ night, blocks, at }: Props) {
       {all.length === 0 && (
         <p className="quiet">{say("tonight.ready.none", "No machine is cleaned this night.")}</p>
       )}
+      <Reserve all={all.filter((c) => c.ready !== undefined)} />
       <ul className="ready">
         {all.map((c) => {
           const slack = c.ready === undefined ? undefined : c.wanted - c.ready;
@@ -52,15 +53,6 @@ export function Ready({ night, blocks, at }: Props) {
                       </>
                     )}
                   </small>
-                  {!c.fitsAgain && (
-                    <small>
-                      {say(
-                        "tonight.ready.no-second",
-                        "no time to clean it again should a swab fail: that takes {0} min",
-                        c.again,
-                      )}
-                    </small>
-                  )}
                 </>
               )}
             </li>
@@ -70,3 +62,34 @@ export function Ready({ night, blocks, at }: Props) {
     </section>
   );
 }
+
+/** Should a swab fail: where there is time to clean again, said by whichever list is shorter. */
+function Reserve({ all }: { all: ReturnType<typeof readyOf> }) {
+  const fits = all.filter((c) => c.fitsAgain);
+  const not = all.filter((c) => !c.fitsAgain);
+  if (all.length === 0) {
+    return null;
+  }
+  return (
+    <p className="reserve">
+      {fits.length === 0
+        ? say("tonight.reserve.none", "Should a swab fail, there is no time to clean any machine again.")
+        : not.length === 0
+          ? say("tonight.reserve.all", "Should a swab fail, there is time to clean any machine again.")
+          : fits.length <= not.length
+            ? say(
+                "tonight.reserve.only",
+                "Should a swab fail, there is time to clean again only at {0}.",
+                codes(fits),
+              )
+            : say(
+                "tonight.reserve.not",
+                "Should a swab fail, there is no time to clean {0} again.",
+                codes(not),
+              )}
+    </p>
+  );
+}
+
+const codes = (some: { machine: string; again: number }[]) =>
+  listed(some.map((c) => say("tonight.reserve.takes", "{0} ({1} min)", c.machine, c.again)));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { blocksOf, lanesOf, type Night, readyOf, waitsOf } from "./night";
+import { blocksOf, lanesOf, type Night, namesOf, readyOf, waitsOf } from "./night";
 
 const task = (id: string, people: string[], place: string | null, from: number, to: number) => ({
   id,
@@ -77,6 +77,12 @@ describe("the night as it is drawn", () => {
     const lanes = waitsOf([wait("QK-A1", 0, 60), wait("QK-B1", 60, 90), wait("QK-C1", 74, 80)]);
     expect(lanes.get("QK-C1/74")).toBe(lanes.get("QK-A1/0"));
     expect(lanes.get("QK-B1/60")).not.toBe(lanes.get("QK-A1/0"));
+  });
+
+  it("names what lies in one place one below the other", () => {
+    const soak = (id: string, from: number) => ({ ...blocks[1], id, from, to: from + 10 });
+    const all = [soak("x", 0), soak("y", 2), soak("z", 40)];
+    expect([...namesOf(all, waitsOf(all), 8).values()]).toEqual([5, 13, 45]);
   });
 
   it("says what is ready when, what is not planned first", () => {

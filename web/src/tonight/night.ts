@@ -107,6 +107,20 @@ export function waitsOf(blocks: Block[]): Map<string, string> {
   return lane;
 }
 
+/** The minute at which each thing that runs by itself is named: in its middle, below the name before it. */
+export function namesOf(blocks: Block[], lane: Map<string, string>, apart: number): Map<string, number> {
+  const last = new Map<string, number>();
+  const names = new Map<string, number>();
+  const middle = (b: Block) => (b.from + b.to) / 2;
+  for (const b of blocks.filter((x) => !x.hands).sort((p, q) => middle(p) - middle(q))) {
+    const at = lane.get(b.id) ?? "";
+    const minute = Math.max(middle(b), (last.get(at) ?? Number.NEGATIVE_INFINITY) + apart);
+    last.set(at, minute);
+    names.set(b.id, minute);
+  }
+  return names;
+}
+
 /** When each machine is ready, the latest first. */
 export function readyOf(night: Night, blocks: Block[]) {
   const now = Math.floor((night.now - night.from) / 60_000);
