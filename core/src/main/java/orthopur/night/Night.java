@@ -158,6 +158,13 @@ public record Night(
             return changed(minutes, others, earliest, apart, by, running);
         }
 
+        /** The same, after one more. */
+        public Job alsoAfter(After another) {
+            List<After> all = new ArrayList<>(after);
+            all.add(another);
+            return after(all);
+        }
+
         /** The same, not during other tasks either. */
         public Job alsoApartFrom(List<String> others) {
             List<String> all = new ArrayList<>(apart);
@@ -216,8 +223,20 @@ public record Night(
      *
      * @param lag minutes between its end and the beginning, from 0
      * @param most minutes between them at most; null without end
+     * @param ifThere whether it waits only where the other is done in this night at all; what
+     *     belongs to the same clean always is
      */
-    public record After(String task, int lag, @Nullable Integer most) {}
+    public record After(String task, int lag, @Nullable Integer most, boolean ifThere) {
+        /** What cannot be done without the other. */
+        public After(String task, int lag, @Nullable Integer most) {
+            this(task, lag, most, false);
+        }
+
+        /** Not before the other, where that is done. */
+        public static After ifThere(String task) {
+            return new After(task, 0, null, true);
+        }
+    }
 
     /** Work that has begun. */
     public record Running(int from, List<String> people) {

@@ -134,6 +134,9 @@ public final class PlanCheck {
 
     private void after(Placed p, After a) {
         Placed before = placed.get(a.task());
+        if (before == null && a.ifThere()) {
+            return;
+        }
         if (before == null) {
             fault(
                     "plan.missing-before",

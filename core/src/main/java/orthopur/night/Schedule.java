@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
@@ -37,6 +39,7 @@ final class Schedule {
     private final List<Rest> rests = new ArrayList<>();
     private final Map<String, Placed> placed = new LinkedHashMap<>();
     private final Map<String, List<Job>> apart = new HashMap<>();
+    private final Set<String> leftOut = new HashSet<>();
 
     /**
      * @param groups,jobs of the night, made once where many orders are tried
@@ -121,10 +124,12 @@ final class Schedule {
         }
     }
 
-    /** Whether all that it comes after stands. */
+    /** Whether all that it comes after stands, or is not done at all where that will do. */
     boolean ready(Job j) {
         for (After a : j.after()) {
-            if (!placed.containsKey(a.task())) {
+            Job before = jobs.get(a.task());
+            boolean never = before == null || leftOut.contains(before.group());
+            if (!placed.containsKey(a.task()) && !(a.ifThere() && never)) {
                 return false;
             }
         }
@@ -140,7 +145,11 @@ final class Schedule {
         int t = j.earliest();
         int last = night.until() - j.minutes();
         for (After a : j.after()) {
-            Placed before = Objects.requireNonNull(placed.get(a.task()));
+            Placed before = placed.get(a.task());
+            if (before == null && a.ifThere()) {
+                continue;
+            }
+            Objects.requireNonNull(before);
             t = Math.max(t, before.to() + a.lag());
             if (a.most() != null) {
                 last = Math.min(last, before.to() + a.most());
@@ -163,9 +172,10 @@ final class Schedule {
         return false;
     }
 
-    /** Takes back what stands of a group, but not what has begun. */
+    /** Leaves a group out: takes back what stands of it, but not what has begun. */
     void takeBack(List<Job> group) {
         for (Job j : group) {
+            leftOut.add(j.group());
             Placed p = j.running() == null ? placed.remove(j.id()) : null;
             if (p != null) {
                 for (String who : p.people()) {

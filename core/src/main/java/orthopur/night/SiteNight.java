@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
@@ -32,6 +33,9 @@ import orthopur.procedure.Step;
 public final class SiteNight {
     /** Half an hour in the middle of the night. */
     private static final int BREAK = 30;
+
+    /** The zone of what is near food no more: the room. */
+    private static final int ROOM = 3;
 
     private final Evening evening;
     private final List<Job> jobs = new ArrayList<>();
@@ -276,6 +280,7 @@ public final class SiteNight {
                                     : j.notBefore(cold.minute()));
         }
         neighbors(planned);
+        floorsFirst(planned);
         List<Person> people = people();
         handedOver(people);
         List<Said> notKept = put(people);
@@ -492,6 +497,62 @@ public final class SiteNight {
             }
         }
         return all;
+    }
+
+    /**
+     * Floors, walls and drains come before sanitizing: what the broom and the water throw up lies
+     * on whatever was sanitized before. An area that no machine stands in is the whole site.
+     */
+    private void floorsFirst(Map<String, List<Part>> planned) {
+        Set<String> rooms = new HashSet<>();
+        evening.cleans().stream()
+                .filter(c -> !area(c.sheet()))
+                .forEach(c -> rooms.add(c.sheet().room()));
+        for (Clean floors : evening.cleans()) {
+            String room = floors.sheet().room();
+            String last = area(floors.sheet()) ? lastThatSoils(floors, planned) : null;
+            for (Clean c : last == null ? List.<Clean>of() : evening.cleans()) {
+                boolean there = !rooms.contains(room) || room.equals(c.sheet().room());
+                if (there && !area(c.sheet())) {
+                    firstOpen(fromSanitizing(c, planned.getOrDefault(c.procedure().id(), List.of())))
+                            .ifPresent(i -> jobs.set(i, jobs.get(i).alsoAfter(After.ifThere(last))));
+                }
+            }
+        }
+    }
+
+    /** Whether nothing of it touches food or what does: floors, walls, drains. */
+    private static boolean area(MachineSheet sheet) {
+        return sheet.parts().stream()
+                .flatMap(p -> p.surfaces().stream())
+                .allMatch(s -> s.zone() >= ROOM);
+    }
+
+    private @Nullable String lastThatSoils(Clean floors, Map<String, List<Part>> planned) {
+        Map<String, Step> steps = byId(floors.procedure());
+        String last = null;
+        for (Part p : planned.getOrDefault(floors.procedure().id(), List.of())) {
+            boolean soils =
+                    p.steps().stream()
+                            .map(steps::get)
+                            .filter(Objects::nonNull)
+                            .map(Step::action)
+                            .anyMatch(
+                                    a ->
+                                            a instanceof Action.DryClean
+                                                    || a instanceof Action.Wash
+                                                    || a instanceof Action.Rinse);
+            last = soils && open(p.job().id()) ? p.job().id() : last;
+        }
+        return last;
+    }
+
+    /** The first of some tasks that has not begun; nothing where one of them has. */
+    private OptionalInt firstOpen(List<String> tasks) {
+        int first = tasks.isEmpty() ? -1 : indexOf(tasks.getFirst());
+        return first < 0 || jobs.get(first).running() != null
+                ? OptionalInt.empty()
+                : OptionalInt.of(first);
     }
 
     private static Map<String, Step> byId(Procedure p) {

@@ -68,7 +68,11 @@ public final class NightFormat {
     private record HeaterFile(
             double litres, double kilowatts, double celsius, double mainsCelsius) {}
 
-    private record AfterFile(String task, @Nullable Integer lag, @Nullable Integer most) {}
+    private record AfterFile(
+            String task,
+            @Nullable Integer lag,
+            @Nullable Integer most,
+            @Nullable Boolean ifThere) {}
 
     private record RunningFile(int from, List<String> people) {}
 
@@ -211,7 +215,8 @@ public final class NightFormat {
                                         new After(
                                                 a.task(),
                                                 Objects.requireNonNullElse(a.lag(), 0),
-                                                a.most()))
+                                                a.most(),
+                                                Boolean.TRUE.equals(a.ifThere())))
                         .toList(),
                 Objects.requireNonNullElse(j.earliest(), 0),
                 j.wantedBy(),

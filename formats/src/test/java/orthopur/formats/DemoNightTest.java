@@ -19,7 +19,9 @@ import orthopur.night.CleanJobs;
 import orthopur.night.Dragged;
 import orthopur.night.Greedy;
 import orthopur.night.InForce;
+import orthopur.night.Measured;
 import orthopur.night.Night;
+import orthopur.night.Night.After;
 import orthopur.night.Night.Job;
 import orthopur.night.Plan;
 import orthopur.night.PlanCheck;
@@ -37,6 +39,8 @@ class DemoNightTest {
     private static final CleanJobs.Premises PREMISES = new CleanJobs.Premises(VESSELS, 65, 12);
     private static final CleanJobs.Wish WISH =
             new CleanJobs.Wish(0, 480, true, true, false, Step::minutes);
+
+    private static final String AREAS = "qk-ar1-daily";
 
     private static final SiteNight.Member MAREN = member("maren", true, true, false);
     private static final SiteNight.Member TOBIAH = member("tobiah", true, true, false);
@@ -77,14 +81,30 @@ class DemoNightTest {
             List<Round> rounds,
             @Nullable Plan before,
             Said... said) {
+        return standing(
+                List.of(
+                        clean("qk-sl1-end-of-shift"),
+                        clean("qk-ov1-daily"),
+                        clean("qk-fl1-daily")),
+                now,
+                people,
+                rounds,
+                before,
+                said);
+    }
+
+    private static SiteNight.Standing standing(
+            List<SiteNight.Clean> cleans,
+            int now,
+            List<SiteNight.Member> people,
+            List<Round> rounds,
+            @Nullable Plan before,
+            Said... said) {
         return SiteNight.of(
                 new SiteNight.Evening(
                         480,
                         now,
-                        List.of(
-                                clean("qk-sl1-end-of-shift"),
-                                clean("qk-ov1-daily"),
-                                clean("qk-fl1-daily")),
+                        cleans,
                         people,
                         VESSELS,
                         new Night.Heater(400, 4.9),
@@ -166,6 +186,97 @@ class DemoNightTest {
         assertTrue(warm.after().getFirst().task().endsWith("/release"));
         assertTrue(oven.stream().anyMatch(j -> j.people() == 2));
         assertTrue(oven.stream().anyMatch(j -> j.people() == 1));
+    }
+
+    private static SiteNight.Clean untrained(String name) {
+        SiteNight.Clean c = clean(name);
+        return new SiteNight.Clean(
+                c.procedure(), c.sheet().withCode("QK-SL1"), true, true, false, c.pace());
+    }
+
+    /** What of a clean waits for the floors. */
+    private static List<Job> waits(Night night, String group) {
+        return night.groups().get(group).stream()
+                .filter(j -> j.after().stream().anyMatch(After::ifThere))
+                .toList();
+    }
+
+    @Test
+    void floorsAndDrainsComeBeforeWhateverIsSanitized() {
+        List<SiteNight.Member> people = List.of(MAREN, TOBIAH, RUVI);
+        List<SiteNight.Clean> cleans =
+                List.of(clean("qk-sl1-end-of-shift"), clean("qk-fl1-daily"), untrained(AREAS));
+        Night night = standing(cleans, 0, people, List.of(), null).night();
+        Plan plan = plan(night);
+        assertEquals(List.of(), plan.unplaced());
+        int floors =
+                plan.tasks().stream()
+                        .filter(t -> t.id().startsWith(AREAS) && !t.id().endsWith("/release"))
+                        .mapToInt(Plan.Placed::to)
+                        .max()
+                        .orElseThrow();
+        for (String machine : List.of("qk-sl1-end-of-shift", "qk-fl1-daily")) {
+            List<Job> wait = waits(night, machine);
+            assertEquals(1, wait.size(), machine);
+            assertTrue(plan.byId().get(wait.getFirst().id()).from() >= floors, machine);
+        }
+        // The broom before it: what is sanitized is moved to before the floors were swept.
+        Plan.Placed early = plan.byId().get(waits(night, "qk-fl1-daily").getFirst().id());
+        List<Plan.Placed> moved = new ArrayList<>(plan.tasks());
+        moved.replaceAll(
+                t ->
+                        t.id().equals(early.id())
+                                ? new Plan.Placed(
+                                        t.id(),
+                                        t.people(),
+                                        t.place(),
+                                        floors - 1,
+                                        floors - 1 + t.to() - t.from(),
+                                        t.hands())
+                                : t);
+        assertTrue(
+                PlanCheck.faults(night, Measured.bare(moved, plan.breaks(), List.of())).stream()
+                        .anyMatch(f -> f.id().equals("plan.order")));
+    }
+
+    @Test
+    void whereTheFloorsAreNotDoneNothingWaitsForThem() {
+        List<SiteNight.Clean> cleans = List.of(clean("qk-fl1-daily"), untrained(AREAS));
+        Night dropped =
+                standing(cleans, 0, List.of(MAREN, RUVI), List.of(), null, new Said(What.DROPPED, AREAS, 0))
+                        .night();
+        assertEquals(List.of(), waits(dropped, "qk-fl1-daily"));
+        // Too little time for both: the filler is done all the same.
+        Night night = standing(cleans, 0, List.of(MAREN, RUVI), List.of(), null).night();
+        Night shorter =
+                new Night(
+                        night.until(),
+                        night.people(),
+                        night.places(),
+                        night.heater(),
+                        night.tasks().stream()
+                                .map(j -> j.group().equals(AREAS) ? j.notBefore(479) : j)
+                                .toList());
+        Plan plan = plan(shorter);
+        assertEquals(List.of(AREAS), plan.unplaced().stream().map(Plan.Unplaced::id).toList());
+        // What is sanitized already does not wait for floors that are late.
+        Round sanitized = round("qk-fl1-daily", 0, 99, null, null);
+        Night late =
+                standing(cleans, 120, List.of(MAREN, TOBIAH, RUVI), List.of(sanitized), null)
+                        .night();
+        assertEquals(List.of(), waits(late, "qk-fl1-daily"));
+    }
+
+    @Test
+    void whatComesFromAMachineWithOtherAllergensIsAnotherContent() {
+        Set<String> contents = new HashSet<>();
+        for (String name : List.of("qk-sl1-end-of-shift", "qk-ds1-daily", "qk-fl1-daily")) {
+            jobs(name).stream()
+                    .filter(j -> j.content() != null)
+                    .forEach(j -> contents.add(j.content()));
+        }
+        assertTrue(contents.stream().anyMatch(c -> c.contains("soy")), contents.toString());
+        assertTrue(contents.stream().anyMatch(c -> c.endsWith(", sesame")), contents.toString());
     }
 
     @Test

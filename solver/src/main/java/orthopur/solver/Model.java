@@ -136,18 +136,26 @@ final class Model {
         for (After a : j.after()) {
             Job before = jobs.get(a.task());
             if (before == null) {
-                model.addEquality(there(j), 0);
+                if (!a.ifThere()) {
+                    model.addEquality(there(j), 0);
+                }
                 continue;
             }
+            List<Literal> both = new ArrayList<>(List.of(there(j)));
             if (before.running() == null) {
-                model.addImplication(there(j), there(before));
+                if (a.ifThere()) {
+                    both.add(there(before));
+                } else {
+                    model.addImplication(there(j), there(before));
+                }
             }
             LinearExpr gap =
                     LinearExpr.newBuilder().add(start(j.id())).addTerm(start(a.task()), -1).build();
             if (j.running() == null) {
-                model.addGreaterOrEqual(gap, before.minutes() + a.lag()).onlyEnforceIf(there(j));
+                Literal[] when = both.toArray(new Literal[0]);
+                model.addGreaterOrEqual(gap, before.minutes() + a.lag()).onlyEnforceIf(when);
                 if (a.most() != null) {
-                    model.addLessOrEqual(gap, before.minutes() + a.most()).onlyEnforceIf(there(j));
+                    model.addLessOrEqual(gap, before.minutes() + a.most()).onlyEnforceIf(when);
                 }
             }
         }

@@ -1,8 +1,10 @@
 package orthopur.solver;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -10,6 +12,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import orthopur.night.Greedy;
 import orthopur.night.Measured;
 import orthopur.night.Night;
+import orthopur.night.Night.After;
+import orthopur.night.Night.Job;
 import orthopur.night.Plan;
 import orthopur.night.PlanCheck;
 import orthopur.night.Search;
@@ -66,6 +70,48 @@ class PlannersTest {
                 hurried.status() == Plan.Status.CUT_SHORT
                         || hurried.status() == Plan.Status.AS_PEOPLE_DO,
                 hurried.status().name());
+    }
+
+    @Test
+    void whatComesFirstIsAwaitedWhereItIsDoneAndIsInNobodysWayWhereItIsNot() {
+        Night night = Nights.of(6, 3, 3);
+        List<Job> jobs = new ArrayList<>();
+        for (Job j : night.tasks()) {
+            boolean waits = j.id().endsWith("/together") && !j.group().equals("m0");
+            jobs.add(waits ? j.alsoAfter(After.ifThere("m0/apart")) : j);
+        }
+        Night floors =
+                new Night(night.until(), night.people(), night.places(), night.heater(), jobs);
+        Plan both = Planners.here().plan(floors, 30);
+        assertEquals(List.of(), PlanCheck.faults(floors, both));
+        assertEquals(List.of(), both.unplaced());
+        int apart = both.byId().get("m0/apart").to();
+        assertTrue(both.byId().get("m1/together").from() >= apart);
+        jobs.replaceAll(j -> j.group().equals("m0") ? j.notBefore(479) : j);
+        Night without =
+                new Night(night.until(), night.people(), night.places(), night.heater(), jobs);
+        for (Plan plan : List.of(new Greedy().plan(without, 1), Planners.here().plan(without, 30))) {
+            assertEquals(List.of(), PlanCheck.faults(without, plan));
+            assertEquals(List.of("m0"), plan.unplaced().stream().map(Plan.Unplaced::id).toList());
+        }
+    }
+
+    @Test
+    void moreIsDrawnThanThereIsInNoPlan() {
+        Night night = Nights.of(6, 5, 3);
+        for (double litres : List.of(90.0, 150.0)) {
+            Night little =
+                    new Night(
+                            night.until(),
+                            night.people(),
+                            night.places(),
+                            new Night.Heater(litres, 0.6),
+                            night.tasks());
+            Plan plan = Planners.here().plan(little, 30);
+            assertEquals(List.of(), PlanCheck.faults(little, plan));
+            assertNotEquals(Plan.Status.AS_PEOPLE_DO, plan.status());
+            plan.levels().forEach(l -> assertTrue(l.value() >= l.bound() - 1e-6, l.toString()));
+        }
     }
 
     @Test
