@@ -176,7 +176,6 @@ final class CpSat implements Planner {
             spare = Math.max(0, share - (spent - before));
             boolean sure = status == CpSolverStatus.OPTIMAL;
             proved &= sure;
-            cut |= !sure && left() <= 0.02;
             value = values.getOrDefault(aim, 0.0);
             all.add(new Level(aim, value, bound(aim, solver), sure));
             model.noWorse(goal, Math.round(value));
@@ -222,9 +221,12 @@ final class CpSat implements Planner {
 
         /** Looks for something better; what is found is where the next look begins. */
         private CpSolver solve(double work) {
-            CpSolver solver = solver(work, Math.max(0.01, left()));
+            // Where there is little time, what comes after has some of it too.
+            double most = Math.max(0.01, left() / 2);
+            CpSolver solver = solver(work, most);
             CpSolverStatus status = solver.solve(model.model());
             spent += solver.response().getDeterministicTime();
+            cut |= status != CpSolverStatus.OPTIMAL && solver.wallTime() >= most;
             if (status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE) {
                 Plan plan = model.read(solver);
                 found = true;
