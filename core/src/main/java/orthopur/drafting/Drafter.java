@@ -115,8 +115,9 @@ public final class Drafter {
         }
         chain.sanitize();
         chain.dry();
-        machine.unfit();
+        // What is turned to be oiled is turned by what was fitted for it.
         machine.lubricate();
+        machine.unfit();
         machine.putTogether();
         if (inPlace) {
             chain.fill();

@@ -8,15 +8,22 @@ import org.jspecify.annotations.Nullable;
  *
  * @param at parts at which hands are while it is put on or taken off
  * @param replaces id of the part in whose place it sits while that is off; null for none
+ * @param serves parts and passages that are only turned, sharpened or washed through with it on
  */
 public record Fitting(
-        String id, String name, int count, List<String> at, @Nullable String replaces) {
+        String id,
+        String name,
+        int count,
+        List<String> at,
+        @Nullable String replaces,
+        List<String> serves) {
     public Fitting {
         at = Lists.orNone(at);
+        serves = Lists.orNone(serves);
     }
 
     /** One of which nobody has said where it sits. */
     public Fitting(String id, String name, int count) {
-        this(id, name, count, List.of(), null);
+        this(id, name, count, List.of(), null, List.of());
     }
 }

@@ -447,6 +447,21 @@ public final class SheetCheck {
             if (replaces != null) {
                 known(replaces, "/fittings/" + f + "/replaces");
             }
+            List<String> serves = sheet.fittings().get(f).serves();
+            for (int i = 0; i < serves.size(); i++) {
+                String item = serves.get(i);
+                boolean there =
+                        parts.containsKey(item)
+                                || owners.containsKey(item)
+                                || sheet.passages().stream().anyMatch(k -> k.id().equals(item));
+                if (!there) {
+                    say(
+                            "/fittings/" + f + "/serves/" + i,
+                            "There is no part, surface or passage \""
+                                    + item
+                                    + "\" on this sheet.");
+                }
+            }
         }
         for (int p = 0; p < sheet.parts().size(); p++) {
             List<String> on = sheet.parts().get(p).moving().fittings();

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.machine.Part;
@@ -366,7 +367,7 @@ public final class Night {
      */
     public int fedStill(int energy, EnergyStage target) {
         String source = sheet.energy(energy).fedBy();
-        int from = source == null ? -1 : sheet.energyNamed(source);
+        int from = source == null ? heatedBy(energy) : sheet.energyNamed(source);
         if (from < 0) {
             return -1;
         }
@@ -377,6 +378,20 @@ public final class Night {
                     default -> 0;
                 };
         return stage[from] < least ? from : -1;
+    }
+
+    /**
+     * What may heat it still: where the sheet does not say what does, whatever of the machine is
+     * not stopped yet. Nothing cools that somebody has not switched off; -1 for none.
+     */
+    private int heatedBy(int heat) {
+        for (int e = 0; e < stage.length && sheet.energy(heat).kind() == EnergyKind.HEAT; e++) {
+            Energy source = sheet.energy(e);
+            if (source.kind().drives() && !source.keepLive() && stage[e] == 0) {
+                return e;
+            }
+        }
+        return -1;
     }
 
     /**

@@ -74,6 +74,9 @@ class EnergyPathTest {
         go(n, 2, EnergyStage.PROVED);
         assertTrue(n.harmless(2));
         go(n, 3, EnergyStage.COOLED);
+        assertFalse(n.harmless(3), "nothing cools while something is still on");
+        go(n, 0, EnergyStage.UNPLUGGED);
+        go(n, 3, EnergyStage.COOLED);
         assertTrue(n.harmless(3));
     }
 

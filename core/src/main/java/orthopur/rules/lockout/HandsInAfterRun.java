@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import orthopur.machine.Energy;
 import orthopur.machine.Handling;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
@@ -13,6 +14,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
 /**
@@ -34,6 +36,10 @@ public final class HandsInAfterRun extends BookRule {
             case Action.Operate a when a.mode() == Action.Mode.CLEAN_MODE -> cleanMode(m, out);
             case Action.Index a when a.powered() -> indexed(m, out);
             case Action a when a.runs() -> guards(m, out);
+            case Action.Shift _, Action.Remove _ -> {
+                opened(m, out);
+                after(m, out);
+            }
             default -> after(m, out);
         }
     }
@@ -59,6 +65,30 @@ public final class HandsInAfterRun extends BookRule {
                                 Text.of(
                                         "hands-in-after-run.without-the-guard-the-moving",
                                         "Without the guard the moving part is in reach; only a keyed clean mode allows that."));
+            }
+        }
+    }
+
+    /** A guard that is opened before anybody has stopped what it guards against. */
+    private void opened(Moment m, Findings out) {
+        List<Integer> guards = m.parts().stream().filter(p -> m.sheet().part(p).guard()).toList();
+        for (int e = 0; e < m.sheet().energyCount() && !guards.isEmpty(); e++) {
+            Energy energy = m.sheet().energy(e);
+            if (energy.kind().drives() && !energy.keepLive() && m.night().stageNumber(e) == 0) {
+                out.report(info)
+                        .energy(energy.id())
+                        .items(m.partIds(guards))
+                        .says(
+                                Text.of(
+                                        "hands-in-after-run.opens-a-guard",
+                                        "Step {0} opens {1} before {2} is stopped.",
+                                        m.number(),
+                                        m.sheet().names(m.partIds(guards)),
+                                        SheetIndex.spoken(energy.name())),
+                                Text.of(
+                                        "hands-in-after-run.without-the-guard-the-moving",
+                                        "Without the guard the moving part is in reach; only a keyed clean mode allows that."));
+                return;
             }
         }
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
+import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
 import orthopur.procedure.Solution;
 import orthopur.quantity.Show;
@@ -168,8 +169,10 @@ public final class HotToTouch extends BookRule {
                                         after),
                                 Text.of(
                                         "hot-to-touch.metal-above-this-burns-within",
-                                        "Metal above this burns within the time it takes to let go."))
-                        .propose(
+                                        "Metal above this burns within the time it takes to let go."));
+        // What is still heated does not cool, however often it is measured.
+        if (m.night().fedStill(e, EnergyStage.COOLED) < 0) {
+            r.propose(
                                 Text.of(
                                         "hot-to-touch.measure-it-below-first",
                                         "Measure it below {0} first",
@@ -184,6 +187,7 @@ public final class HotToTouch extends BookRule {
                                                 "Measure before a hand goes near: at most "
                                                         + limit.shown()
                                                         + ".")));
+        }
         if (energy.heat() != null) {
             r.number("at the stop", energy.heat().start().celsius(), "°C");
         }

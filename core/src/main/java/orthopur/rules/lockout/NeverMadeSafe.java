@@ -1,7 +1,9 @@
 package orthopur.rules.lockout;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
+import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
 import orthopur.procedure.Step;
@@ -20,6 +22,10 @@ import orthopur.text.Text;
  * the first step with hands in its zone is where it is shown, and L1 hangs under it.
  */
 public final class NeverMadeSafe extends BookRule {
+    /** What is said of an energy as long as what feeds it was never made safe. */
+    private static final List<RuleId> FOLLOW =
+            List.of(RuleId.L2, RuleId.L8, RuleId.L4, RuleId.L1);
+
     public NeverMadeSafe() {
         super(
                 RuleId.L3,
@@ -64,21 +70,22 @@ public final class NeverMadeSafe extends BookRule {
                                             end.sheet(),
                                             e,
                                             path.subList(1, path.size())));
-            Findings.Report l1 = out.onEnergy(energy.id(), RuleId.L1);
-            if (l1 != null) {
-                l1.under(l3);
-            }
+            under(l3, out.onEnergy(energy.id(), RuleId.L1));
+            under(l3, out.onEnergy(energy.id(), RuleId.L6));
             // What it feeds cannot be made safe either; that is the same cause.
             for (int fed = 0; fed < end.sheet().energyCount(); fed++) {
-                if (energy.id().equals(end.sheet().energy(fed).fedBy())) {
-                    Findings.Report follows =
-                            out.onEnergy(
-                                    end.sheet().energy(fed).id(), RuleId.L2, RuleId.L4, RuleId.L1);
-                    if (follows != null) {
-                        follows.under(l3);
-                    }
+                Energy of = end.sheet().energy(fed);
+                boolean heated = of.kind() == EnergyKind.HEAT && of.fedBy() == null;
+                if (heated || energy.id().equals(of.fedBy())) {
+                    FOLLOW.forEach(rule -> under(l3, out.onEnergy(of.id(), rule)));
                 }
             }
+        }
+    }
+
+    private static void under(Findings.Report cause, Findings.@Nullable Report follows) {
+        if (follows != null) {
+            follows.under(cause);
         }
     }
 

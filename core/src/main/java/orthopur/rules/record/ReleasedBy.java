@@ -1,6 +1,7 @@
 package orthopur.rules.record;
 
 import java.util.List;
+import java.util.Set;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
@@ -17,8 +18,18 @@ import orthopur.text.Text;
  * the work is done.
  */
 public final class ReleasedBy extends BookRule {
-    private static final java.util.Set<String> OWN_WORK =
-            java.util.Set.of("cleaner", "the cleaner", "crew", "yourself", "myself", "me");
+    private static final Set<String> OWN_WORK =
+            Set.of("cleaner", "the cleaner", "crew", "yourself", "myself", "me");
+
+    /** Work that no hand goes in for, and that what is released has behind it all the same. */
+    private static final Set<Class<? extends Action>> WORKS =
+            Set.of(
+                    Action.ChaseOut.class,
+                    Action.Wash.class,
+                    Action.Rinse.class,
+                    Action.Sanitize.class,
+                    Action.Lubricate.class,
+                    Action.Coat.class);
 
     public ReleasedBy() {
         super(
@@ -40,6 +51,7 @@ public final class ReleasedBy extends BookRule {
                 released = a instanceof Action.HoldPoint ? i : released;
                 boolean works =
                         a.handsIn()
+                                || WORKS.contains(a.getClass())
                                 || a instanceof Action.RunProgram
                                 || a instanceof Action.Circulate
                                 || a instanceof Action.FunctionTest;

@@ -30,6 +30,7 @@ public final class FittingsOff extends BookRule {
             neverOn(m, u, out);
             return;
         }
+        needed(m, out);
         boolean product = m.action() instanceof Action.ChaseOut;
         if (!(m.action() instanceof Action.Restore || product)) {
             return;
@@ -65,6 +66,42 @@ public final class FittingsOff extends BookRule {
                                                 0,
                                                 new Action.Unfit(List.of(f.id())),
                                                 "Take off " + f.name() + ".")));
+            }
+        }
+    }
+
+    /** What is only turned, sharpened or washed through with a fitting has it on, all of it. */
+    private void needed(Moment m, Findings out) {
+        boolean washes = m.action() instanceof Action.Wash;
+        boolean needs =
+                washes
+                        || m.action() instanceof Action.Circulate
+                        || m.action() instanceof Action.Sharpen
+                        || m.action() instanceof Action.Index;
+        for (Fitting f : needs ? m.sheet().sheet().fittings() : List.<Fitting>of()) {
+            List<String> served =
+                    m.action().items().stream()
+                            .filter(f.serves()::contains)
+                            .filter(i -> !washes || m.sheet().passageNamed(i) >= 0)
+                            .toList();
+            if (!served.isEmpty()
+                    && m.night().fitted(f.id()) < f.count()
+                    && out.onCause(RuleId.T14, f.id()) == null) {
+                out.report(info)
+                        .cause(f.id())
+                        .items(served)
+                        .says(
+                                Text.of(
+                                        "fittings-off.needs-what-is-not-on",
+                                        "Step {0} works on {1} without {2}, which has to be on for it ({3} of {4}).",
+                                        m.number(),
+                                        m.sheet().names(served),
+                                        SheetIndex.spoken(f.name()),
+                                        m.night().fitted(f.id()),
+                                        f.count()),
+                                Text.of(
+                                        "fittings-off.what-was-done-without-it",
+                                        "What needs it was done without it, or not at all."));
             }
         }
     }

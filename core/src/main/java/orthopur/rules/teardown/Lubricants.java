@@ -120,8 +120,8 @@ public final class Lubricants extends BookRule {
 
     /** A film is the last thing: water takes it off, and no sanitizer gets under it. */
     private void wetted(Moment m, Part part, Findings out) {
-        Set<String> its = new HashSet<>(Set.of(part.id()));
-        part.surfaces().forEach(s -> its.add(s.id()));
+        Set<Integer> its = new HashSet<>();
+        part.surfaces().forEach(s -> its.add(m.sheet().surfaceNamed(s.id())));
         int wet =
                 m.firstLater(
                         x ->
@@ -129,7 +129,11 @@ public final class Lubricants extends BookRule {
                                                 || x instanceof Action.Wash
                                                 || x instanceof Action.Rinse
                                                 || x instanceof Action.Soak)
-                                        && x.items().stream().anyMatch(its::contains));
+                                        && x.items().stream()
+                                                // What flows through leaves what is packed in.
+                                                .filter(i -> m.sheet().passageNamed(i) < 0)
+                                                .flatMap(i -> m.sheet().surfacesMeant(i).stream())
+                                                .anyMatch(its::contains));
         boolean renewed =
                 m.later(
                         x ->

@@ -249,6 +249,22 @@ public final class MeasuredChecks extends BookRule {
                                         end.sheet().names(List.of(check.part()))),
                                 TOO_EARLY);
             }
+            if (touched
+                    && at != null
+                    && at < takenApart(end)
+                    && end.sheet().part(part).surfaces().stream().anyMatch(s -> s.zone() <= 2)
+                    && out.onCause(RuleId.T9, check.id()) == null) {
+                out.report(info)
+                        .items(List.of(check.part()))
+                        .says(
+                                Text.of(
+                                        "measured-checks.makes-the-check-before-it-comes-apart",
+                                        "Step {0} makes the check \"{1}\", and step {2} still takes something off.",
+                                        at + 1,
+                                        check.name(),
+                                        takenApart(end) + 1),
+                                TOO_EARLY);
+            }
             if (touched && at == null) {
                 out.report(info)
                         .items(List.of(check.part()))
@@ -285,6 +301,20 @@ public final class MeasuredChecks extends BookRule {
                                                         "Check: " + check.name() + "."))));
             }
         }
+    }
+
+    /** The last step that takes something off; -1 for none. */
+    private static int takenApart(Ending end) {
+        List<Step> steps = end.procedure().steps();
+        int last = -1;
+        for (int i = 0; i < steps.size(); i++) {
+            Action a = steps.get(i).action();
+            if (end.context().configuration().holds(steps.get(i).when())
+                    && a instanceof Action.Remove) {
+                last = i;
+            }
+        }
+        return last;
     }
 
     private static List<String> checks(Action action) {

@@ -42,6 +42,7 @@ public final class RemovalOrder extends BookRule {
                         || m.action() instanceof Action.DryClean;
         if (cleans
                 || m.action() instanceof Action.Inspect
+                || m.action() instanceof Action.Coat
                 || m.action() instanceof Action.Lubricate) {
             throughCover(m, cleans, out);
         }
