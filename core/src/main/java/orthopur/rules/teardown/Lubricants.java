@@ -134,11 +134,14 @@ public final class Lubricants extends BookRule {
                                                 .filter(i -> m.sheet().passageNamed(i) < 0)
                                                 .flatMap(i -> m.sheet().surfacesMeant(i).stream())
                                                 .anyMatch(its::contains));
+        // Grease on its journals is no film in its pockets.
         boolean renewed =
                 m.later(
                         x ->
-                                (x instanceof Action.Lubricate || x instanceof Action.Coat)
-                                        && x.items().contains(part.id()));
+                                x.getClass() == m.action().getClass()
+                                        && x.items().stream()
+                                                .flatMap(i -> m.sheet().surfacesMeant(i).stream())
+                                                .anyMatch(its::contains));
         if (wet < 0 || renewed) {
             return;
         }
