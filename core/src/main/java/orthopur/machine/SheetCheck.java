@@ -457,9 +457,7 @@ public final class SheetCheck {
                 if (!there) {
                     say(
                             "/fittings/" + f + "/serves/" + i,
-                            "There is no part, surface or passage \""
-                                    + item
-                                    + "\" on this sheet.");
+                            "There is no part, surface or passage \"" + item + "\" on this sheet.");
                 }
             }
         }

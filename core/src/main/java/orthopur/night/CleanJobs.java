@@ -186,8 +186,9 @@ public final class CleanJobs {
     }
 
     /**
-     * What stands in a vessel: the chemical, and what the machine's products leave in it. What comes
-     * from a machine with another allergen goes into a vessel that was emptied and cleaned between.
+     * What stands in a vessel: the chemical, and what the machine's products leave in it. What
+     * comes from a machine with another allergen goes into a vessel that was emptied and cleaned
+     * between.
      */
     private String contentOf(Solution s) {
         Set<String> allergens = new TreeSet<>(sheet.allergens());

@@ -514,8 +514,11 @@ public final class SiteNight {
             for (Clean c : last == null ? List.<Clean>of() : evening.cleans()) {
                 boolean there = !rooms.contains(room) || room.equals(c.sheet().room());
                 if (there && !area(c.sheet())) {
-                    firstOpen(fromSanitizing(c, planned.getOrDefault(c.procedure().id(), List.of())))
-                            .ifPresent(i -> jobs.set(i, jobs.get(i).alsoAfter(After.ifThere(last))));
+                    firstOpen(
+                                    fromSanitizing(
+                                            c, planned.getOrDefault(c.procedure().id(), List.of())))
+                            .ifPresent(
+                                    i -> jobs.set(i, jobs.get(i).alsoAfter(After.ifThere(last))));
                 }
             }
         }

@@ -25,26 +25,8 @@ class EarliestTest {
 
     private static Job work(String id, int minutes, int earliest) {
         return new Job(
-                id,
-                id,
-                id,
-                minutes,
-                true,
-                1,
-                List.of(),
-                null,
-                List.of(),
-                earliest,
-                null,
-                0,
-                false,
-                null,
-                false,
-                null,
-                List.of(),
-                List.of(),
-                null,
-                null);
+                id, id, id, minutes, true, 1, List.of(), null, List.of(), earliest, null, 0, false,
+                null, false, null, List.of(), List.of(), null, null);
     }
 
     private static Night night(List<Person> people, Job... jobs) {
@@ -91,8 +73,7 @@ class EarliestTest {
     @Test
     void whoeverIsInTheMiddleOfSomethingDoesNothingElse() {
         Job begun = work("begun", 90, 0).begun(new Running(0, List.of("a")));
-        assertEquals(
-                120, Earliest.end(night(List.of(person("a", 0)), begun, work("next", 30, 0))));
+        assertEquals(120, Earliest.end(night(List.of(person("a", 0)), begun, work("next", 30, 0))));
     }
 
     @Test

@@ -82,10 +82,7 @@ class DemoNightTest {
             @Nullable Plan before,
             Said... said) {
         return standing(
-                List.of(
-                        clean("qk-sl1-end-of-shift"),
-                        clean("qk-ov1-daily"),
-                        clean("qk-fl1-daily")),
+                List.of(clean("qk-sl1-end-of-shift"), clean("qk-ov1-daily"), clean("qk-fl1-daily")),
                 now,
                 people,
                 rounds,
@@ -243,7 +240,13 @@ class DemoNightTest {
     void whereTheFloorsAreNotDoneNothingWaitsForThem() {
         List<SiteNight.Clean> cleans = List.of(clean("qk-fl1-daily"), untrained(AREAS));
         Night dropped =
-                standing(cleans, 0, List.of(MAREN, RUVI), List.of(), null, new Said(What.DROPPED, AREAS, 0))
+                standing(
+                                cleans,
+                                0,
+                                List.of(MAREN, RUVI),
+                                List.of(),
+                                null,
+                                new Said(What.DROPPED, AREAS, 0))
                         .night();
         assertEquals(List.of(), waits(dropped, "qk-fl1-daily"));
         // Too little time for both: the filler is done all the same.

@@ -214,9 +214,7 @@ final class CpSat implements Planner {
         }
 
         private boolean goesOn(CpSolver whole) {
-            return whole.response().getStatus() != CpSolverStatus.OPTIMAL
-                    && left() > 0.02
-                    && !cold;
+            return whole.response().getStatus() != CpSolverStatus.OPTIMAL && left() > 0.02 && !cold;
         }
 
         /** Looks for something better; what is found is where the next look begins. */

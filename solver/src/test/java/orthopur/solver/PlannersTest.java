@@ -32,9 +32,7 @@ class PlannersTest {
             Plan better = Search.best(night, 6);
             assertEquals(List.of(), PlanCheck.faults(night, better), "seed " + seed);
             assertTrue(
-                    Search.compare(
-                                    Measured.values(night, better),
-                                    Measured.values(night, people))
+                    Search.compare(Measured.values(night, better), Measured.values(night, people))
                             <= 0,
                     "seed " + seed);
         }
@@ -48,10 +46,7 @@ class PlannersTest {
         Plan plan = Planners.here().plan(night, 30);
         assertEquals(List.of(), PlanCheck.faults(night, plan));
         assertTrue(
-                Search.compare(
-                                Measured.values(night, plan),
-                                Measured.values(night, people))
-                        <= 0);
+                Search.compare(Measured.values(night, plan), Measured.values(night, people)) <= 0);
         for (Plan.Level l : plan.levels()) {
             assertTrue(l.value() >= l.bound() - 1e-6, l.toString());
         }
@@ -90,7 +85,8 @@ class PlannersTest {
         jobs.replaceAll(j -> j.group().equals("m0") ? j.notBefore(479) : j);
         Night without =
                 new Night(night.until(), night.people(), night.places(), night.heater(), jobs);
-        for (Plan plan : List.of(new Greedy().plan(without, 1), Planners.here().plan(without, 30))) {
+        for (Plan plan :
+                List.of(new Greedy().plan(without, 1), Planners.here().plan(without, 30))) {
             assertEquals(List.of(), PlanCheck.faults(without, plan));
             assertEquals(List.of("m0"), plan.unplaced().stream().map(Plan.Unplaced::id).toList());
         }

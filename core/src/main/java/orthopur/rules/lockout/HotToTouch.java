@@ -173,20 +173,19 @@ public final class HotToTouch extends BookRule {
         // What is still heated does not cool, however often it is measured.
         if (m.night().fedStill(e, EnergyStage.COOLED) < 0) {
             r.propose(
-                                Text.of(
-                                        "hot-to-touch.measure-it-below-first",
-                                        "Measure it below {0} first",
-                                        limit.shown()),
-                                insert(
-                                        m,
-                                        StepEdits.fresh(
-                                                m.procedure(),
-                                                0,
-                                                new Action.CoolDown(
-                                                        List.of(energy.id()), limit, null),
-                                                "Measure before a hand goes near: at most "
-                                                        + limit.shown()
-                                                        + ".")));
+                    Text.of(
+                            "hot-to-touch.measure-it-below-first",
+                            "Measure it below {0} first",
+                            limit.shown()),
+                    insert(
+                            m,
+                            StepEdits.fresh(
+                                    m.procedure(),
+                                    0,
+                                    new Action.CoolDown(List.of(energy.id()), limit, null),
+                                    "Measure before a hand goes near: at most "
+                                            + limit.shown()
+                                            + ".")));
         }
         if (energy.heat() != null) {
             r.number("at the stop", energy.heat().start().celsius(), "°C");

@@ -23,8 +23,7 @@ import orthopur.text.Text;
  */
 public final class NeverMadeSafe extends BookRule {
     /** What is said of an energy as long as what feeds it was never made safe. */
-    private static final List<RuleId> FOLLOW =
-            List.of(RuleId.L2, RuleId.L8, RuleId.L4, RuleId.L1);
+    private static final List<RuleId> FOLLOW = List.of(RuleId.L2, RuleId.L8, RuleId.L4, RuleId.L1);
 
     public NeverMadeSafe() {
         super(
@@ -75,7 +74,10 @@ public final class NeverMadeSafe extends BookRule {
             // What it feeds cannot be made safe either; that is the same cause.
             for (int fed = 0; fed < end.sheet().energyCount(); fed++) {
                 Energy of = end.sheet().energy(fed);
-                boolean heated = of.kind() == EnergyKind.HEAT && of.fedBy() == null;
+                boolean heated =
+                        energy.kind().drives()
+                                && of.kind() == EnergyKind.HEAT
+                                && of.fedBy() == null;
                 if (heated || energy.id().equals(of.fedBy())) {
                     FOLLOW.forEach(rule -> under(l3, out.onEnergy(of.id(), rule)));
                 }

@@ -14,6 +14,7 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
+import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -64,6 +65,7 @@ public final class Lubricants extends BookRule {
                 product(m, part, c, out);
             }
             wetted(m, part, out);
+            onAlready(m, p, out);
             if (!coats && points.isEmpty() && !part.surfaces().isEmpty()) {
                 out.report(info)
                         .severity(Severity.FIX)
@@ -116,6 +118,31 @@ public final class Lubricants extends BookRule {
                                     "lubricants.what-is-greased-here-goes",
                                     "What is greased here goes into the food."));
         }
+    }
+
+    /** What came off is lubricated while it is off: put together, its points are out of reach. */
+    private void onAlready(Moment m, int p, Findings out) {
+        int on = m.night().installedAt(p);
+        Part part = m.sheet().part(p);
+        if (on == Facts.NEVER || !part.removable() || !m.night().mounted(p)) {
+            return;
+        }
+        out.report(info)
+                .severity(Severity.FIX)
+                .items(List.of(part.id()))
+                .says(
+                        Text.of(
+                                "lubricants.is-on-already",
+                                "Step {0} leaves a film on {1}, which step {2} has put on already.",
+                                m.number(),
+                                m.sheet().names(List.of(part.id())),
+                                on + 1),
+                        Text.of(
+                                "lubricants.put-together-out-of-reach",
+                                "Put together, nobody reaches the point, and it is left dry."))
+                .propose(
+                        Text.of("lubricants.lubricate-before", "Do it before step {0}", on + 1),
+                        List.of(new Edit.Move(m.step().id(), m.procedure().steps().get(on).id())));
     }
 
     /** A film is the last thing: water takes it off, and no sanitizer gets under it. */

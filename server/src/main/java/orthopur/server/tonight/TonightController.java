@@ -257,9 +257,7 @@ class TonightController {
                                                 t.hotLitres(),
                                                 on.usual().get(t.id())))
                         .toList(),
-                on.cleans().stream()
-                        .map(c -> clean(on, c))
-                        .toList(),
+                on.cleans().stream().map(c -> clean(on, c)).toList(),
                 on.said().stream()
                         .map(
                                 x ->
