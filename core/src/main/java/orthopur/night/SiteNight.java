@@ -7,7 +7,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
@@ -509,17 +508,19 @@ public final class SiteNight {
                 .filter(c -> !area(c.sheet()))
                 .forEach(c -> rooms.add(c.sheet().room()));
         for (Clean floors : evening.cleans()) {
-            String room = floors.sheet().room();
             String last = area(floors.sheet()) ? lastThatSoils(floors, planned) : null;
-            for (Clean c : last == null ? List.<Clean>of() : evening.cleans()) {
-                boolean there = !rooms.contains(room) || room.equals(c.sheet().room());
-                if (there && !area(c.sheet())) {
-                    firstOpen(
-                                    fromSanitizing(
-                                            c, planned.getOrDefault(c.procedure().id(), List.of())))
-                            .ifPresent(
-                                    i -> jobs.set(i, jobs.get(i).alsoAfter(After.ifThere(last))));
-                }
+            if (last != null) {
+                String room = floors.sheet().room();
+                evening.cleans().stream()
+                        .filter(c -> !area(c.sheet()))
+                        .filter(c -> !rooms.contains(room) || room.equals(c.sheet().room()))
+                        .map(
+                                c ->
+                                        fromSanitizing(
+                                                c,
+                                                planned.getOrDefault(
+                                                        c.procedure().id(), List.of())))
+                        .forEach(tasks -> after(last, tasks));
             }
         }
     }
@@ -550,12 +551,12 @@ public final class SiteNight {
         return last;
     }
 
-    /** The first of some tasks that has not begun; nothing where one of them has. */
-    private OptionalInt firstOpen(List<String> tasks) {
+    /** The first of some tasks waits for another, where it has not begun. */
+    private void after(String floors, List<String> tasks) {
         int first = tasks.isEmpty() ? -1 : indexOf(tasks.getFirst());
-        return first < 0 || jobs.get(first).running() != null
-                ? OptionalInt.empty()
-                : OptionalInt.of(first);
+        if (first >= 0 && jobs.get(first).running() == null) {
+            jobs.set(first, jobs.get(first).alsoAfter(After.ifThere(floors)));
+        }
     }
 
     private static Map<String, Step> byId(Procedure p) {
