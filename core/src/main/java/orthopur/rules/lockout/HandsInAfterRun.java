@@ -27,7 +27,8 @@ public final class HandsInAfterRun extends BookRule {
                 RuleId.L6,
                 Severity.STOP,
                 "Moved under power only closed or in the keyed clean mode, then made safe again",
-                Sources.LOCKOUT + "(a)(2)(ii), (f)(1)");
+                Sources.LOCKOUT + "(a)(2)(ii), (f)(1)",
+                RuleId.L3);
     }
 
     @Override

@@ -37,7 +37,12 @@ public final class HotToTouch extends BookRule {
     private static final Set<String> BODY = Set.of("apron", "long sleeves", "rain suit");
 
     public HotToTouch() {
-        super(RuleId.L8, Severity.STOP, "Nothing is handled above its touch limit", "ISO 13732-1");
+        super(
+                RuleId.L8,
+                Severity.STOP,
+                "Nothing is handled above its touch limit",
+                "ISO 13732-1",
+                RuleId.L3);
     }
 
     @Override
