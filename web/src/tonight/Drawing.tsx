@@ -26,6 +26,9 @@ const NAME = 14;
 const TOP = 34;
 const AXIS = 52;
 const TANK = 74;
+
+/** Beyond the last lane, for the name of what hangs in it. */
+const BEYOND = 26;
 /** Before the page is laid out. */
 const FIRST = 900;
 const LETTER = 7;
@@ -54,7 +57,7 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
   const shares = lanes.reduce((sum, l) => sum + share(l, all), 0);
   let right = AXIS;
   for (const l of lanes) {
-    const wide = ((width - AXIS - 12 - TANK) * share(l, all)) / Math.max(1, shares);
+    const wide = ((width - AXIS - BEYOND - TANK) * share(l, all)) / Math.max(1, shares);
     lane.set(l.id, { x: right, wide });
     right += wide;
   }
@@ -103,7 +106,7 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
     }
   };
   const at0 = (id: string) => lane.get(id) ?? { x: 0, wide: 0 };
-  const tank = right + 12;
+  const tank = right + BEYOND;
   const end = Math.max(60, ...all.map((b) => b.to), ...night.plan.breaks.map((r) => r.to));
   const until = Math.min(night.minutes, Math.ceil((end + 20) / 30) * 30);
   const height = TOP + until * MINUTE + 10;
