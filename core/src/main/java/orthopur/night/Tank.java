@@ -21,15 +21,6 @@ final class Tank {
         }
     }
 
-    void takeBack(int at, double litres) {
-        for (int i = 0; i < draws.size(); i++) {
-            if (draws.get(i)[0] == at && draws.get(i)[1] == litres) {
-                draws.remove(i);
-                return;
-            }
-        }
-    }
-
     /** The least it comes to; below 0 where it runs cold. */
     double least() {
         double level = heater.litres();

@@ -156,19 +156,9 @@ public final class Lubricants extends BookRule {
                                                 || x instanceof Action.Wash
                                                 || x instanceof Action.Rinse
                                                 || x instanceof Action.Soak)
-                                        && x.items().stream()
-                                                // What flows through leaves what is packed in.
-                                                .filter(i -> m.sheet().passageNamed(i) < 0)
-                                                .flatMap(i -> m.sheet().surfacesMeant(i).stream())
-                                                .anyMatch(its::contains));
+                                        && meets(m, x, its));
         // Grease on its journals is no film in its pockets.
-        boolean renewed =
-                m.later(
-                        x ->
-                                x.getClass() == m.action().getClass()
-                                        && x.items().stream()
-                                                .flatMap(i -> m.sheet().surfacesMeant(i).stream())
-                                                .anyMatch(its::contains));
+        boolean renewed = m.later(x -> x.getClass() == m.action().getClass() && meets(m, x, its));
         if (wet < 0 || renewed) {
             return;
         }
@@ -193,6 +183,14 @@ public final class Lubricants extends BookRule {
                                         wet + 1 < m.procedure().steps().size()
                                                 ? m.procedure().steps().get(wet + 1).id()
                                                 : null)));
+    }
+
+    /** Whether it meets one of some surfaces; what flows through leaves what is packed in. */
+    private static boolean meets(Moment m, Action action, Set<Integer> surfaces) {
+        return action.items().stream()
+                .filter(i -> m.sheet().passageNamed(i) < 0)
+                .flatMap(i -> m.sheet().surfacesMeant(i).stream())
+                .anyMatch(surfaces::contains);
     }
 
     /** Where a point has its own product, another one is another clean's mistake. */

@@ -248,8 +248,7 @@ public final class MeasuredChecks extends BookRule {
                                         end.night().installedAt(part) + 1,
                                         end.sheet().names(List.of(check.part()))),
                                 TOO_EARLY);
-            }
-            if (touched
+            } else if (touched
                     && at != null
                     && at < takenApart(end)
                     && end.sheet().part(part).surfaces().stream().anyMatch(s -> s.zone() <= 2)
