@@ -4,6 +4,9 @@ import type { components, paths } from "./schema";
 export type Schemas = components["schemas"];
 export type FieldProblem = { pointer: string; message: string };
 
+/** The same as it comes from the server: in English, and as a sentence by its id. */
+type ServerProblem = FieldProblem & { said?: CoreText };
+
 /** A sentence by its id and arguments: numbers, names, figures, lists of them, and sentences. */
 export type CoreText = { id: string; english: string; args: unknown[] };
 
@@ -93,14 +96,18 @@ export async function unwrap<T>(promise: Promise<Answer<T>>): Promise<T> {
   if (response.ok) {
     return data as T;
   }
-  const problem = (error ?? {}) as { detail?: string; errors?: FieldProblem[]; said?: CoreText };
+  const problem = (error ?? {}) as { detail?: string; errors?: ServerProblem[]; said?: CoreText };
   throw new ApiProblem(
     response.status,
     problem.detail ?? `The server answered with ${response.status}.`,
-    problem.errors ?? [],
+    inWords(problem.errors ?? []),
     problem.said ?? (problem.detail ? undefined : answered(response.status)),
   );
 }
+
+/** What is wrong with a document, in the reader's language. */
+export const inWords = (problems: ServerProblem[]): FieldProblem[] =>
+  problems.map((p) => ({ pointer: p.pointer, message: p.said ? phrase(p.said) : p.message }));
 
 const answered = (status: number): CoreText => ({
   id: "api.client.answered",

@@ -5,7 +5,7 @@ import { tabletNow } from "../round/outbox";
 import { useSiteStream } from "../round/useSiteStream";
 import { keys } from "../shared/keys";
 import { NotShown, Waiting } from "../shared/PageState";
-import { say } from "../shared/say";
+import { say, spoken } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { sentence, told } from "../shared/texts";
 import { Plates } from "./Plates";
@@ -62,7 +62,12 @@ export function Parts() {
           <a className="btn small" href="/api/parts/orders.csv">
             {say("due.parts.csv", "Order list (CSV)")}
           </a>
-          <a className="btn small" href="/api/parts/orders.pdf" target="_blank" rel="noreferrer">
+          <a
+            className="btn small"
+            href={`/api/parts/orders.pdf?in=${spoken()}`}
+            target="_blank"
+            rel="noreferrer"
+          >
             {say("due.parts.pdf", "Order list (PDF)")}
           </a>
         </div>

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { PackStep } from "../round/core";
 import { Figure } from "../round/Dials";
 import { say, volumes } from "../shared/say";
+import { sentence } from "../shared/texts";
 import { litresOf, volumeIn } from "../shared/volume";
 import { Pour } from "../solution/Pour";
 import { useTable } from "../solution/table";
@@ -57,7 +58,7 @@ export function ToMix({ mix }: { mix: Mix }) {
       />
       <div>
         {card.outside !== undefined ? (
-          <p className="note stop">{card.outside}</p>
+          <p className="note stop">{sentence(card.outside)}</p>
         ) : (
           <Pour card={card} product={product} short />
         )}

@@ -3,7 +3,7 @@ import { type ReactNode, useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, type CoreText, type Schemas, unwrap } from "../api/client";
 import { NotShown, Waiting } from "../shared/PageState";
-import { inUnits, say } from "../shared/say";
+import { inUnits, say, spoken } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
 import { piece } from "../shared/texts";
 import { Correct } from "./Correct";
@@ -81,7 +81,7 @@ export default function RoundRecord() {
           {r.row.machine} {r.row.title}
         </h1>
         <span className="grow" />
-        <a className="btn no-print" href={`/api/logbook/${round}/pdf`}>
+        <a className="btn no-print" href={`/api/logbook/${round}/pdf?in=${spoken()}`}>
           {say("logbook.round-record.pdf", "PDF")}
         </a>
         <a className="btn no-print" href={`/api/logbook/${round}/entries`} download={`round-${round}.json`}>

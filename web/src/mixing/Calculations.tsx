@@ -2,11 +2,13 @@ import { TextInput } from "@mantine/core";
 import { list } from "orthopur-core/calculator.js";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
+import type { CoreText } from "../api/client";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
 import { siteNow } from "../shared/siteNow";
-import { told } from "../shared/texts";
+import { piece, sentence, told } from "../shared/texts";
 import type { Answer, Table } from "../solution/table";
+import { INPUTS, RESULTS } from "./calcWords";
 
 /** What one wants to do, and the calculations for it, each with one that is worked. */
 const GROUPS: [string, [string, string, Record<string, string>][]][] = [
@@ -234,7 +236,7 @@ export function Calculations({ table }: { table: Table }) {
     }
   }
   const answer = table.compute(name, inputs);
-  const refused = answer.message !== undefined ? answer : null;
+  const refused = answer.said !== undefined ? answer : null;
   const asked = Object.entries(inputs)
     .map(([k, v]) => `in.${encodeURIComponent(k)}=${encodeURIComponent(v)}`)
     .join("&");
@@ -275,12 +277,15 @@ export function Calculations({ table }: { table: Table }) {
           return (
             <TextInput
               key={key}
-              label={key}
+              label={INPUTS[key] ?? key}
               description={
                 k.endsWith("?") ? say("mixing.calc.may-be-left-out", "may be left out") : undefined
               }
+              title={key}
               value={params.get(`in.${key}`) ?? worked[key] ?? ""}
-              error={refused?.key === key ? `${told(refused.message)} (${refused.allowed})` : undefined}
+              error={
+                refused?.key === key ? `${sentence(refused.said)} (${piece(refused.allowed)})` : undefined
+              }
               onChange={(e) => {
                 const typed = e.currentTarget.value;
                 setParams(
@@ -299,7 +304,7 @@ export function Calculations({ table }: { table: Table }) {
       <section className="calc-out" aria-live="polite" aria-label={say("mixing.calc.answer", "Answer")}>
         {refused ? (
           <p className="note stop" role="alert">
-            {told(refused.message)} {say("mixing.calc.allowed", "Allowed: {0}", refused.allowed)}
+            {sentence(refused.said)} {say("mixing.calc.allowed", "Allowed: {0}", piece(refused.allowed))}
           </p>
         ) : (
           <Answered answer={answer as Answer} />
@@ -359,32 +364,37 @@ function usePast(now: Computed | null): Computed[] {
 
 const shown = (x: number) => String(Number(x.toPrecision(4)));
 
+/** An amount, a sentence or a word beside the result. */
+function also(v: unknown): string {
+  if (typeof v !== "object" || v === null) {
+    return told(String(v));
+  }
+  if ("english" in v) {
+    return piece(v as CoreText);
+  }
+  return "value" in v ? `${shown(Number(v.value))} ${"unit" in v ? v.unit : ""}` : "";
+}
+
 function Answered({ answer }: { answer: Answer }) {
   return (
     <>
       {answer.result && (
         <p className="calc-result">
-          {shown(answer.result.value)} <span>{answer.result.unit}</span>
+          {shown(answer.result.value)} <span>{told(answer.result.unit)}</span>
         </p>
       )}
-      <p className="calc-formula">{answer.formula}</p>
+      <p className="calc-formula">{piece(answer.formula)}</p>
       <dl>
         {Object.entries(answer.also).map(([k, v]) => (
           <div key={k}>
-            <dt>{k.replace(/([a-z]{2})([A-Z])(?=[a-z])/g, (_, a, b) => `${a} ${b.toLowerCase()}`)}</dt>
-            <dd>
-              {typeof v === "object" && v !== null && "value" in v
-                ? `${shown(Number(v.value))} ${"unit" in v ? v.unit : ""}`
-                : Array.isArray(v)
-                  ? v.join(", ")
-                  : String(v)}
-            </dd>
+            <dt>{RESULTS[k] ?? k}</dt>
+            <dd>{Array.isArray(v) ? v.map(also).join(", ") : also(v)}</dd>
           </div>
         ))}
       </dl>
       <ul>
         {answer.assumptions.map((a) => (
-          <li key={a}>{told(a)}</li>
+          <li key={a.english}>{sentence(a)}</li>
         ))}
       </ul>
     </>

@@ -1,12 +1,13 @@
 import { Checkbox, NumberInput } from "@mantine/core";
 import { useEffect, useState } from "react";
+import type { CoreText } from "../api/client";
 import * as enter from "../round/entries";
 import { tabletNow } from "../round/outbox";
 import type { useSiteStream } from "../round/useSiteStream";
 import { degrees, say, spoken, volumes } from "../shared/say";
 import { useClock } from "../shared/session";
 import { shownIn } from "../shared/temperature";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import { millilitresOf, smallUnit, smallVolumeIn } from "../shared/volume";
 import { Pour } from "../solution/Pour";
 import { correctedSinceRead, newLabel, type Solution } from "../solution/shelf";
@@ -19,7 +20,7 @@ type Props = {
   table: Table;
   asked: Asked;
   job: Job;
-  mixed: Card | { outside: string };
+  mixed: Card | { outside: CoreText };
   /** Whether the container is older than its label allows. */
   tooOld: boolean;
   /** What the instrument shows, and how warm it was, where it was read. */
@@ -118,7 +119,7 @@ export function DoThis({ table, asked, job, mixed, tooOld, seen, solutions, site
           {product.name}, {told(vessel?.name ?? "")}, {shownIn(unit, celsius)} {unit}
         </span>
       </h2>
-      {mixed.outside !== undefined && <p className="note stop">{told(mixed.outside)}</p>}
+      {mixed.outside !== undefined && <p className="note stop">{sentence(mixed.outside)}</p>}
       {mine && !checked && <Holds solution={mine} vessel={told(vessel?.name ?? "")} />}
       {card && !checked && !standing && (
         <>
@@ -340,8 +341,8 @@ function Taps({ table, hot, cold, celsius, litres }: TapsProps) {
     volume: `${litres}L`,
   });
   const tenth = (x: number) => Math.round(x * 10) / 10;
-  return answer.message !== undefined || !answer.result ? (
-    <p className="note stop">{told(answer.message ?? "")}</p>
+  return answer.said !== undefined || !answer.result ? (
+    <p className="note stop">{answer.said && sentence(answer.said)}</p>
   ) : (
     <p>
       {say(

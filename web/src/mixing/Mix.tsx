@@ -8,7 +8,7 @@ import { useSiteStream } from "../round/useSiteStream";
 import { degrees, say } from "../shared/say";
 import { useSession } from "../shared/session";
 import { celsiusOf } from "../shared/temperature";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import { containerOf } from "../solution/container";
 import { registerOf } from "../solution/register";
 import { solutionsOf } from "../solution/shelf";
@@ -102,7 +102,7 @@ export function Mix({ table }: { table: Table }) {
                 onRead={(v) => setSeen(String(v))}
               />
             </div>
-            {read?.outside !== undefined && <p className="note stop">{told(read.outside)}</p>}
+            {read?.outside !== undefined && <p className="note stop">{sentence(read.outside)}</p>}
           </div>
         )}
       </Where>

@@ -197,7 +197,7 @@ function fadeOf(table: Table, s: Solution): string | null {
     readings: readings.map((r) => `${(r.at - from) / 3_600_000}h:${r.mgPerL}mg/L`).join(","),
     minimum: `${least}mg/L`,
   });
-  if (answer.message !== undefined || !answer.result) {
+  if (answer.said !== undefined || !answer.result) {
     return null;
   }
   return say(

@@ -134,7 +134,7 @@ export function fadeOf(table: Table, solutions: Solution[], product: Product): n
     readings: readings.map((r) => `${(r.at - readings[0].at) / 3_600_000}h:${r.mgPerL}mg/L`).join(","),
     minimum: `${product.leastMgPerL}mg/L`,
   });
-  const k = answer.message === undefined ? (answer.also.k as { value: number } | undefined) : undefined;
+  const k = answer.said === undefined ? (answer.also.k as { value: number } | undefined) : undefined;
   return k && k.value > 0 ? k.value : undefined;
 }
 

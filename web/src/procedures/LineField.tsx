@@ -4,6 +4,7 @@ import { api, message, type Schemas, unwrap } from "../api/client";
 import type { Step } from "../ribbon/draft";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
+import { sentence } from "../shared/texts";
 import { completions, type Vocabulary } from "./complete";
 
 type Props = {
@@ -119,7 +120,7 @@ export const LineField = memo(function LineField({ machine, step, settled = true
     input.current?.focus();
   }
 
-  function replace(slip: Schemas["Slip"], by: string) {
+  function replace(slip: Schemas["SlipView"], by: string) {
     const from = slip.column - 1;
     setTyped(`${text.slice(0, from)}${by}${text.slice(from + slip.word.length)}`);
     input.current?.focus();
@@ -194,7 +195,7 @@ export const LineField = memo(function LineField({ machine, step, settled = true
         {read.isError && typed !== null && <p className="note stop">{message(read.error)}</p>}
         {slips.slice(0, 3).map((s) => (
           <p key={`${s.column}-${s.word}`} className="slip">
-            {s.message}{" "}
+            {sentence(s.said)}{" "}
             {s.nearest.map((n) => (
               <button key={n} type="button" className="btn small" onClick={() => replace(s, n)}>
                 {n}

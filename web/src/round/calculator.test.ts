@@ -7,7 +7,9 @@ import { expect, it } from "vitest";
  * number may differ in its last digits, where the two know logarithms and powers to another one.
  */
 
-type Vector = { name: string; inputs: Record<string, string>; answer?: object; refused?: { key: string } };
+type Answered = { also: object };
+type Refused = { key: string; message: string; allowed: string };
+type Vector = { name: string; inputs: Record<string, string>; answer?: Answered; refused?: Refused };
 
 const { vectors }: { vectors: Vector[] } = JSON.parse(
   readFileSync("../demo/vectors/calculations.json", "utf8"),
@@ -24,6 +26,9 @@ function shown(value: unknown): unknown {
   if (value === null || typeof value !== "object") {
     return value;
   }
+  if ("english" in value) {
+    return value.english;
+  }
   const kept = Object.entries(value)
     .map(([k, v]) => [k, shown(v)] as const)
     .filter(([, v]) => v !== "" && !(v && typeof v === "object" && Object.keys(v).length === 0));
@@ -37,7 +42,16 @@ it("has golden inputs of every calculation", () => {
 
 it.each(vectors)("says of $name $inputs what the core says", (v) => {
   const said = JSON.parse(by("", {}).compute(v.name, v.inputs));
-  expect(shown(said)).toEqual(shown(v.answer ?? v.refused));
+  // There a refusal is a sentence of its own, here it may be a piece of one.
+  expect(shown(said.said ? { ...said, said: said.said.english.toLowerCase() } : said)).toEqual(
+    shown(
+      v.answer ?? {
+        key: v.refused?.key,
+        said: v.refused?.message.toLowerCase(),
+        allowed: v.refused?.allowed,
+      },
+    ),
+  );
 });
 
 it("goes by a figure that the site has set otherwise", () => {

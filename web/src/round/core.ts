@@ -6,7 +6,7 @@ import {
   siteRefuses,
   solutions,
 } from "orthopur-core/floor.js";
-import type { Schemas } from "../api/client";
+import type { CoreText, Schemas } from "../api/client";
 
 /*
  * The one fold of a round, the core's, as this page calls it. Nothing is decided on this side: what may
@@ -29,7 +29,7 @@ export type Actor = { name: string; person?: string; role?: string; signed?: boo
 export type Answer =
   | { state: State; refused?: undefined; outside?: undefined }
   | { refused: string; with: string[]; state?: undefined; outside?: undefined }
-  | { outside: string; state?: undefined; refused?: undefined };
+  | { outside: CoreText; state?: undefined; refused?: undefined };
 
 export type Stage = "LIVE" | "CUT_OFF" | "LOCKED" | "PROVED";
 
@@ -51,7 +51,7 @@ export type AtStep = {
 export type Running = { step: string; name: string; ends: number };
 
 /** What a reading would mean; empty where the step takes none. */
-export type Judged = { outcome?: Outcome; advice?: string; low?: number; high?: number; outside?: string };
+export type Judged = { outcome?: Outcome; advice?: string; low?: number; high?: number; outside?: CoreText };
 
 const opened = new WeakMap<Pack, CompiledRound>();
 
@@ -100,7 +100,7 @@ export const refusedForSite = (
   e: Made,
   at: number,
   actor: Actor,
-): { refused?: string; with?: string[]; outside?: string } => JSON.parse(siteRefuses(newest, e, at, actor));
+): { refused?: string; with?: string[]; outside?: CoreText } => JSON.parse(siteRefuses(newest, e, at, actor));
 
 /** What stands in which vessel, and how. */
 export const solutionsNow = (newest: Known[], now: number) => JSON.parse(solutions(newest, now)).solutions;

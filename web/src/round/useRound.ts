@@ -2,8 +2,8 @@ import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "r
 import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { recall, remember } from "../shared/kept";
 import { useLive } from "../shared/live";
-import { fill, say } from "../shared/say";
-import { REFUSALS, told } from "../shared/texts";
+import { fill } from "../shared/say";
+import { REFUSALS, sentence, told } from "../shared/texts";
 import { type Actor, type Made, next, onTop, type State } from "./core";
 import {
   answered,
@@ -163,12 +163,9 @@ export function useRound(round: string, view: View, actor: Actor, paper: number 
     if (!answer.state) {
       if (!bounced(last.current, pressed)) {
         setRefusal(
-          answer.refused
-            ? fill(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map((w) => told(w)))
-            : say(
-                "round.use-round.this-figure-is-outside-what-the",
-                "This figure is outside what the instrument can show.",
-              ),
+          answer.refused === undefined
+            ? sentence(answer.outside)
+            : fill(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map((w) => told(w))),
         );
       }
       return false;

@@ -5,7 +5,7 @@ import { heard, remember, type Waiting } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
 import { fill } from "../shared/say";
-import { REFUSALS } from "../shared/texts";
+import { REFUSALS, sentence } from "../shared/texts";
 import { type Actor, type Known, type Made, refusedForSite, siteNow } from "./core";
 import { asSent, flushSite, note, SITE, type SiteView, tabletNow, waiting } from "./outbox";
 
@@ -86,7 +86,7 @@ export function useSiteStream(actor: Actor): SiteStream {
       return;
     }
     if (no.outside) {
-      setRefusal(no.outside);
+      setRefusal(sentence(no.outside));
       return;
     }
     setRefusal(null);

@@ -36,7 +36,7 @@ export function PrintMenu({ prints, languages }: Props) {
                 <p className="quiet">
                   {say(
                     "shared.print-menu.where-it-stands",
-                    "Step cards have it beside the English; lockout sheet, wall sheet, blank round and brush chart are printed in it. The whole procedure stays as it was approved.",
+                    "Step cards have it beside the English; everything else is printed in it. What was approved is the English text, and a translation says so.",
                   )}
                 </p>
               )}

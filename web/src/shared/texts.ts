@@ -140,8 +140,11 @@ export function useLanguages() {
   });
 }
 
-/** As a piece of a sentence. */
+/** As a piece of a sentence; one without an id is a name or a figure. */
 export function piece(text: CoreText): string {
+  if (text.id === "") {
+    return told(text.english);
+  }
   return inUnits(inLanguage(text.id, text.args.map(part)) ?? text.english, text.english);
 }
 

@@ -2,7 +2,7 @@ import { TextInput } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { api, type FieldProblem, message, unwrap } from "../api/client";
+import { api, type FieldProblem, inWords, message, unwrap } from "../api/client";
 import { Dialog } from "../shared/Dialog";
 import { Effect } from "../shared/Effect";
 import { begin, change, type History, redo, undo } from "../shared/history";
@@ -149,7 +149,7 @@ function Editor({ schema, first, before, kept }: Props) {
       navigate(`/machines/${saved.code}`);
     },
   });
-  const problems: FieldProblem[] = check.data?.problems ?? [];
+  const problems: FieldProblem[] = inWords(check.data?.problems ?? []);
   const lost = check.data?.effect?.lost.length ?? 0;
 
   function set(where: string, value: Json | undefined) {

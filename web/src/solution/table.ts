@@ -66,23 +66,28 @@ export type Answer = {
   result?: { value: number; unit: string };
   also: Record<string, unknown>;
   verdict?: string;
-  formula: string;
-  assumptions: string[];
-  message?: undefined;
+  formula: CoreText;
+  assumptions: CoreText[];
+  said?: undefined;
 };
 /** What ends the life of a solution. */
 export type Ends = "label" | "habit" | "fades" | "cools";
 export type Seen = { at: number; mgPerL: number; celsius?: number };
 export type ChangeBy = { at: number; why: Ends; outside?: undefined };
-export type RefusedInput = { key: string; message: string; allowed: string };
+export type RefusedInput = { key: string; said: CoreText; allowed: CoreText };
 
 export type Table = {
   pack: Pack;
-  mix: (job: Job) => Card | { outside: string };
-  check: (job: Job, seen: number, celsius: number) => Checked | { outside: string };
+  mix: (job: Job) => Card | { outside: CoreText };
+  check: (job: Job, seen: number, celsius: number) => Checked | { outside: CoreText };
   compute: (name: string, inputs: Record<string, string>) => Answer | RefusedInput;
   /** Until when what was mixed may be used; the readings since it was mixed, or since it was last corrected. */
-  changeBy: (job: Job, made: number, mixed: Seen | undefined, read: Seen[]) => ChangeBy | { outside: string };
+  changeBy: (
+    job: Job,
+    made: number,
+    mixed: Seen | undefined,
+    read: Seen[],
+  ) => ChangeBy | { outside: CoreText };
   /** Percent of its strength that a concentrate has left. */
   stockLeft: (product: string, days: number, celsius: number) => number;
 };

@@ -13,6 +13,7 @@ import orthopur.calculation.RefusedInput;
 import orthopur.rulebook.Figure;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** All calculations, by the rule book of the site. */
 public final class Calculator {
@@ -64,8 +65,8 @@ public final class Calculator {
 
     /**
      * @param inputs texts with their units, by key
-     * @return the answer in the form that the server gives; or {@code {key, message, allowed}} of
-     *     an input that is refused
+     * @return the answer in the form that the server gives; its words as sentences with ids; or
+     *     {@code {key, said, allowed}} of an input that is refused
      */
     @JSExport
     public String compute(String name, JSObject inputs) {
@@ -74,7 +75,8 @@ public final class Calculator {
             Map<String, String> in = new Tree(inputs).map(Tree::asText);
             answer(to, Calculations.compute(name, in, book));
         } catch (RefusedInput x) {
-            to.text("key", x.key()).text("message", x.getMessage()).text("allowed", x.allowed());
+            to.text("key", x.key());
+            to.said("said", x.said()).said("allowed", x.allowed());
         }
         return to.close().toString();
     }
@@ -87,14 +89,15 @@ public final class Calculator {
         }
         to.map("also", a.also(), x -> also(to, x))
                 .text("verdict", a.verdict())
-                .text("formula", a.formula())
-                .texts("assumptions", a.assumptions());
+                .said("formula", a.formula())
+                .list("assumptions", a.assumptions(), to::value);
     }
 
     private static void also(JsonText to, Object x) {
         switch (x) {
             case Amount amount -> amount(to, amount);
-            case List<?> all -> to.values(all.stream().map(String::valueOf).toList());
+            case Text t -> to.value(t);
+            case List<?> all -> to.each(all);
             default -> to.value(String.valueOf(x));
         }
     }

@@ -58,8 +58,10 @@ public final class FloorRound {
             StateTree.write(to.name("state"), p.state());
         } catch (Refused x) {
             to.text("refused", x.why().name()).texts("with", x.with());
-        } catch (OutOfRange | Written.NotAnEntry x) {
-            to.text("outside", String.valueOf(x.getMessage()));
+        } catch (OutOfRange x) {
+            to.said("outside", x.said());
+        } catch (Written.NotAnEntry x) {
+            to.said("outside", x.said());
         }
         return to.close().toString();
     }
@@ -165,7 +167,7 @@ public final class FloorRound {
                     .number("low", means.low())
                     .number("high", means.high());
         } catch (OutOfRange x) {
-            to.text("outside", String.valueOf(x.getMessage()));
+            to.said("outside", x.said());
         }
         return to.close().toString();
     }

@@ -52,8 +52,10 @@ final class FloorSite {
                             FloorRound.actor(new Tree(actor)));
         } catch (Refused x) {
             to.text("refused", x.why().name()).texts("with", x.with());
-        } catch (OutOfRange | Written.NotAnEntry x) {
-            to.text("outside", String.valueOf(x.getMessage()));
+        } catch (OutOfRange x) {
+            to.said("outside", x.said());
+        } catch (Written.NotAnEntry x) {
+            to.said("outside", x.said());
         }
         return to.close().toString();
     }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSBody;
+import orthopur.text.Text;
 
 /** JSON as it is written, from its beginning to its end. What is null is left out. */
 final class JsonText {
@@ -55,6 +56,37 @@ final class JsonText {
             name(name).value(value);
         }
         return this;
+    }
+
+    /** A sentence by its id and arguments, and in English. */
+    JsonText said(String name, Text value) {
+        name(name).value(value);
+        return this;
+    }
+
+    void value(Text value) {
+        open().text("id", value.id()).text("english", value.toString());
+        list("args", value.args(), this::argument).close();
+    }
+
+    /** Sentences, words and numbers. */
+    void each(List<?> all) {
+        between();
+        text.append('[');
+        all.forEach(this::argument);
+        text.append(']');
+    }
+
+    private void argument(Object arg) {
+        switch (arg) {
+            case Text t -> value(t);
+            case List<?> all -> each(all);
+            case Number n -> {
+                between();
+                text.append(shortest(n.doubleValue()));
+            }
+            default -> value(arg.toString());
+        }
     }
 
     /** JSON knows no infinity and no NaN: such a figure is left out. */

@@ -3,6 +3,7 @@ package orthopur.browser;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
@@ -110,7 +111,7 @@ public final class MixingTable {
         try {
             card(to, DoseCard.of(job(new Tree(asked)), book));
         } catch (OutOfRange x) {
-            to.text("outside", String.valueOf(x.getMessage()));
+            to.said("outside", x.said());
         }
         return to.close().toString();
     }
@@ -123,7 +124,14 @@ public final class MixingTable {
                         .orElseThrow(
                                 () ->
                                         new OutOfRange(
-                                                "product", t.text("product"), "one of the site"));
+                                                "product",
+                                                t.text("product"),
+                                                Text.plain(
+                                                        products.stream()
+                                                                .map(Chemical::id)
+                                                                .collect(
+                                                                        Collectors.joining(
+                                                                                ", ")))));
         Double ph = t.numberOrNull("ph");
         Double stock = t.numberOrNull("stockMgPerL");
         Double stroke = t.numberOrNull("strokeMl");
@@ -147,7 +155,8 @@ public final class MixingTable {
 
     private static Volume positive(String name, double litres) {
         if (!(litres > 0 && litres <= 100_000)) {
-            throw new OutOfRange(name, Show.number(litres) + " L", "above 0 to 100,000 L");
+            throw new OutOfRange(
+                    name, Show.number(litres) + " L", OutOfRange.above("0", "100,000 L"));
         }
         return Volume.ofLitres(litres);
     }
@@ -215,7 +224,7 @@ public final class MixingTable {
                     .number("most", m.most())
                     .list("ways", m.ways(), w -> way(to, w));
         } catch (OutOfRange x) {
-            to.text("outside", String.valueOf(x.getMessage()));
+            to.said("outside", x.said());
         }
         return to.close().toString();
     }
@@ -242,7 +251,7 @@ public final class MixingTable {
                             book);
             to.whole("at", by.at()).text("why", by.why().name().toLowerCase(Locale.ROOT));
         } catch (OutOfRange x) {
-            to.text("outside", String.valueOf(x.getMessage()));
+            to.said("outside", x.said());
         }
         return to.close().toString();
     }

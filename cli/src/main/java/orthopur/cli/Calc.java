@@ -9,9 +9,11 @@ import orthopur.calculation.CalcAnswer.Amount;
 import orthopur.calculation.Calculation;
 import orthopur.calculation.Calculations;
 import orthopur.calculation.RefusedInput;
+import orthopur.formats.CalcDocument;
 import orthopur.formats.Json;
 import orthopur.quantity.Show;
 import orthopur.rulebook.PublicCodes;
+import orthopur.text.Text;
 
 /** {@code calc NAME key=value… [--json]}: exit 0, or 2 for an input that is refused. */
 final class Calc {
@@ -42,13 +44,16 @@ final class Calc {
             for (String pair : rest.subList(1, rest.size())) {
                 int at = pair.indexOf('=');
                 if (at < 1) {
-                    throw new RefusedInput(pair, "\"" + pair + "\" is not key=value.", "key=value");
+                    throw new RefusedInput(
+                            pair,
+                            Text.plain("\"%s\" is not key=value.".formatted(pair)),
+                            Text.plain("key=value"));
                 }
                 inputs.put(pair.substring(0, at), pair.substring(at + 1));
             }
             CalcAnswer a = Calculations.compute(rest.getFirst(), inputs, PublicCodes.book());
             if (json) {
-                out.print(Json.write(a));
+                out.print(Json.write(CalcDocument.of(a)));
             } else {
                 print(a);
             }
@@ -58,7 +63,8 @@ final class Calc {
                 out.print(
                         Json.write(
                                 new Refusal(
-                                        new Refusal.Detail(e.key(), e.getMessage(), e.allowed()))));
+                                        new Refusal.Detail(
+                                                e.key(), e.getMessage(), e.allowed().toString()))));
             } else {
                 err.println(e.getMessage());
             }

@@ -25,6 +25,7 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.rules.lockout.OldEnough;
 import orthopur.solver.Planners;
+import orthopur.text.Text;
 
 /**
  * {@code plan FILE|--demo [--seconds N] [--json]}: the plan of a night; exit 1 where something is
@@ -208,8 +209,9 @@ final class PlanNight {
                     List.of(
                             new Problem(
                                     "",
-                                    "The procedures of the demo cannot be read: "
-                                            + e.getMessage())));
+                                    Text.plain(
+                                            "The procedures of the demo cannot be read: %s"
+                                                    .formatted(e.getMessage())))));
         }
     }
 }

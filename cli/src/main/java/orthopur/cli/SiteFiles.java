@@ -22,8 +22,10 @@ import orthopur.machine.Problem;
 import orthopur.machine.Vessel;
 import orthopur.night.SiteNight;
 import orthopur.procedure.Procedure;
+import orthopur.quantity.Show;
 import orthopur.rulebook.PublicCodes;
 import orthopur.runthrough.Context;
+import orthopur.text.Text;
 
 /**
  * The site around a procedure file: {@code chemicals.json} and {@code site.json} are looked for in
@@ -95,15 +97,19 @@ final class SiteFiles {
                                                     List.of(
                                                             new Problem(
                                                                     "/sheet",
-                                                                    "There is no sheet "
-                                                                            + code
-                                                                            + ".json in "
-                                                                            + machines
-                                                                            + "; name one with --sheet FILE."))));
+                                                                    Text.plain(
+                                                                            "There is no sheet %s.json in %s; name one with --sheet FILE."
+                                                                                    .formatted(
+                                                                                            code,
+                                                                                            machines))))));
             return SheetFormat.read(read(found));
         } catch (IOException e) {
             throw new FormatError(
-                    List.of(new Problem("", "The folder " + machines + " cannot be read.")));
+                    List.of(
+                            new Problem(
+                                    "",
+                                    Text.plain(
+                                            "The folder %s cannot be read.".formatted(machines)))));
         }
     }
 
@@ -129,14 +135,7 @@ final class SiteFiles {
                                     s ->
                                             new Problem(
                                                     "line " + s.line() + ", column " + s.column(),
-                                                    s.message()
-                                                            + (s.nearest().isEmpty()
-                                                                    ? ""
-                                                                    : " Nearest: "
-                                                                            + String.join(
-                                                                                    ", ",
-                                                                                    s.nearest())
-                                                                            + ".")))
+                                                    s.whole()))
                             .toList());
         }
         return read.document();
@@ -149,12 +148,21 @@ final class SiteFiles {
                         List.of(
                                 new Problem(
                                         "",
-                                        "%s has %.1f MB; allowed are 2 MB."
-                                                .formatted(file, Files.size(file) / 1e6))));
+                                        Text.plain(
+                                                "%s has %s MB; allowed are 2 MB."
+                                                        .formatted(
+                                                                file,
+                                                                Show.number(
+                                                                        Math.round(
+                                                                                        Files.size(
+                                                                                                        file)
+                                                                                                / 1e5)
+                                                                                / 10.0))))));
             }
             return Files.readString(file);
         } catch (IOException e) {
-            throw new FormatError(List.of(new Problem("", file + " cannot be read.")));
+            throw new FormatError(
+                    List.of(new Problem("", Text.plain("%s cannot be read.".formatted(file)))));
         }
     }
 }

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.formats.FormatError;
 import orthopur.formats.Json;
+import orthopur.formats.ProblemDocument;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
 import orthopur.formats.VerdictDocument;
@@ -20,6 +21,7 @@ import orthopur.machine.Problem;
 import orthopur.procedure.Procedure;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.Night;
+import orthopur.text.Text;
 import orthopur.verdict.Verifier;
 
 /**
@@ -140,7 +142,10 @@ final class Verify {
             unreadable(file, e.problems(), json);
             return Main.UNREADABLE;
         } catch (IllegalArgumentException e) {
-            unreadable(file, List.of(new Problem("", String.valueOf(e.getMessage()))), json);
+            unreadable(
+                    file,
+                    List.of(new Problem("", Text.plain(String.valueOf(e.getMessage())))),
+                    json);
             return Main.UNREADABLE;
         }
         if (json) {
@@ -151,11 +156,11 @@ final class Verify {
         return v.findings().isEmpty() ? Main.NOTHING : Main.FINDINGS;
     }
 
-    private record Unreadable(String file, List<Problem> errors) {}
+    private record Unreadable(String file, List<ProblemDocument> errors) {}
 
     private void unreadable(Path file, List<Problem> problems, boolean json) {
         if (json) {
-            out.print(Json.write(new Unreadable(file.toString(), problems)));
+            out.print(Json.write(new Unreadable(file.toString(), ProblemDocument.of(problems))));
             return;
         }
         err.println(file + " cannot be judged:");

@@ -3,11 +3,12 @@ package orthopur.calculation;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 
 /**
  * The answer of a calculation, unrounded.
  *
- * @param also further results: each an {@link Amount}, a text or a list of texts
+ * @param also further results: each an {@link Amount}, words or a list of them
  * @param verdict "in", "out" or "cannot-tell" where a limit is judged
  * @param formula the formula with the numbers put in
  */
@@ -17,8 +18,8 @@ public record CalcAnswer(
         @Nullable Amount result,
         Map<String, Object> also,
         @Nullable String verdict,
-        String formula,
-        List<String> assumptions) {
+        Text formula,
+        List<Text> assumptions) {
 
     /** A number with its unit. */
     public record Amount(double value, String unit) {}

@@ -17,6 +17,7 @@ import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.quantity.UnitText.Parsed;
 import orthopur.quantity.Volume;
+import orthopur.text.Text;
 
 /** The inputs of a calculation as text, read into quantities on demand. */
 public final class CalcInputs {
@@ -35,13 +36,23 @@ public final class CalcInputs {
         for (String given : values.keySet()) {
             if (!names.contains(given)) {
                 throw new RefusedInput(
-                        given, "There is no input \"" + given + "\".", String.join(", ", names));
+                        given,
+                        Text.of(
+                                "calc.inputs.there-is-no-input",
+                                "There is no input \"{0}\".",
+                                given),
+                        Text.plain(String.join(", ", names)));
             }
         }
         for (String key : keys) {
             if (!key.endsWith("?") && blank(values.get(key))) {
                 throw new RefusedInput(
-                        key, "The input " + key + " is missing.", "a value for " + key);
+                        key,
+                        Text.of(
+                                "calc.inputs.the-input-is-missing",
+                                "The input {0} is missing.",
+                                key),
+                        Text.of("calc.inputs.a-value-for", "a value for {0}", key));
             }
         }
     }
@@ -73,7 +84,7 @@ public final class CalcInputs {
 
     /** A bare number within bounds, for instance a pH or a density in kg/L. */
     public double number(String key, String unit, double least, double most) {
-        String allowed = least + " to " + most + (unit.isEmpty() ? "" : " " + unit);
+        Text allowed = OutOfRange.range(String.valueOf(least), (most + " " + unit).strip());
         Parsed p;
         try {
             p = UnitText.split(key, values.getOrDefault(key, ""));
@@ -84,7 +95,12 @@ public final class CalcInputs {
         if (!unitFits || !(p.value() >= least && p.value() <= most)) {
             throw new RefusedInput(
                     key,
-                    "The input " + key + " is " + values.get(key) + "; allowed is " + allowed + ".",
+                    Text.of(
+                            "calc.inputs.the-input-is-allowed-is",
+                            "The input {0} is {1}; allowed is {2}.",
+                            key,
+                            values.get(key),
+                            allowed),
                     allowed);
         }
         return p.value();
@@ -104,8 +120,10 @@ public final class CalcInputs {
                                 if (!has(densityKey)) {
                                     throw new RefusedInput(
                                             densityKey,
-                                            "A stock in % w/w needs its density.",
-                                            "above 0 to 3 kg/L");
+                                            Text.of(
+                                                    "calc.inputs.a-stock-in-w-w-needs",
+                                                    "A stock in % w/w needs its density."),
+                                            OutOfRange.above("0", "3 kg/L"));
                                 }
                                 double density = number(densityKey, "kg/L", 0.5, 3);
                                 yield new Stock(value, Stock.Basis.MASS_IN_MASS, density)
@@ -114,7 +132,12 @@ public final class CalcInputs {
                             case "%w/v" ->
                                     new Stock(value, Stock.Basis.MASS_IN_VOLUME, null).strength();
                             default ->
-                                    throw new OutOfRange(key, value + unit, "% w/w, % w/v or mg/L");
+                                    throw new OutOfRange(
+                                            key,
+                                            value + unit,
+                                            Text.of(
+                                                    "calc.inputs.share-of-stock",
+                                                    "% w/w, % w/v or mg/L"));
                         });
     }
 
@@ -127,7 +150,10 @@ public final class CalcInputs {
     public Volume positive(String key) {
         Volume v = read(key, UnitText::volume);
         if (v.litres() <= 0) {
-            throw new RefusedInput(key, "The input " + key + " is 0 L.", "above 0 to 1,000,000 L");
+            throw new RefusedInput(
+                    key,
+                    Text.of("calc.inputs.the-input-is-l", "The input {0} is 0 L.", key),
+                    OutOfRange.above("0", "1,000,000 L"));
         }
         return v;
     }
@@ -149,7 +175,10 @@ public final class CalcInputs {
             double b = UnitText.strength(second.value(), second.unit()).mgPerL();
             return dots < 0 ? Interval.around(a, b) : new Interval(a, b);
         } catch (OutOfRange e) {
-            throw new RefusedInput(key, message(key, e), "62mg/L, 62±13mg/L or 49..75mg/L");
+            throw new RefusedInput(
+                    key,
+                    message(key, e),
+                    Text.of("calc.inputs.mg-l-mg-l-or-mg", "62mg/L, 62±13mg/L or 49..75mg/L"));
         }
     }
 
@@ -158,7 +187,9 @@ public final class CalcInputs {
         Strength s = read(key, UnitText::strength);
         if (s.mgPerL() <= 0) {
             throw new RefusedInput(
-                    key, "The input " + key + " is 0 mg/L.", "above 0 to 1,000,000 mg/L");
+                    key,
+                    Text.of("calc.inputs.the-input-is-mg-l", "The input {0} is 0 mg/L.", key),
+                    OutOfRange.above("0", "1,000,000 mg/L"));
         }
         return s;
     }
@@ -168,14 +199,19 @@ public final class CalcInputs {
         Temperature t = read(key, UnitText::temperature);
         if (t.celsius() < 0 || t.celsius() > 100) {
             throw new RefusedInput(
-                    key, "The input " + key + " is " + t.shown() + ".", "0 to 100 °C");
+                    key,
+                    Text.of("calc.inputs.the-input-is", "The input {0} is {1}.", key, t.shown()),
+                    OutOfRange.range("0", "100 °C"));
         }
         return t;
     }
 
     /** A share between 0 and 1, as 0.06 or 6 %. */
     public double fraction(String key) {
-        String allowed = "above 0, below 1 (or above 0 %, below 100 %)";
+        Text allowed =
+                Text.of(
+                        "calc.inputs.above-below-or-above-below",
+                        "above 0, below 1 (or above 0 %, below 100 %)");
         double v;
         try {
             Parsed p = UnitText.split(key, text(key));
@@ -184,7 +220,10 @@ public final class CalcInputs {
             throw new RefusedInput(key, message(key, e), allowed);
         }
         if (!(v > 0 && v < 1)) {
-            throw new RefusedInput(key, "The input " + key + " is " + text(key) + ".", allowed);
+            throw new RefusedInput(
+                    key,
+                    Text.of("calc.inputs.the-input-is", "The input {0} is {1}.", key, text(key)),
+                    allowed);
         }
         return v;
     }
@@ -193,7 +232,7 @@ public final class CalcInputs {
     public double massPercent(String key, double least, double most) {
         String given = text(key).replace(" ", "").toLowerCase(Locale.ROOT);
         String bare = given.endsWith("w/w") ? given.substring(0, given.length() - 3) : given;
-        String allowed = least + " to " + most + " % by mass";
+        Text allowed = Text.of("calc.inputs.to-by-mass", "{0} to {1} % by mass", least, most);
         try {
             Parsed p = UnitText.split(key, bare);
             if (p.unit().equals("%") && p.value() >= least && p.value() <= most) {
@@ -202,12 +241,15 @@ public final class CalcInputs {
         } catch (OutOfRange e) {
             throw new RefusedInput(key, message(key, e), allowed);
         }
-        throw new RefusedInput(key, "The input " + key + " is " + text(key) + ".", allowed);
+        throw new RefusedInput(
+                key,
+                Text.of("calc.inputs.the-input-is", "The input {0} is {1}.", key, text(key)),
+                allowed);
     }
 
     /** A difference of temperatures in K or °C; 18 °F are 10 K. */
     public double difference(String key, double least, double most) {
-        String allowed = least + " to " + most + " °C";
+        Text allowed = OutOfRange.range(String.valueOf(least), most + " °C");
         try {
             Parsed p = UnitText.split(key, text(key));
             double v =
@@ -222,12 +264,15 @@ public final class CalcInputs {
         } catch (OutOfRange e) {
             throw new RefusedInput(key, message(key, e), allowed);
         }
-        throw new RefusedInput(key, "The input " + key + " is " + text(key) + ".", allowed);
+        throw new RefusedInput(
+                key,
+                Text.of("calc.inputs.the-input-is", "The input {0} is {1}.", key, text(key)),
+                allowed);
     }
 
     /** Days, from 1 day to 10 years: 60 d, 8 weeks, 6 months. */
     public double days(String key) {
-        String allowed = "1 d to 10 years";
+        Text allowed = Text.of("calc.inputs.d-to-years", "1 d to 10 years");
         try {
             Parsed p = UnitText.split(key, text(key));
             double v = p.value() * dayUnit(p.unit());
@@ -237,12 +282,18 @@ public final class CalcInputs {
         } catch (OutOfRange e) {
             throw new RefusedInput(key, message(key, e), allowed);
         }
-        throw new RefusedInput(key, "The input " + key + " is " + text(key) + ".", allowed);
+        throw new RefusedInput(
+                key,
+                Text.of("calc.inputs.the-input-is", "The input {0} is {1}.", key, text(key)),
+                allowed);
     }
 
     /** How often a day: 14/week, 2/day. */
     public double perDay(String key) {
-        String allowed = "a number per day, week or month, as in 14/week";
+        Text allowed =
+                Text.of(
+                        "calc.inputs.a-number-per-day-week-or",
+                        "a number per day, week or month, as in 14/week");
         String[] parts = text(key).split("/", 2);
         try {
             if (parts.length == 2) {
@@ -255,7 +306,10 @@ public final class CalcInputs {
         } catch (OutOfRange e) {
             throw new RefusedInput(key, message(key, e), allowed);
         }
-        throw new RefusedInput(key, "The input " + key + " is " + text(key) + ".", allowed);
+        throw new RefusedInput(
+                key,
+                Text.of("calc.inputs.the-input-is", "The input {0} is {1}.", key, text(key)),
+                allowed);
     }
 
     private static double dayUnit(String unit) {
@@ -279,22 +333,37 @@ public final class CalcInputs {
             }
         }
         throw new RefusedInput(
-                key, "The input " + key + ": \"" + text + "\" is no time.", "00:00 to 23:59");
+                key,
+                Text.of(
+                        "calc.inputs.the-input-is-no-time",
+                        "The input {0}: \"{1}\" is no time.",
+                        key,
+                        text),
+                OutOfRange.range("00:00", "23:59"));
     }
 
     /** A temperature at a time: 180C@0min. */
     public record At(Temperature temperature, double minutes) {}
 
     public At at(String key) {
-        String allowed = "a temperature at a time: 180C@0min";
+        Text allowed =
+                Text.of(
+                        "calc.inputs.a-temperature-at-a-time-c",
+                        "a temperature at a time: 180C@0min");
         List<At> all = atList(key, allowed);
         if (all.size() != 1) {
-            throw new RefusedInput(key, "The input " + key + " is one reading.", allowed);
+            throw new RefusedInput(
+                    key,
+                    Text.of(
+                            "calc.inputs.the-input-is-one-reading",
+                            "The input {0} is one reading.",
+                            key),
+                    allowed);
         }
         return all.getFirst();
     }
 
-    public List<At> atList(String key, String allowed) {
+    public List<At> atList(String key, Text allowed) {
         List<At> all = new ArrayList<>();
         for (String[] pair : pairs(key, "@", allowed)) {
             try {
@@ -315,7 +384,7 @@ public final class CalcInputs {
      * A list of pairs such as 0h:200mg/L,2h:150mg/L. A comma without a pair behind it is a decimal
      * mark.
      */
-    public List<String[]> pairs(String key, String between, String allowed) {
+    public List<String[]> pairs(String key, String between, Text allowed) {
         List<String> pieces = new ArrayList<>();
         for (String piece : text(key).split("[,;]")) {
             if (!piece.contains(between) && !pieces.isEmpty()) {
@@ -332,7 +401,11 @@ public final class CalcInputs {
             if (pair.length != 2 || pair[0].isBlank() || pair[1].isBlank()) {
                 throw new RefusedInput(
                         key,
-                        "The input " + key + ": \"" + piece + "\" is not understood.",
+                        Text.of(
+                                "calc.inputs.the-input-is-not-understood",
+                                "The input {0}: \"{1}\" is not understood.",
+                                key,
+                                piece),
                         allowed);
             }
             pairs.add(new String[] {pair[0].strip(), pair[1].strip()});
@@ -349,11 +422,14 @@ public final class CalcInputs {
                 Parsed p = UnitText.split(key, piece);
                 if (!p.unit().isEmpty() || Double.isInfinite(p.value())) {
                     throw new RefusedInput(
-                            key, "The input " + key + ": \"" + piece + "\".", "bare numbers");
+                            key,
+                            Text.of("calc.inputs.the-input", "The input {0}: \"{1}\".", key, piece),
+                            Text.of("calc.inputs.bare-numbers", "bare numbers"));
                 }
                 all.add(p.value());
             } catch (OutOfRange e) {
-                throw new RefusedInput(key, message(key, e), "bare numbers");
+                throw new RefusedInput(
+                        key, message(key, e), Text.of("calc.inputs.bare-numbers", "bare numbers"));
             }
         }
         return all;
@@ -363,15 +439,21 @@ public final class CalcInputs {
     public String choice(String key, String... choices) {
         String given = values.getOrDefault(key, "").strip().toLowerCase(Locale.ROOT);
         if (!Arrays.asList(choices).contains(given)) {
-            String allowed = String.join(", ", choices);
+            Text allowed = Text.plain(String.join(", ", choices));
             throw new RefusedInput(
-                    key, "The input " + key + " is one of " + allowed + ".", allowed);
+                    key,
+                    Text.of(
+                            "calc.inputs.the-input-is-one-of",
+                            "The input {0} is one of {1}.",
+                            key,
+                            allowed),
+                    allowed);
         }
         return given;
     }
 
-    private static String message(String key, OutOfRange e) {
-        return "The input " + key + ": " + e.getMessage();
+    private static Text message(String key, OutOfRange e) {
+        return Text.of("calc.inputs.because", "The input {0}: {1}", key, e.said());
     }
 
     private static boolean blank(@Nullable String s) {

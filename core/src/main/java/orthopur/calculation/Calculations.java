@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** All calculations by name. */
 public final class Calculations {
@@ -59,12 +60,16 @@ public final class Calculations {
                                 () ->
                                         new RefusedInput(
                                                 "name",
-                                                "There is no calculation \"" + name + "\".",
-                                                String.join(
-                                                        ", ",
-                                                        ALL.stream()
-                                                                .map(Calculation::name)
-                                                                .toList())));
+                                                Text.of(
+                                                        "calc.calculations.there-is-no-calculation",
+                                                        "There is no calculation \"{0}\".",
+                                                        name),
+                                                Text.plain(
+                                                        String.join(
+                                                                ", ",
+                                                                ALL.stream()
+                                                                        .map(Calculation::name)
+                                                                        .toList()))));
         return c.compute(new CalcInputs(values, c.keys()), book);
     }
 }

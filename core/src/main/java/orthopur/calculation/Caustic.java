@@ -5,6 +5,7 @@ import orthopur.mixing.Measure;
 import orthopur.quantity.Show;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** Caustic from concentrate by mass: V·ρ·w ÷ (w_s·ρ_s). */
 final class Caustic implements Calculation {
@@ -41,7 +42,11 @@ final class Caustic implements Calculation {
         double stock = in.massPercent("stock", 0.01, 50);
         if (stock <= wanted) {
             throw new RefusedInput(
-                    "wanted", "The stock is not stronger than what is wanted.", "below the stock");
+                    "wanted",
+                    Text.of(
+                            "calc.caustic.the-stock-is-not-stronger-than",
+                            "The stock is not stronger than what is wanted."),
+                    Text.of("calc.caustic.below-the-stock", "below the stock"));
         }
         double rho = density(in, "wanted-density", wanted);
         double rhoStock = density(in, "stock-density", stock);
@@ -54,21 +59,28 @@ final class Caustic implements Calculation {
                         .also("water", water / 0.998, "L")
                         .also(
                                 "caution",
-                                "Caustic into water, never water into caustic: it boils and"
-                                        + " spits. The solution gets hot. Goggles, gloves, long"
-                                        + " sleeves.");
+                                Text.of(
+                                        "calc.caustic.into-water",
+                                        "Caustic into water, never water into caustic: it boils and spits. The solution gets hot. Goggles, gloves, long sleeves."));
         if (!in.has("wanted-density") || !in.has("stock-density")) {
-            w.assume("A density that is not given is that of sodium hydroxide at 20 °C.");
+            w.assume(
+                    Text.of(
+                            "calc.caustic.a-density-that-is-not-given",
+                            "A density that is not given is that of sodium hydroxide at 20 °C."));
         }
-        return w.assume("Percent by mass. The label comes first.")
+        return w.assume(
+                        Text.of(
+                                "calc.caustic.percent-by-mass-the-label-comes",
+                                "Percent by mass. The label comes first."))
                 .formula(
-                        "%s L × %s kg/L × %s ÷ (%s × %s kg/L) = %s mL",
-                        volume.litres(),
-                        rho,
-                        Show.number(wanted) + " %",
-                        Show.number(stock) + " %",
-                        rhoStock,
-                        litres * 1000);
+                        Text.figures(
+                                "{0} L × {1} kg/L × {2} ÷ ({3} × {4} kg/L) = {5} mL",
+                                volume.litres(),
+                                rho,
+                                Show.number(wanted) + " %",
+                                Show.number(stock) + " %",
+                                rhoStock,
+                                litres * 1000));
     }
 
     private static double density(CalcInputs in, String key, double percent) {

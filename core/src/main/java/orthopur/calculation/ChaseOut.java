@@ -2,9 +2,11 @@ package orthopur.calculation;
 
 import java.util.List;
 import orthopur.quantity.Flow;
+import orthopur.quantity.Show;
 import orthopur.quantity.UnitText;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** First product that is thrown away: the passage's volume × a factor. */
 final class ChaseOut implements Calculation {
@@ -32,12 +34,21 @@ final class ChaseOut implements Calculation {
                         .also("measure", Math.ceil(seconds - 1e-9), "s");
         double least = book.number("chase-out.factor");
         if (factor < least) {
-            w.also("change", "the rule book asks for at least × " + least);
+            w.also(
+                    "change",
+                    Text.of(
+                            "calc.chase-out.asks-for",
+                            "the rule book asks for at least × {0}",
+                            Show.number(least)));
         }
         return w.verdict(factor < least ? "out" : "in")
-                .assume("The first product pushes the sanitizer out and mixes with it on the way.")
+                .assume(
+                        Text.of(
+                                "calc.chase-out.the-first-product-pushes-the-sanitizer",
+                                "The first product pushes the sanitizer out and mixes with it on the way."))
                 .formula(
-                        "%s L × %s = %s L; ÷ %s L/min = %s s",
-                        volume.litres(), factor, litres, flow.litresPerMinute(), seconds);
+                        Text.figures(
+                                "{0} L × {1} = {2} L; ÷ {3} L/min = {4} s",
+                                volume.litres(), factor, litres, flow.litresPerMinute(), seconds));
     }
 }

@@ -6,13 +6,15 @@ import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 import orthopur.timing.FoodContactClock;
 import orthopur.timing.FoodContactClock.Spell;
 
 /** When the next clean is due: the 4-hour clock or the table of room temperatures. */
 final class CleanInterval implements Calculation {
     private static final int DAY = 24 * 60;
-    private static final String ROOMS = "4C@08:00,6C@18:00, in order";
+    private static final Text ROOMS =
+            Text.of("calc.clean-interval.c-c-in-order", "4C@08:00,6C@18:00, in order");
 
     @Override
     public String name() {
@@ -55,21 +57,34 @@ final class CleanInterval implements Calculation {
                 new Worked(this, in)
                         .result(left, "h")
                         .also("total", used + left, "h")
-                        .also("due", "%02d:%02d".formatted(due / 60, due % 60))
+                        .also("due", Text.plain("%02d:%02d".formatted(due / 60, due % 60)))
                         .verdict(left >= 0 ? "in" : "out")
                         .assume(
                                 switch (school) {
                                     case "share" ->
-                                            "Estimate by shares: each room uses up its part of its"
-                                                    + " own hours. The code does not say so.";
-                                    case "clock" -> "The 4-hour clock, whatever the room.";
+                                            Text.of(
+                                                    "calc.clean-interval.by-shares",
+                                                    "Estimate by shares: each room uses up its part of its own hours. The code does not say so.");
+                                    case "clock" ->
+                                            Text.of(
+                                                    "calc.clean-interval.by-the-clock",
+                                                    "The 4-hour clock, whatever the room.");
                                     default ->
-                                            "The warmest room since the last clean governs all of"
-                                                    + " it.";
+                                            Text.of(
+                                                    "calc.clean-interval.by-the-warmest",
+                                                    "The warmest room since the last clean governs all of it.");
                                 })
                         .assume(
-                                "From the last room change on. Raw whole produce has no such clock.");
-        return w.formula("%s h used since the first use; %s h left by %s", used, left, school);
+                                Text.of(
+                                        "calc.clean-interval.from-the-last-room-change-on",
+                                        "From the last room change on. Raw whole produce has no such clock."));
+        return w.formula(
+                Text.of(
+                        "calc.clean-interval.formula",
+                        "{0} h used since the first use; {1} h left by {2}",
+                        used,
+                        left,
+                        school));
     }
 
     private static List<Room> rooms(CalcInputs in, int first) {
@@ -81,17 +96,26 @@ final class CleanInterval implements Calculation {
                 minute += DAY;
             }
             if (!rooms.isEmpty() && minute - after >= DAY) {
-                throw new RefusedInput("rooms", "The rooms are not in order of time.", ROOMS);
+                throw new RefusedInput(
+                        "rooms",
+                        Text.of(
+                                "calc.clean-interval.the-rooms-are-not-in-order",
+                                "The rooms are not in order of time."),
+                        ROOMS);
             }
             if (rooms.isEmpty() && minute > first) {
                 throw new RefusedInput(
-                        "rooms", "No room is given for the time of the first use.", ROOMS);
+                        "rooms",
+                        Text.of(
+                                "calc.clean-interval.no-room-is-given-for-the",
+                                "No room is given for the time of the first use."),
+                        ROOMS);
             }
             try {
                 UnitText.Parsed p = UnitText.split("rooms", pair[0]);
                 rooms.add(new Room(UnitText.temperature(p.value(), p.unit()), minute));
             } catch (OutOfRange e) {
-                throw new RefusedInput("rooms", String.valueOf(e.getMessage()), ROOMS);
+                throw new RefusedInput("rooms", e.said(), ROOMS);
             }
         }
         return rooms;

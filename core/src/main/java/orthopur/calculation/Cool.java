@@ -5,6 +5,7 @@ import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 import orthopur.thermal.Cooling;
 
 /** When a hot machine may be touched, from two readings of it. */
@@ -36,21 +37,28 @@ final class Cool implements Calculation {
                             room);
             minutes = cooling.minutesTo(limit);
         } catch (OutOfRange e) {
-            throw new RefusedInput(e.quantity(), String.valueOf(e.getMessage()), e.allowed());
+            throw new RefusedInput(e.quantity(), e.said(), e.allowed());
         }
         return new Worked(this, in)
                 .result(minutes, "min")
                 .also("k", cooling.perMinute(), "1/min")
                 .also("measure", Math.ceil(minutes - 1e-9), "min")
-                .assume("Counted from the first reading, in still air of one temperature.")
-                .assume("Thick parts lag behind; measure before a hand goes near.")
+                .assume(
+                        Text.of(
+                                "calc.cool.counted-from-the-first-reading-in",
+                                "Counted from the first reading, in still air of one temperature."))
+                .assume(
+                        Text.of(
+                                "calc.cool.thick-parts-lag-behind-measure-before",
+                                "Thick parts lag behind; measure before a hand goes near."))
                 .formula(
-                        "ln((%s − %s) ÷ (%s − %s)) ÷ %s = %s min",
-                        first.temperature().celsius(),
-                        room.celsius(),
-                        limit.celsius(),
-                        room.celsius(),
-                        cooling.perMinute(),
-                        minutes);
+                        Text.figures(
+                                "ln(({0} − {1}) ÷ ({2} − {3})) ÷ {4} = {5} min",
+                                first.temperature().celsius(),
+                                room.celsius(),
+                                limit.celsius(),
+                                room.celsius(),
+                                cooling.perMinute(),
+                                minutes));
     }
 }

@@ -4,10 +4,14 @@ import java.util.List;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** What a round costs in material and work. */
 final class Cost implements Calculation {
-    private static final String ALLOWED = "0.35L@4.20/L,120mL@9/L: amount at price per L or kg";
+    private static final Text ALLOWED =
+            Text.of(
+                    "calc.cost.l-l-ml-l-amount-at",
+                    "0.35L@4.20/L,120mL@9/L: amount at price per L or kg");
 
     @Override
     public String name() {
@@ -33,8 +37,14 @@ final class Cost implements Calculation {
                 .also("material", material, "money")
                 .also("work", work, "money")
                 .also("year", (material + work) * 365, "money")
-                .assume("The year is one round every day. Water, energy and waste are not in it.")
-                .formula("%s + %s min × %s/h = %s", material, minutes, rate, material + work);
+                .assume(
+                        Text.of(
+                                "calc.cost.the-year-is-one-round-every",
+                                "The year is one round every day. Water, energy and waste are not in it."))
+                .formula(
+                        Text.figures(
+                                "{0} + {1} min × {2}/h = {3}",
+                                material, minutes, rate, material + work));
     }
 
     private static double price(String amount, String price) {
@@ -51,11 +61,17 @@ final class Cost implements Calculation {
                             ? UnitText.mass(1, p.unit()).kilograms()
                             : UnitText.volume(1, p.unit()).litres();
             if (p.value() < 0) {
-                throw new RefusedInput("amounts", "A price is not below 0.", ALLOWED);
+                throw new RefusedInput(
+                        "amounts",
+                        Text.of("calc.cost.a-price-is-not-below", "A price is not below 0."),
+                        ALLOWED);
             }
             return quantity / unit * p.value();
         } catch (OutOfRange e) {
-            throw new RefusedInput("amounts", "The input amounts: " + e.getMessage(), ALLOWED);
+            throw new RefusedInput(
+                    "amounts",
+                    Text.of("calc.cost.the-input-amounts", "The input amounts: {0}", e.said()),
+                    ALLOWED);
         }
     }
 }

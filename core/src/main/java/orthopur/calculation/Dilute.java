@@ -5,11 +5,13 @@ import java.util.List;
 import java.util.Map;
 import orthopur.calculation.CalcAnswer.Amount;
 import orthopur.mixing.Measure;
+import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.UnitText;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /**
  * Concentrate for a volume of use solution: V_c = V·c_t / c_stock, where V is the final volume and
@@ -31,23 +33,31 @@ final class Dilute implements Calculation {
         Volume volume = in.read("volume", UnitText::volume);
         if (volume.litres() <= 0) {
             throw new RefusedInput(
-                    "volume", "The input volume is 0 L; nothing to mix.", "above 0 to 1,000,000 L");
+                    "volume",
+                    Text.of(
+                            "calc.dilute.the-input-volume-is-l-nothing",
+                            "The input volume is 0 L; nothing to mix."),
+                    OutOfRange.above("0", "1,000,000 L"));
         }
         Strength target = in.read("target", UnitText::strength);
         if (target.mgPerL() <= 0) {
             throw new RefusedInput(
-                    "target", "The input target is 0 mg/L.", "above 0 mg/L, below the stock");
+                    "target",
+                    Text.of("calc.dilute.the-input-target-is-mg-l", "The input target is 0 mg/L."),
+                    Text.of(
+                            "calc.dilute.above-mg-l-below-the-stock",
+                            "above 0 mg/L, below the stock"));
         }
         Strength stock = in.stock("stock", "density");
         if (stock.compareTo(target) <= 0) {
             throw new RefusedInput(
                     "target",
-                    "The stock of "
-                            + stock.shown()
-                            + " is not stronger than the target of "
-                            + target.shown()
-                            + ".",
-                    "below " + stock.shown());
+                    Text.of(
+                            "calc.dilute.the-stock-of-is-not-stronger",
+                            "The stock of {0} is not stronger than the target of {1}.",
+                            stock.shown(),
+                            target.shown()),
+                    OutOfRange.below(stock.shown()));
         }
         Volume exact = Volume.ofLitres(volume.litres() * target.mgPerL() / stock.mgPerL());
         Volume jug = Measure.up(exact);
@@ -56,13 +66,13 @@ final class Dilute implements Calculation {
         also.put("stock", new Amount(stock.mgPerL(), "mg/L"));
         also.put("measure", new Amount(jug.millilitres(), "mL"));
         also.put("strengthThen", new Amount(reached, "mg/L"));
-        String formula =
-                "%s L × %s mg/L ÷ %s mg/L = %s mL"
-                        .formatted(
-                                Show.number(volume.litres()),
-                                Show.number(target.mgPerL()),
-                                Show.number(stock.mgPerL()),
-                                Show.number(exact.millilitres()));
+        Text formula =
+                Text.figures(
+                        "{0} L × {1} mg/L ÷ {2} mg/L = {3} mL",
+                        Show.number(volume.litres()),
+                        Show.number(target.mgPerL()),
+                        Show.number(stock.mgPerL()),
+                        Show.number(exact.millilitres()));
         return new CalcAnswer(
                 name(),
                 in.asGiven(),
@@ -71,9 +81,17 @@ final class Dilute implements Calculation {
                 null,
                 formula,
                 List.of(
-                        "The volume is that of the finished solution.",
-                        "ppm is read as mg/L, which holds for water-thin solutions.",
-                        "The amount in the measuring pitcher is rounded up, so that the strength is at least the target.",
-                        "The label of the chemical comes first; read the strength after mixing."));
+                        Text.of(
+                                "calc.dilute.finished",
+                                "The volume is that of the finished solution."),
+                        Text.of(
+                                "calc.dilute.ppm",
+                                "ppm is read as mg/L, which holds for water-thin solutions."),
+                        Text.of(
+                                "calc.dilute.rounded-up",
+                                "The amount in the measuring pitcher is rounded up, so that the strength is at least the target."),
+                        Text.of(
+                                "calc.dilute.label-first",
+                                "The label of the chemical comes first; read the strength after mixing.")));
     }
 }

@@ -7,6 +7,7 @@ import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** When a solution falls to its minimum: a straight line through ln c against time. */
 final class Fade implements Calculation {
@@ -15,8 +16,10 @@ final class Fade implements Calculation {
         12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228
     };
 
-    private static final String ALLOWED =
-            "two or more of 0h:200mg/L, times rising, strengths falling";
+    private static final Text ALLOWED =
+            Text.of(
+                    "calc.fade.two-or-more-of-h-mg",
+                    "two or more of 0h:200mg/L, times rising, strengths falling");
 
     @Override
     public String name() {
@@ -39,7 +42,10 @@ final class Fade implements Calculation {
                 read.stream().map(p -> new Fading.Point(p.hours() - from, p.mgPerL())).toList();
         Fading fit = Fading.through(points);
         if (fit == null) {
-            throw refused("The strengths do not fall, so nothing says when they would be too low.");
+            throw refused(
+                    Text.of(
+                            "calc.fade.not-falling",
+                            "The strengths do not fall, so nothing says when they would be too low."));
         }
         double k = fit.perHour();
         double hours = Math.max(0, fit.hoursTo(minimum.mgPerL()));
@@ -50,17 +56,26 @@ final class Fade implements Calculation {
                 .also("earliest", Math.max(0, band[0]), "h")
                 .also(
                         "latest",
-                        Double.isInfinite(band[1]) ? "cannot be said" : Show.number(band[1]) + " h")
+                        Double.isInfinite(band[1])
+                                ? Text.of("calc.fade.cannot-be-said", "cannot be said")
+                                : Text.plain(Show.number(band[1]) + " h"))
                 .also("k", k, "1/h")
                 .also("halfLife", Math.log(2) / k, "h")
-                .assume("It goes on fading at the same rate: same temperature, same soil.")
+                .assume(
+                        Text.of(
+                                "calc.fade.it-goes-on-fading-at-the",
+                                "It goes on fading at the same rate: same temperature, same soil."))
                 .assume(
                         more
-                                ? "Earliest and latest: 95 % band of the fit."
-                                : "Two readings: the band comes from the instrument, ±"
-                                        + Show.number(book.number("instrument.uncertainty"))
-                                        + " % of each reading.")
-                .formula("(ln c₀ − ln %s) ÷ %s = %s h", minimum.mgPerL(), k, hours);
+                                ? Text.of(
+                                        "calc.fade.band-of-the-fit",
+                                        "Earliest and latest: 95 % band of the fit.")
+                                : Text.of(
+                                        "calc.fade.band-of-the-instrument",
+                                        "Two readings: the band comes from the instrument, ±{0} % of each reading.",
+                                        Show.number(book.number("instrument.uncertainty"))))
+                .formula(
+                        Text.figures("(ln c₀ − ln {0}) ÷ {1} = {2} h", minimum.mgPerL(), k, hours));
     }
 
     private static double[] fitted(List<Fading.Point> points, Fading fit, double hours) {
@@ -99,11 +114,17 @@ final class Fade implements Calculation {
 
     private static void check(List<Fading.Point> points) {
         if (points.size() < 2) {
-            throw refused("One reading says nothing of how fast it fades.");
+            throw refused(
+                    Text.of(
+                            "calc.fade.one-reading",
+                            "One reading says nothing of how fast it fades."));
         }
         for (int i = 1; i < points.size(); i++) {
             if (points.get(i).hours() <= points.get(i - 1).hours()) {
-                throw refused("The times do not rise from one reading to the next.");
+                throw refused(
+                        Text.of(
+                                "calc.fade.not-rising",
+                                "The times do not rise from one reading to the next."));
             }
         }
     }
@@ -115,15 +136,21 @@ final class Fade implements Calculation {
             double hours = UnitText.duration(at.value(), at.unit()).toMillis() / 3_600_000.0;
             double strength = UnitText.strength(c.value(), c.unit()).mgPerL();
             if (strength <= 0) {
-                throw refused("A strength of 0 mg/L has no logarithm; the solution is spent.");
+                throw refused(
+                        Text.of(
+                                "calc.fade.spent",
+                                "A strength of 0 mg/L has no logarithm; the solution is spent."));
             }
             return new Fading.Point(hours, strength);
         } catch (OutOfRange e) {
-            throw refused(String.valueOf(e.getMessage()));
+            throw refused(e.said());
         }
     }
 
-    private static RefusedInput refused(String why) {
-        return new RefusedInput("readings", "The input readings: " + why, ALLOWED);
+    private static RefusedInput refused(Text why) {
+        return new RefusedInput(
+                "readings",
+                Text.of("calc.fade.the-input-readings", "The input readings: {0}", why),
+                ALLOWED);
     }
 }

@@ -5,6 +5,7 @@ import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** Share of free chlorine that is hypochlorous acid: 1 ÷ (1 + 10^(pH − pKa)). */
 final class FreeChlorine implements Calculation {
@@ -32,8 +33,9 @@ final class FreeChlorine implements Calculation {
                 .also("hypochlorousAcid", total.mgPerL() * fraction, "mg/L")
                 .also("pKa", pKa, "pH")
                 .assume(
-                        "Free chlorine in clean fresh water; soil binds it. It explains the table of")
-                .assume("the code and does not replace it: use limit for what is permitted.")
-                .formula("1 ÷ (1 + 10^(%s − %s)) = %s", ph, pKa, fraction);
+                        Text.of(
+                                "calc.free-chlorine.clean-water",
+                                "Free chlorine in clean fresh water; soil binds it. It explains the table of the code and does not replace it: use limit for what is permitted."))
+                .formula(Text.figures("1 ÷ (1 + 10^({0} − {1})) = {2}", ph, pKa, fraction));
     }
 }

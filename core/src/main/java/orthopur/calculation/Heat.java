@@ -4,10 +4,12 @@ import java.util.List;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** Lethality of a temperature curve: F = ∫ 10^((T − T_ref) ÷ z) dt, trapezoids on the rate. */
 final class Heat implements Calculation {
-    private static final String ALLOWED = "two or more of 70C@0min, times rising";
+    private static final Text ALLOWED =
+            Text.of("calc.heat.two-or-more-of-c-min", "two or more of 70C@0min, times rising");
 
     @Override
     public String name() {
@@ -23,7 +25,10 @@ final class Heat implements Calculation {
     public CalcAnswer compute(CalcInputs in, RuleBook book) {
         List<CalcInputs.At> curve = in.atList("curve", ALLOWED);
         if (curve.size() < 2) {
-            throw new RefusedInput("curve", "One point is not a curve.", ALLOWED);
+            throw new RefusedInput(
+                    "curve",
+                    Text.of("calc.heat.one-point-is-not-a-curve", "One point is not a curve."),
+                    ALLOWED);
         }
         Temperature reference = in.read("reference", UnitText::temperature);
         double z = in.difference("z", 1, 100);
@@ -33,7 +38,12 @@ final class Heat implements Calculation {
             CalcInputs.At a = curve.get(i - 1);
             CalcInputs.At b = curve.get(i);
             if (b.minutes() <= a.minutes()) {
-                throw new RefusedInput("curve", "The times of the curve do not rise.", ALLOWED);
+                throw new RefusedInput(
+                        "curve",
+                        Text.of(
+                                "calc.heat.the-times-of-the-curve-do",
+                                "The times of the curve do not rise."),
+                        ALLOWED);
             }
             f += (b.minutes() - a.minutes()) * (rate(a, reference, z) + rate(b, reference, z)) / 2;
             highest = Math.max(highest, b.temperature().celsius());
@@ -44,11 +54,22 @@ final class Heat implements Calculation {
                 .also("highest", highest, "°C")
                 .also(
                         "wareSurface",
-                        (highest >= ware.celsius() ? "reaches " : "does not reach ")
-                                + ware.shown()
-                                + ", what the surface of ware from a machine must reach")
-                .assume("Straight lines between the points, on the rate.")
-                .formula("∫ 10^((T − %s) ÷ %s) dt = %s min", reference.celsius(), z, f);
+                        highest >= ware.celsius()
+                                ? Text.of(
+                                        "calc.heat.reaches",
+                                        "reaches {0}, what the surface of ware from a machine must reach",
+                                        ware.shown())
+                                : Text.of(
+                                        "calc.heat.does-not-reach",
+                                        "does not reach {0}, what the surface of ware from a machine must reach",
+                                        ware.shown()))
+                .assume(
+                        Text.of(
+                                "calc.heat.straight-lines-between-the-points-on",
+                                "Straight lines between the points, on the rate."))
+                .formula(
+                        Text.figures(
+                                "∫ 10^((T − {0}) ÷ {1}) dt = {2} min", reference.celsius(), z, f));
     }
 
     private static double rate(CalcInputs.At at, Temperature reference, double z) {

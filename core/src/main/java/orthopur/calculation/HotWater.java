@@ -8,6 +8,7 @@ import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /**
  * Whether the heater and its tank last the night. The tank is stored heat above the mains; a draw
@@ -18,7 +19,10 @@ final class HotWater implements Calculation {
     private static final double WATER = 4.186;
 
     private static final int DAY = 24 * 60;
-    private static final String ALLOWED = "40L@21:10,60L@21:40 in the order of the night";
+    private static final Text ALLOWED =
+            Text.of(
+                    "calc.hot-water.l-l-in-the-order-of",
+                    "40L@21:10,60L@21:40 in the order of the night");
 
     @Override
     public String name() {
@@ -42,13 +46,24 @@ final class HotWater implements Calculation {
         Temperature wanted = in.liquid("wanted");
         if (hot.compareTo(cold) <= 0) {
             throw new RefusedInput(
-                    "hot", "The tank is not hotter than the city water.", "above " + cold.shown());
+                    "hot",
+                    Text.of(
+                            "calc.hot-water.the-tank-is-not-hotter-than",
+                            "The tank is not hotter than the city water."),
+                    OutOfRange.above(cold.shown()));
         }
         if (wanted.compareTo(cold) <= 0 || wanted.compareTo(hot) > 0) {
             throw new RefusedInput(
                     "wanted",
-                    "The heater does not give " + wanted.shown() + ".",
-                    "above " + cold.shown() + ", up to " + hot.shown());
+                    Text.of(
+                            "calc.hot-water.the-heater-does-not-give",
+                            "The heater does not give {0}.",
+                            wanted.shown()),
+                    Text.of(
+                            "calc.hot-water.above-up-to",
+                            "above {0}, up to {1}",
+                            cold.shown(),
+                            hot.shown()));
         }
         double lift = hot.celsius() - cold.celsius();
         double perMinute = kilowatt * 60 / (WATER * lift);
@@ -70,15 +85,27 @@ final class HotWater implements Calculation {
         boolean lasts = first.equals("lasts");
         return new Worked(this, in)
                 .result(perMinute, "L/min")
-                .also("firstShort", lasts ? "never: the tank lasts" : first)
+                .also(
+                        "firstShort",
+                        lasts
+                                ? Text.of("calc.hot-water.lasts", "never: the tank lasts")
+                                : Text.plain(first))
                 .also("reserve", stored / (WATER * lift), "L")
                 .also("full", full / 3600, "kWh")
                 .verdict(lasts ? "in" : "out")
-                .assume("The tank is full and hot at the first draw; each draw is taken at once.")
-                .assume("The reserve is what the tank still gives at " + hot.shown() + ".")
+                .assume(
+                        Text.of(
+                                "calc.hot-water.the-tank-is-full-and-hot",
+                                "The tank is full and hot at the first draw; each draw is taken at once."))
+                .assume(
+                        Text.of(
+                                "calc.hot-water.the-reserve-is-what-the-tank",
+                                "The reserve is what the tank still gives at {0}.",
+                                hot.shown()))
                 .formula(
-                        "%s kW ÷ (%s kJ/L·K × %s K) × 60 = %s L/min",
-                        kilowatt, Show.number(WATER), lift, perMinute);
+                        Text.figures(
+                                "{0} kW ÷ ({1} kJ/L·K × {2} K) × 60 = {3} L/min",
+                                kilowatt, Show.number(WATER), lift, perMinute));
     }
 
     private static List<Draw> draws(CalcInputs in) {
@@ -92,14 +119,18 @@ final class HotWater implements Calculation {
                 }
                 if (minute - before > DAY / 2) {
                     throw new RefusedInput(
-                            "draws", "The draws are not in the order of the night.", ALLOWED);
+                            "draws",
+                            Text.of(
+                                    "calc.hot-water.the-draws-are-not-in-the",
+                                    "The draws are not in the order of the night."),
+                            ALLOWED);
                 }
             }
             try {
                 UnitText.Parsed p = UnitText.split("draws", pair[0]);
                 draws.add(new Draw(UnitText.volume(p.value(), p.unit()).litres(), minute, pair[1]));
             } catch (OutOfRange e) {
-                throw new RefusedInput("draws", String.valueOf(e.getMessage()), ALLOWED);
+                throw new RefusedInput("draws", e.said(), ALLOWED);
             }
         }
         return draws;

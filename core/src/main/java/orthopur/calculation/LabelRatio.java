@@ -10,14 +10,17 @@ import orthopur.quantity.Show;
 import orthopur.quantity.UnitText;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** Concentrate for a volume of water by the ratio on the label: V ÷ n, or V ÷ (n − 1). */
 final class LabelRatio implements Calculation {
     private static final Pattern PARTS =
             Pattern.compile("\\s*([0-9.,]+)\\s*:\\s*([0-9.,eE+]+)\\s*");
     private static final double MOST = 100_000;
-    private static final String ALLOWED =
-            "1:1 to 1:100,000, or an amount per an amount as in \"2 fl oz per 5 gal\"";
+    private static final Text ALLOWED =
+            Text.of(
+                    "calc.label-ratio.to-or-an-amount-per-an",
+                    "1:1 to 1:100,000, or an amount per an amount as in \"2 fl oz per 5 gal\"");
 
     @Override
     public String name() {
@@ -38,7 +41,11 @@ final class LabelRatio implements Calculation {
                                 .equals("parts-of-total");
         double n = ratio(in.text("ratio"));
         if (total && n <= 1) {
-            throw refused("One part in " + Show.number(n) + " leaves no water at all.");
+            throw refused(
+                    Text.of(
+                            "calc.label-ratio.no-water",
+                            "One part in {0} leaves no water at all.",
+                            Show.number(n)));
         }
         double parts = total ? n - 1 : n;
         double litres = water.litres() / parts;
@@ -46,16 +53,27 @@ final class LabelRatio implements Calculation {
         return new Worked(this, in)
                 .result(litres * 1000, "mL")
                 .also("measure", jug.millilitres(), "mL")
-                .also("ratio", "1:" + Show.number(n))
+                .also("ratio", Text.plain("1:" + Show.number(n)))
                 .also(
                         "ratioThen",
-                        "1:" + Show.number(water.litres() / jug.litres() + (total ? 1 : 0)))
+                        Text.plain(
+                                "1:"
+                                        + Show.number(
+                                                water.litres() / jug.litres() + (total ? 1 : 0))))
                 .assume(
                         total
-                                ? "1:n is read as one part in n parts of solution."
-                                : "1:n is read as one part of concentrate to n parts of water.")
-                .assume("A volume is meant by fl oz and gal (US). The label comes first.")
-                .formula("%s L ÷ %s = %s mL", water.litres(), parts, litres * 1000);
+                                ? Text.of(
+                                        "calc.label-ratio.of-solution",
+                                        "1:n is read as one part in n parts of solution.")
+                                : Text.of(
+                                        "calc.label-ratio.of-water",
+                                        "1:n is read as one part of concentrate to n parts of water."))
+                .assume(
+                        Text.of(
+                                "calc.label-ratio.a-volume-is-meant-by-fl",
+                                "A volume is meant by fl oz and gal (US). The label comes first."))
+                .formula(
+                        Text.figures("{0} L ÷ {1} = {2} mL", water.litres(), parts, litres * 1000));
     }
 
     /** Parts of water to one of concentrate. */
@@ -73,13 +91,18 @@ final class LabelRatio implements Calculation {
                 a = volume(text.substring(0, at));
                 b = volume(text.substring(at + 5));
             } else {
-                throw refused("\"" + text + "\" is not a ratio.");
+                throw refused(
+                        Text.of("calc.label-ratio.no-ratio", "\"{0}\" is not a ratio.", text));
             }
         } catch (OutOfRange e) {
-            throw refused(String.valueOf(e.getMessage()));
+            throw refused(e.said());
         }
         if (!(a > 0) || !(b > 0) || b / a < 1 || b / a > MOST) {
-            throw refused("\"" + text + "\" is not a ratio that can be mixed.");
+            throw refused(
+                    Text.of(
+                            "calc.label-ratio.not-mixed",
+                            "\"{0}\" is not a ratio that can be mixed.",
+                            text));
         }
         return b / a;
     }
@@ -89,7 +112,10 @@ final class LabelRatio implements Calculation {
         return UnitText.volume(p.value(), p.unit()).litres();
     }
 
-    private static RefusedInput refused(String why) {
-        return new RefusedInput("ratio", "The input ratio: " + why, ALLOWED);
+    private static RefusedInput refused(Text why) {
+        return new RefusedInput(
+                "ratio",
+                Text.of("calc.label-ratio.the-input-ratio", "The input ratio: {0}", why),
+                ALLOWED);
     }
 }

@@ -7,6 +7,7 @@ import orthopur.quantity.Mass;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** Recommended weight limit and lifting index of one lift (NIOSH). */
 final class LiftLimit implements Calculation {
@@ -51,7 +52,7 @@ final class LiftLimit implements Calculation {
                                     in.read("duration", UnitText::duration).getSeconds() / 3600.0),
                             book);
         } catch (OutOfRange e) {
-            throw new RefusedInput(e.quantity(), String.valueOf(e.getMessage()), e.allowed());
+            throw new RefusedInput(e.quantity(), e.said(), e.allowed());
         }
         Worked w =
                 new Worked(this, in)
@@ -60,11 +61,19 @@ final class LiftLimit implements Calculation {
         if (limit > 0) {
             w.also("index", mass.kilograms() / limit, "");
         } else {
-            w.also("index", "no load is recommended for such a lift");
+            w.also(
+                    "index",
+                    Text.of("calc.lift-limit.no-load", "no load is recommended for such a lift"));
         }
-        return w.assume("Two hands, standing, no jerk, firm floor. It is for one person.")
+        return w.assume(
+                        Text.of(
+                                "calc.lift-limit.two-hands-standing-no-jerk-firm",
+                                "Two hands, standing, no jerk, firm floor. It is for one person."))
                 .formula(
-                        "%s kg × six multipliers = %s kg",
-                        book.number("lift.load-constant"), limit);
+                        Text.of(
+                                "calc.lift-limit.formula",
+                                "{0} kg × six multipliers = {1} kg",
+                                book.number("lift.load-constant"),
+                                limit));
     }
 }

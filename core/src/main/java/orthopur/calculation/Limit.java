@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.calculation.CalcAnswer.Amount;
 import orthopur.chemical.ChemicalKind;
@@ -18,6 +19,7 @@ import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** Whether a sanitizer is strong and warm enough, and what to change where it is not. */
 final class Limit implements Calculation {
@@ -45,7 +47,11 @@ final class Limit implements Calculation {
         }
         if (!in.has("strength")) {
             throw new RefusedInput(
-                    "strength", "The input strength is missing.", "0 to 1,000,000 mg/L");
+                    "strength",
+                    Text.of(
+                            "calc.limit.the-input-strength-is-missing",
+                            "The input strength is missing."),
+                    OutOfRange.range("0", "1,000,000 mg/L"));
         }
         Strength strength = in.read("strength", UnitText::strength);
         Ph ph = in.has("pH") ? new Ph(in.number("pH", "", 0, 14)) : null;
@@ -87,51 +93,69 @@ final class Limit implements Calculation {
                     case NOT_ENOUGH, TOO_STRONG -> "out";
                     case UNDECIDED -> tooShort ? "out" : "cannot-tell";
                 };
-        String least =
-                a.least() == null ? "no permitted strength" : "at least " + a.least().shown();
-        String at = use.ph() == null ? "" : ", " + use.ph().shown();
-        Temperature t = use.temperature();
-        Strength s = use.strength();
+        Text least =
+                a.least() == null
+                        ? Text.of("calc.limit.no-strength", "no permitted strength")
+                        : Text.of("calc.limit.at-least", "at least {0}", a.least().shown());
+        List<String> at = new ArrayList<>();
+        Stream.of(
+                        use.strength() == null ? "" : use.strength().shown(),
+                        use.temperature() == null ? "" : use.temperature().shown(),
+                        use.ph() == null ? "" : use.ph().shown())
+                .filter(x -> !x.isEmpty())
+                .forEach(at::add);
         return new CalcAnswer(
                 name(),
                 in.asGiven(),
                 a.least() == null ? null : new Amount(a.least().mgPerL(), "mg/L"),
                 also,
                 verdict,
-                "%s at %s%s: %s (%s)"
-                        .formatted(
-                                s == null ? "" : s.shown(),
-                                t == null ? "" : t.shown(),
-                                at,
-                                least,
-                                a.source()),
+                Text.of(
+                        "calc.limit.formula",
+                        "{0}: {1} ({2})",
+                        String.join(", ", at),
+                        least,
+                        a.source()),
                 List.of(
-                        "The label of the chemical and local code come first; this is the code alone.",
-                        "Boundaries are inclusive: at least 24 °C means that 24.0 °C passes."));
+                        Text.of(
+                                "calc.limit.label-first",
+                                "The label of the chemical and local code come first; this is the code alone."),
+                        Text.of(
+                                "calc.limit.inclusive",
+                                "Boundaries are inclusive: at least 24 °C means that 24.0 °C passes.")));
     }
 
-    private static List<String> changes(
+    private static List<Text> changes(
             SanitizerLimit.Answer a, SanitizerLimit.Use use, RuleBook book) {
-        List<String> changes = new ArrayList<>();
+        List<Text> changes = new ArrayList<>();
         if (a.refusal() != null) {
-            changes.add(a.refusal());
+            changes.add(Text.plain(a.refusal()));
         }
         if (a.verdict() == SanitizerLimit.Verdict.TOO_STRONG && a.ceiling() != null) {
-            changes.add("weaken to at most " + a.ceiling().shown());
+            changes.add(Text.of("calc.limit.weaken", "weaken to at most {0}", a.ceiling().shown()));
         }
         if (a.verdict() == SanitizerLimit.Verdict.NOT_ENOUGH) {
             if (a.leastTemperature() != null) {
-                changes.add("warm to at least " + a.leastTemperature().shown());
+                changes.add(
+                        Text.of(
+                                "calc.limit.warm",
+                                "warm to at least {0}",
+                                a.leastTemperature().shown()));
             }
             if (a.leastTemperatureAtLowPh() != null) {
                 changes.add(
-                        "lower the pH to at most %s, then at least %s"
-                                .formatted(
-                                        Show.number(book.number("chlorine.ph.narrow")),
-                                        a.leastTemperatureAtLowPh().shown()));
+                        Text.of(
+                                "calc.limit.lower-ph",
+                                "lower the pH to at most {0}, then at least {1}",
+                                Show.number(book.number("chlorine.ph.narrow")),
+                                a.leastTemperatureAtLowPh().shown()));
             }
             if (a.least() != null) {
-                changes.add("raise the strength to at least " + a.least().shown());
+                changes.add(
+                        Text.of(
+                                "calc.limit.raise",
+                                "raise the strength to at least {0}",
+                                a.least().shown()));
             }
         }
         return changes;
@@ -155,9 +179,16 @@ final class Limit implements Calculation {
                 new Amount(least.celsius(), "°C"),
                 also,
                 verdict,
-                "%s for hot water by hand: at least %s for %s"
-                        .formatted(temp.shown(), least.shown(), Show.duration(time)),
-                List.of("By hand in a sink; a machine's final rinse has limits of its own."));
+                Text.of(
+                        "calc.limit.hot-water",
+                        "{0} for hot water by hand: at least {1} for {2}",
+                        temp.shown(),
+                        least.shown(),
+                        Show.duration(time)),
+                List.of(
+                        Text.of(
+                                "calc.limit.machines",
+                                "By hand in a sink; a machine's final rinse has limits of its own.")));
     }
 
     private static void put(Map<String, Object> also, String key, @Nullable Temperature t) {
@@ -168,7 +199,8 @@ final class Limit implements Calculation {
 
     private static Hardness hardness(double value, String unit) {
         if (!unit.isEmpty() && !unit.equalsIgnoreCase("mg/L") && !unit.equalsIgnoreCase("ppm")) {
-            throw new OutOfRange("hardness", value + " " + unit, "0 to 5,000 mg/L");
+            throw new OutOfRange(
+                    "hardness", value + " " + unit, OutOfRange.range("0", "5,000 mg/L"));
         }
         return new Hardness(value);
     }

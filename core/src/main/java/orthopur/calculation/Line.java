@@ -2,9 +2,11 @@ package orthopur.calculation;
 
 import java.util.List;
 import orthopur.quantity.Length;
+import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** What a line holds, how fast it runs and whether that is turbulent. */
 final class Line implements Calculation {
@@ -30,7 +32,11 @@ final class Line implements Calculation {
                 new Worked(this, in)
                         .result(litres, "L")
                         .also("cleanerToMake", litres * spare, "L")
-                        .assume("Cleaner to make: the line × " + spare + ", for hoses and pump.");
+                        .assume(
+                                Text.of(
+                                        "calc.line.cleaner-to-make-the-line-for",
+                                        "Cleaner to make: the line × {0}, for hoses and pump.",
+                                        spare));
         if (in.has("velocity") || in.has("flow")) {
             double velocity = velocity(in, area);
             Temperature temp = in.has("temp") ? in.liquid("temp") : Temperature.ofCelsius(20);
@@ -38,20 +44,30 @@ final class Line implements Calculation {
             w.also("velocity", velocity, "m/s")
                     .also("flow", area * velocity * 60_000, "L/min")
                     .also("reynolds", reynolds, "")
-                    .also("turbulent", reynolds >= book.number("line.turbulent") ? "yes" : "no")
-                    .assume("Water at " + temp.shown() + (in.has("temp") ? "." : ", assumed."));
+                    .also("turbulent", Worked.yes(reynolds >= book.number("line.turbulent")))
+                    .assume(Water.at(temp, in.has("temp")));
         }
         return w.formula(
-                "π × (%s mm)² ÷ 4 × %s m = %s L", bore.metres() * 1000, length.metres(), litres);
+                Text.figures(
+                        "π × ({0} mm)² ÷ 4 × {1} m = {2} L",
+                        bore.metres() * 1000, length.metres(), litres));
     }
 
     /** A line's bore, and one of velocity and flow. */
     static void bounded(Length bore, CalcInputs in) {
         if (bore.metres() <= 0 || bore.metres() > 1) {
-            throw new RefusedInput("bore", "The input bore is not a line's.", "above 0 to 1 m");
+            throw new RefusedInput(
+                    "bore",
+                    Text.of("calc.line.the-input-bore-is-not-a", "The input bore is not a line's."),
+                    OutOfRange.above("0", "1 m"));
         }
         if (in.has("velocity") && in.has("flow")) {
-            throw new RefusedInput("flow", "Give velocity or flow, not both.", "one of the two");
+            throw new RefusedInput(
+                    "flow",
+                    Text.of(
+                            "calc.line.give-velocity-or-flow-not-both",
+                            "Give velocity or flow, not both."),
+                    Text.of("calc.line.one-of-the-two", "one of the two"));
         }
     }
 

@@ -2,9 +2,11 @@ package orthopur.calculation;
 
 import java.util.List;
 import orthopur.quantity.Length;
+import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Temperature;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** What a pump has to give so that water runs through a line at this speed. */
 final class PressureDrop implements Calculation {
@@ -28,12 +30,21 @@ final class PressureDrop implements Calculation {
         Line.bounded(bore, in);
         if (!in.has("velocity") && !in.has("flow")) {
             throw new RefusedInput(
-                    "velocity", "Velocity or flow is missing.", "one of the two, as 1.5 m/s");
+                    "velocity",
+                    Text.of(
+                            "calc.pressure-drop.velocity-or-flow-is-missing",
+                            "Velocity or flow is missing."),
+                    Text.of(
+                            "calc.pressure-drop.one-of-the-two-as-m",
+                            "one of the two, as 1.5 m/s"));
         }
         double metres = bore.metres();
         double velocity = Line.velocity(in, Math.PI * metres * metres / 4);
         if (velocity <= 0) {
-            throw new RefusedInput("velocity", "Nothing flows.", "above 0 m/s");
+            throw new RefusedInput(
+                    "velocity",
+                    Text.of("calc.pressure-drop.nothing-flows", "Nothing flows."),
+                    OutOfRange.above("0 m/s"));
         }
         Temperature temp = in.has("temp") ? in.liquid("temp") : Temperature.ofCelsius(20);
         double lift = in.has("lift") ? in.read("lift", UnitText::length).metres() : 0;
@@ -50,16 +61,21 @@ final class PressureDrop implements Calculation {
                 .also("friction", friction, "")
                 .also("lift", up / 1000, "kPa")
                 .also("velocity", velocity, "m/s")
-                .assume("A smooth, straight line; bends, faucets and narrow couplings add to it.")
-                .assume("Water at " + temp.shown() + (in.has("temp") ? "." : ", assumed."))
+                .assume(
+                        Text.of(
+                                "calc.pressure-drop.a-smooth-straight-line-bends-faucets",
+                                "A smooth, straight line; bends, faucets and narrow couplings add to it."))
+                .assume(Water.at(temp, in.has("temp")))
                 .formula(
-                        "%s × %s m ÷ %s mm × %s kg/m³ × (%s m/s)² ÷ 2 + lift %s kPa = %s kPa",
-                        friction,
-                        length.metres(),
-                        metres * 1000,
-                        density,
-                        velocity,
-                        up / 1000,
-                        kilopascals);
+                        Text.of(
+                                "calc.pressure-drop.formula",
+                                "{0} × {1} m ÷ {2} mm × {3} kg/m³ × ({4} m/s)² ÷ 2 + lift {5} kPa = {6} kPa",
+                                friction,
+                                length.metres(),
+                                metres * 1000,
+                                density,
+                                velocity,
+                                up / 1000,
+                                kilopascals));
     }
 }

@@ -10,10 +10,14 @@ import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** What a reading can mean with the method it was taken by, and whether all of that is in range. */
 final class Reading implements Calculation {
-    private static final String METHODS = "strip:0,25,50,100,200 or drops:10mg/L or probe:±3mg/L";
+    private static final Text METHODS =
+            Text.of(
+                    "calc.reading.strip-or-drops-mg-l-or",
+                    "strip:0,25,50,100,200 or drops:10mg/L or probe:±3mg/L");
 
     @Override
     public String name() {
@@ -40,7 +44,12 @@ final class Reading implements Calculation {
                         yield new Interval(Math.max(0, value - drop), value);
                     }
                     case "probe" -> Interval.around(value, detail(detail.replace("±", ""), "±"));
-                    default -> throw refused("\"" + kind + "\" is no method.");
+                    default ->
+                            throw refused(
+                                    Text.of(
+                                            "calc.reading.no-method",
+                                            "\"{0}\" is no method.",
+                                            kind));
                 };
         double[] range = range(in.text("range"));
         String verdict =
@@ -50,19 +59,34 @@ final class Reading implements Calculation {
         Worked w = new Worked(this, in).result(i.low(), "mg/L").verdict(verdict);
         boolean open = Double.isInfinite(i.high());
         if (open) {
-            w.also("high", "no upper end: the last color of a strip means this much or more");
+            w.also(
+                    "high",
+                    Text.of(
+                            "calc.reading.no-upper-end",
+                            "no upper end: the last color of a strip means this much or more"));
         } else {
             w.also("high", i.high(), "mg/L");
         }
         if (verdict.equals("cannot-tell")) {
-            w.also("change", "too close to call – use a finer test");
+            w.also(
+                    "change",
+                    Text.of("calc.reading.too-close", "too close to call – use a finer test"));
         }
         String high = open ? "more" : Show.number(i.high());
         return w.assume(
-                        "A strip means anything up to half-way to the next color; drops end within one.")
+                        Text.of(
+                                "calc.reading.a-strip-means-anything-up-to",
+                                "A strip means anything up to half-way to the next color; drops end within one."))
                 .formula(
-                        "%s mg/L by %s means %s to %s mg/L; range %s to %s mg/L",
-                        value, kind, i.low(), high, range[0], range[1]);
+                        Text.of(
+                                "calc.reading.formula",
+                                "{0} mg/L by {1} means {2} to {3} mg/L; range {4} to {5} mg/L",
+                                value,
+                                kind,
+                                i.low(),
+                                high,
+                                range[0],
+                                range[1]));
     }
 
     private static Interval strip(double value, String detail) {
@@ -72,22 +96,30 @@ final class Reading implements Calculation {
         }
         for (int k = 1; k < steps.size(); k++) {
             if (steps.get(k) <= steps.get(k - 1)) {
-                throw refused("The colours of a strip rise from one to the next.");
+                throw refused(
+                        Text.of(
+                                "calc.reading.rise",
+                                "The colors of a strip rise from one to the next."));
             }
         }
         if (steps.size() < 2) {
-            throw refused("A strip has at least two colours.");
+            throw refused(Text.of("calc.reading.two-colors", "A strip has at least two colors."));
         }
         try {
             return Strip.means(steps, value);
         } catch (OutOfRange e) {
             throw new RefusedInput(
                     "value",
-                    "The strip shows " + detail + "; " + Show.number(value) + " is not on it.",
-                    Show.number(steps.getFirst())
-                            + " to "
-                            + Show.number(steps.getLast())
-                            + " mg/L");
+                    Text.of(
+                            "calc.reading.the-strip-shows-is-not-on",
+                            "The strip shows {0}; {1} is not on it.",
+                            detail,
+                            Show.number(value)),
+                    Text.of(
+                            "calc.reading.to-mg-l",
+                            "{0} to {1} mg/L",
+                            Show.number(steps.getFirst()),
+                            Show.number(steps.getLast())));
         }
     }
 
@@ -112,7 +144,11 @@ final class Reading implements Calculation {
 
     private static RefusedInput badRange(String text) {
         return new RefusedInput(
-                "range", "\"" + text + "\" is not a range.", "low..high with unit: 100..200mg/L");
+                "range",
+                Text.of("calc.reading.is-not-a-range", "\"{0}\" is not a range.", text),
+                Text.of(
+                        "calc.reading.low-high-with-unit-mg-l",
+                        "low..high with unit: 100..200mg/L"));
     }
 
     private static double detail(String text, String what) {
@@ -123,9 +159,10 @@ final class Reading implements Calculation {
                 return v;
             }
         } catch (OutOfRange e) {
-            throw refused(String.valueOf(e.getMessage()));
+            throw refused(e.said());
         }
-        throw refused(what + " of 0 mg/L measures nothing.");
+        throw refused(
+                Text.of("calc.reading.measures-nothing", "{0} of 0 mg/L measures nothing.", what));
     }
 
     private static double number(String text) {
@@ -135,12 +172,15 @@ final class Reading implements Calculation {
                 return p.value();
             }
         } catch (OutOfRange e) {
-            throw refused(String.valueOf(e.getMessage()));
+            throw refused(e.said());
         }
-        throw refused("\"" + text + "\" is not a color in mg/L.");
+        throw refused(Text.of("calc.reading.no-color", "\"{0}\" is not a color in mg/L.", text));
     }
 
-    private static RefusedInput refused(String why) {
-        return new RefusedInput("method", "The input method: " + why, METHODS);
+    private static RefusedInput refused(Text why) {
+        return new RefusedInput(
+                "method",
+                Text.of("calc.reading.the-input-method", "The input method: {0}", why),
+                METHODS);
     }
 }

@@ -1,17 +1,20 @@
 package orthopur.calculation;
 
 import java.util.Objects;
+import orthopur.text.Text;
 
 /** An input that a calculation does not take: names the key and the allowed range. */
 public final class RefusedInput extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
 
     private final String key;
-    private final String allowed;
+    private final transient Text said;
+    private final transient Text allowed;
 
-    public RefusedInput(String key, String message, String allowed) {
-        super(message);
+    public RefusedInput(String key, Text said, Text allowed) {
+        super(said.sentence());
         this.key = key;
+        this.said = said;
         this.allowed = allowed;
     }
 
@@ -24,7 +27,13 @@ public final class RefusedInput extends IllegalArgumentException {
         return key;
     }
 
-    public String allowed() {
+    /** Why it is not taken. */
+    public Text said() {
+        return said;
+    }
+
+    /** What is taken, for instance "above 0 to 100 m/s". */
+    public Text allowed() {
         return allowed;
     }
 }

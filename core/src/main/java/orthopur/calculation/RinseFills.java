@@ -3,6 +3,7 @@ package orthopur.calculation;
 import java.util.List;
 import orthopur.quantity.Strength;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** How often a passage is filled and drained until the rinse is weak enough. */
 final class RinseFills implements Calculation {
@@ -30,9 +31,18 @@ final class RinseFills implements Calculation {
         return new Worked(this, in)
                 .result(fills, "fills")
                 .also("strengthThen", then, "mg/L")
-                .assume("Each fill mixes with what stayed before it is drained; dead ends do not.")
+                .assume(
+                        Text.of(
+                                "calc.rinse-fills.each-fill-mixes-with-what-stayed",
+                                "Each fill mixes with what stayed before it is drained; dead ends do not."))
                 .formula(
-                        "⌈ln(%s ÷ %s) ÷ ln %s⌉ = %s; then %s mg/L",
-                        limit.mgPerL(), start.mgPerL(), left, fills, then);
+                        Text.of(
+                                "calc.rinse-fills.formula",
+                                "⌈ln({0} ÷ {1}) ÷ ln {2}⌉ = {3}; then {4} mg/L",
+                                limit.mgPerL(),
+                                start.mgPerL(),
+                                left,
+                                fills,
+                                then));
     }
 }

@@ -6,6 +6,7 @@ import orthopur.quantity.Strength;
 import orthopur.quantity.UnitText;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /**
  * How long a passage is flushed: V ÷ Q·ln(c₀ ÷ c) where it mixes, V ÷ Q where it runs as a plug.
@@ -38,13 +39,15 @@ final class RinseFlush implements Calculation {
                 .also("water", minutes * flow.litresPerMinute(), "L")
                 .assume(
                         mixed
-                                ? "What comes in mixes with all that is there."
-                                : "What comes in pushes all that is there before it; real lines mix some.")
+                                ? Text.of(
+                                        "calc.rinse-flush.mixes",
+                                        "What comes in mixes with all that is there.")
+                                : Text.of(
+                                        "calc.rinse-flush.pushes",
+                                        "What comes in pushes all that is there before it; real lines mix some."))
                 .formula(
-                        mixed ? "%s L ÷ %s L/min × %s = %s min" : "%s L ÷ %s L/min × %s = %s min",
-                        volume.litres(),
-                        flow.litresPerMinute(),
-                        turns,
-                        minutes);
+                        Text.figures(
+                                "{0} L ÷ {1} L/min × {2} = {3} min",
+                                volume.litres(), flow.litresPerMinute(), turns, minutes));
     }
 }

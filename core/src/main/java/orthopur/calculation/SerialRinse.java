@@ -1,9 +1,11 @@
 package orthopur.calculation;
 
 import java.util.List;
+import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** What is left of a chemical after several small rinses, each drained before the next. */
 final class SerialRinse implements Calculation {
@@ -25,7 +27,11 @@ final class SerialRinse implements Calculation {
         double repeats = in.number("repeats", "", 1, 100);
         if (repeats != Math.floor(repeats)) {
             throw new RefusedInput(
-                    "repeats", "The input repeats is not a whole number.", "1 to 100");
+                    "repeats",
+                    Text.of(
+                            "calc.serial-rinse.the-input-repeats-is-not-a",
+                            "The input repeats is not a whole number."),
+                    OutOfRange.range("1", "100"));
         }
         double share = left.litres() / (left.litres() + volume.litres());
         double then = start.mgPerL() * Math.pow(share, repeats);
@@ -38,14 +44,18 @@ final class SerialRinse implements Calculation {
                                 * left.litres()
                                 / (left.litres() + volume.litres() * repeats),
                         "mg/L")
-                .assume("Each rinse mixes with what stayed and is drained; dead ends do not mix.")
+                .assume(
+                        Text.of(
+                                "calc.serial-rinse.each-rinse-mixes-with-what-stayed",
+                                "Each rinse mixes with what stayed and is drained; dead ends do not mix."))
                 .formula(
-                        "%s mg/L × (%s L ÷ (%s L + %s L))^%s = %s mg/L",
-                        start.mgPerL(),
-                        left.litres(),
-                        left.litres(),
-                        volume.litres(),
-                        repeats,
-                        then);
+                        Text.figures(
+                                "{0} mg/L × ({1} L ÷ ({2} L + {3} L))^{4} = {5} mg/L",
+                                start.mgPerL(),
+                                left.litres(),
+                                left.litres(),
+                                volume.litres(),
+                                repeats,
+                                then));
     }
 }

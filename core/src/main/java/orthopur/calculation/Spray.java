@@ -5,6 +5,7 @@ import orthopur.quantity.Length;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.UnitText;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** How much keeps an area wet. */
 final class Spray implements Calculation {
@@ -24,17 +25,23 @@ final class Spray implements Calculation {
         Length film = in.read("film", UnitText::length);
         double millimetres = film.metres() * 1000;
         if (!(millimetres > 0 && millimetres <= 5)) {
-            throw new RefusedInput("film", "The input film is no film.", "above 0 to 5 mm");
+            throw new RefusedInput(
+                    "film",
+                    Text.of("calc.spray.the-input-film-is-no-film", "The input film is no film."),
+                    OutOfRange.above("0", "5 mm"));
         }
         double litres = area * millimetres;
         return new Worked(this, in)
                 .result(litres, "L")
-                .assume("What runs off and what drifts away comes on top.")
-                .formula("%s m² × %s mm = %s L", area, millimetres, litres);
+                .assume(
+                        Text.of(
+                                "calc.spray.what-runs-off-and-what-drifts",
+                                "What runs off and what drifts away comes on top."))
+                .formula(Text.figures("{0} m² × {1} mm = {2} L", area, millimetres, litres));
     }
 
     private static double area(CalcInputs in) {
-        String allowed = "above 0 to 10,000 m², as 2.4m2";
+        Text allowed = Text.of("calc.spray.above-to-m-as-m", "above 0 to 10,000 m², as 2.4m2");
         try {
             UnitText.Parsed p = UnitText.split("area", in.text("area"));
             double metres =
@@ -48,8 +55,14 @@ final class Spray implements Calculation {
                 return metres;
             }
         } catch (OutOfRange e) {
-            throw new RefusedInput("area", "The input area: " + e.getMessage(), allowed);
+            throw new RefusedInput(
+                    "area",
+                    Text.of("calc.spray.the-input-area", "The input area: {0}", e.said()),
+                    allowed);
         }
-        throw new RefusedInput("area", "The input area is " + in.text("area") + ".", allowed);
+        throw new RefusedInput(
+                "area",
+                Text.of("calc.spray.the-input-area-is", "The input area is {0}.", in.text("area")),
+                allowed);
     }
 }

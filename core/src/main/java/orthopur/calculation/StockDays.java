@@ -3,6 +3,7 @@ package orthopur.calculation;
 import java.util.List;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** How long a stock lasts, and whether it expires before it is used. */
 final class StockDays implements Calculation {
@@ -26,14 +27,22 @@ final class StockDays implements Calculation {
         if (in.has("shelf-life")) {
             double shelf = in.days("shelf-life");
             boolean expires = days > shelf;
-            w.also("expiresFirst", expires ? "yes" : "no").verdict(expires ? "out" : "in");
+            w.also("expiresFirst", Worked.yes(expires)).verdict(expires ? "out" : "in");
             if (expires) {
                 w.also("leftOver", (days - shelf) * use.litres() * perDay, "L");
             }
         }
-        return w.assume("Use goes on as it is. Shelf life is counted from today.")
+        return w.assume(
+                        Text.of(
+                                "calc.stock-days.use-goes-on-as-it-is",
+                                "Use goes on as it is. Shelf life is counted from today."))
                 .formula(
-                        "%s L ÷ (%s L × %s a day) = %s d",
-                        onHand.litres(), use.litres(), perDay, days);
+                        Text.of(
+                                "calc.stock-days.formula",
+                                "{0} L ÷ ({1} L × {2} a day) = {3} d",
+                                onHand.litres(),
+                                use.litres(),
+                                perDay,
+                                days));
     }
 }

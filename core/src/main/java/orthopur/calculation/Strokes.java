@@ -1,10 +1,12 @@
 package orthopur.calculation;
 
 import java.util.List;
+import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Volume;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /** Whole strokes of a hand pump, whose strength is permitted and nearest to what is wanted. */
 final class Strokes implements Calculation {
@@ -29,8 +31,11 @@ final class Strokes implements Calculation {
         if (stock.compareTo(target) <= 0) {
             throw new RefusedInput(
                     "target",
-                    "The stock of " + stock.shown() + " is not stronger than the target.",
-                    "below " + stock.shown());
+                    Text.of(
+                            "calc.strokes.the-stock-of-is-not-stronger",
+                            "The stock of {0} is not stronger than the target.",
+                            stock.shown()),
+                    OutOfRange.below(stock.shown()));
         }
         double each = stroke.litres() * stock.mgPerL() / volume.litres();
         double exact = target.mgPerL() / each;
@@ -46,26 +51,34 @@ final class Strokes implements Calculation {
         if (Double.isNaN(strokes)) {
             throw new RefusedInput(
                     "stroke",
-                    "Each stroke gives %s mg/L, so no whole number of them lies from %s to %s."
-                            .formatted(
-                                    Show.number((double) Math.round(each)),
-                                    least.shown(),
-                                    most.shown()),
-                    "a smaller stroke, or more water");
+                    Text.of(
+                            "calc.strokes.each-stroke-gives-mg-l-so",
+                            "Each stroke gives {0} mg/L, so no whole number of them lies from {1} to {2}.",
+                            Show.number((double) Math.round(each)),
+                            least.shown(),
+                            most.shown()),
+                    Text.of(
+                            "calc.strokes.a-smaller-stroke-or-more-water",
+                            "a smaller stroke, or more water"));
         }
         return new Worked(this, in)
                 .result(strokes, "strokes")
                 .also("measure", strokes * stroke.millilitres(), "mL")
                 .also("strength", strokes * each, "mg/L")
-                .assume("Full strokes of a pump that is primed; test the mix all the same.")
+                .assume(
+                        Text.of(
+                                "calc.strokes.full-strokes-of-a-pump-that",
+                                "Full strokes of a pump that is primed; test the mix all the same."))
                 .formula(
-                        "%s mg/L ÷ (%s mL × %s mg/L ÷ %s L) = %s; %s strokes give %s mg/L",
-                        target.mgPerL(),
-                        stroke.millilitres(),
-                        stock.mgPerL(),
-                        volume.litres(),
-                        exact,
-                        strokes,
-                        strokes * each);
+                        Text.of(
+                                "calc.strokes.formula",
+                                "{0} mg/L ÷ ({1} mL × {2} mg/L ÷ {3} L) = {4}; {5} strokes give {6} mg/L",
+                                target.mgPerL(),
+                                stroke.millilitres(),
+                                stock.mgPerL(),
+                                volume.litres(),
+                                exact,
+                                strokes,
+                                strokes * each));
     }
 }

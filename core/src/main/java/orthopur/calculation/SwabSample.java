@@ -9,6 +9,7 @@ import orthopur.quantity.OutOfRange;
 import orthopur.quantity.UnitText;
 import orthopur.release.SwabRota;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /**
  * Which sites to swab: every site once in so many rounds, the riskiest first, in an order nobody
@@ -42,7 +43,12 @@ final class SwabSample implements Calculation {
             }
         }
         if (sites.isEmpty() || sites.size() > 1000) {
-            throw new RefusedInput("sites", "The input sites names no site.", "1 to 1,000 names");
+            throw new RefusedInput(
+                    "sites",
+                    Text.of(
+                            "calc.swab-sample.the-input-sites-names-no-site",
+                            "The input sites names no site."),
+                    Text.of("calc.swab-sample.to-names", "1 to 1,000 names"));
         }
         int rounds = (int) in.number("rounds", "", 1, 365);
         Map<String, Double> risk = risk(in, sites);
@@ -55,19 +61,31 @@ final class SwabSample implements Calculation {
                         rounds,
                         seed);
         int perRound = rota.perRound();
-        List<String> schedule = new ArrayList<>();
+        List<Text> schedule = new ArrayList<>();
         for (int r = 0; r < rounds; r++) {
-            schedule.add("round " + (r + 1) + ": " + String.join(", ", rota.of(r)));
+            schedule.add(
+                    Text.of(
+                            "calc.swab-sample.round",
+                            "round {0}: {1}",
+                            r + 1,
+                            String.join(", ", rota.of(r))));
         }
         return new Worked(this, in)
                 .result(perRound, "sites")
-                .also("tonight", schedule.getFirst().substring("round 1: ".length()))
+                .also("tonight", Text.plain(String.join(", ", rota.of(0))))
                 .also("schedule", schedule)
                 .assume(
-                        "Repeat the schedule: then each site is seen at least every "
-                                + rounds
-                                + " rounds.")
-                .formula("⌈%s sites ÷ %s rounds⌉ = %s", sites.size(), rounds, perRound);
+                        Text.of(
+                                "calc.swab-sample.repeat-the-schedule-then-each-site",
+                                "Repeat the schedule: then each site is seen at least every {0} rounds.",
+                                rounds))
+                .formula(
+                        Text.of(
+                                "calc.swab-sample.formula",
+                                "⌈{0} sites ÷ {1} rounds⌉ = {2}",
+                                sites.size(),
+                                rounds,
+                                perRound));
     }
 
     private static Map<String, Double> risk(CalcInputs in, List<String> sites) {
@@ -75,17 +93,26 @@ final class SwabSample implements Calculation {
         if (!in.has("risk")) {
             return risk;
         }
-        String allowed = "blade:3,guard:1 with sites of the list, 0 to 100";
+        Text allowed =
+                Text.of(
+                        "calc.swab-sample.blade-guard-with-sites-of-the",
+                        "blade:3,guard:1 with sites of the list, 0 to 100");
         for (String[] pair : in.pairs("risk", ":", allowed)) {
             try {
                 double v = UnitText.split("risk", pair[1]).value();
                 if (!sites.contains(pair[0]) || v < 0 || v > 100) {
                     throw new RefusedInput(
-                            "risk", "\"" + pair[0] + ":" + pair[1] + "\" does not fit.", allowed);
+                            "risk",
+                            Text.of(
+                                    "calc.swab-sample.does-not-fit",
+                                    "\"{0}:{1}\" does not fit.",
+                                    pair[0],
+                                    pair[1]),
+                            allowed);
                 }
                 risk.put(pair[0], v);
             } catch (OutOfRange e) {
-                throw new RefusedInput("risk", String.valueOf(e.getMessage()), allowed);
+                throw new RefusedInput("risk", e.said(), allowed);
             }
         }
         return risk;

@@ -1,10 +1,18 @@
 package orthopur.calculation;
 
 import orthopur.quantity.Temperature;
+import orthopur.text.Text;
 
 /** Properties of water between 0 and 100 °C. */
 final class Water {
     private Water() {}
+
+    /** The temperature that was counted with, and whether somebody gave it. */
+    static Text at(Temperature temp, boolean given) {
+        return given
+                ? Text.of("calc.water.at", "Water at {0}.", temp.shown())
+                : Text.of("calc.water.assumed", "Water at {0}, assumed.", temp.shown());
+    }
 
     /** Density in kg/m³, by Thiesen's fit. */
     static double density(Temperature temp) {

@@ -7,13 +7,14 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import orthopur.calculation.CalcAnswer.Amount;
 import orthopur.quantity.Show;
+import orthopur.text.Text;
 
 /** An answer while it is being written. */
 final class Worked {
     private final String name;
     private final CalcInputs in;
     private final Map<String, Object> also = new LinkedHashMap<>();
-    private final List<String> assumptions = new ArrayList<>();
+    private final List<Text> assumptions = new ArrayList<>();
     private @Nullable Amount result;
     private @Nullable String verdict;
 
@@ -32,9 +33,18 @@ final class Worked {
         return this;
     }
 
-    Worked also(String key, Object text) {
-        also.put(key, text);
+    Worked also(String key, Text words) {
+        also.put(key, words);
         return this;
+    }
+
+    Worked also(String key, List<Text> words) {
+        also.put(key, words);
+        return this;
+    }
+
+    static Text yes(boolean so) {
+        return so ? Text.of("calc.yes", "yes") : Text.of("calc.no", "no");
     }
 
     /** In, out or cannot-tell. */
@@ -43,28 +53,25 @@ final class Worked {
         return this;
     }
 
-    Worked assume(String sentence) {
+    Worked assume(Text sentence) {
         assumptions.add(sentence);
         return this;
     }
 
-    /**
-     * Ends with the formula; every {@code %s} takes the next number, written for people.
-     *
-     * @param numbers numbers or texts
-     */
-    CalcAnswer formula(String pattern, Object... numbers) {
-        Object[] shown = new Object[numbers.length];
-        for (int i = 0; i < numbers.length; i++) {
-            shown[i] = numbers[i] instanceof Double d ? Show.number(d) : numbers[i];
-        }
+    /** Ends with the formula; its numbers are written for people. */
+    CalcAnswer formula(Text formula) {
         return new CalcAnswer(
                 name,
                 in.asGiven(),
                 result,
                 also,
                 verdict,
-                pattern.formatted(shown),
+                new Text(
+                        formula.id(),
+                        formula.english(),
+                        formula.args().stream()
+                                .map(a -> a instanceof Double d ? Show.number(d) : a)
+                                .toList()),
                 List.copyOf(assumptions));
     }
 }

@@ -4,6 +4,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
+import orthopur.text.Text;
 
 /**
  * Strength of a concentrate.
@@ -31,13 +32,18 @@ public record Stock(double percent, Basis basis, @Nullable Double density) {
 
     public Stock {
         if (!(percent > 0 && percent <= 100)) {
-            throw new OutOfRange("stock", Show.number(percent), "above 0 to 100 %");
+            throw new OutOfRange("stock", Show.number(percent), OutOfRange.above("0", "100 %"));
         }
         if (density != null && !(density > 0 && density <= 3)) {
-            throw new OutOfRange("density", Show.number(density), "above 0 to 3 kg/L");
+            throw new OutOfRange("density", Show.number(density), OutOfRange.above("0", "3 kg/L"));
         }
         if (basis == Basis.MASS_IN_MASS && density == null) {
-            throw new OutOfRange("density", "not given", "above 0 to 3 kg/L for a stock in % w/w");
+            throw new OutOfRange(
+                    "density",
+                    Text.of("out-of-range.nothing", "(nothing)"),
+                    Text.of(
+                            "out-of-range.above-to-kg-l-for",
+                            "above 0 to 3 kg/L for a stock in % w/w"));
         }
     }
 

@@ -17,6 +17,7 @@ import orthopur.machine.Hazard;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /** Taking the machine apart, and putting it together with what it needs on the way. */
 final class Dismantling {
@@ -215,10 +216,11 @@ final class Dismantling {
                 if (c == null) {
                     throw new DraftRefused(
                             List.of(
-                                    "This site owns no food-grade lubricant for %s of %s."
-                                            .formatted(
-                                                    SheetIndex.spoken(point.point()),
-                                                    SheetIndex.spoken(p.name()))));
+                                    Text.of(
+                                            "draft-refused.no-lubricant",
+                                            "This site owns no food-grade lubricant for {0} of {1}.",
+                                            SheetIndex.spoken(point.point()),
+                                            SheetIndex.spoken(p.name()))));
                 }
                 script.product(c);
                 boolean passes = work.passing().contains(p);

@@ -1,20 +1,33 @@
 package orthopur.drafting;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import orthopur.text.Text;
 
 /** No procedure can be drafted; says which part or surface stands against it, and why. */
 public final class DraftRefused extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    private final transient List<String> reasons;
+    private final transient List<Text> reasons;
 
-    DraftRefused(List<String> reasons) {
-        super("No procedure can be drafted: " + String.join(" ", reasons));
+    DraftRefused(List<Text> reasons) {
+        super(
+                "No procedure can be drafted: "
+                        + reasons.stream().map(Text::sentence).collect(Collectors.joining(" ")));
         this.reasons = List.copyOf(reasons);
     }
 
     /** Each a plain sentence. */
-    public List<String> reasons() {
+    public List<Text> reasons() {
         return reasons;
+    }
+
+    /** All of them in one. */
+    public Text said() {
+        Text all = reasons.getFirst();
+        for (Text next : reasons.subList(1, reasons.size())) {
+            all = Text.of("draft-refused.and", "{0} {1}", all, next);
+        }
+        return Text.of("draft-refused.said", "No procedure can be drafted: {0}", all);
     }
 }

@@ -13,6 +13,7 @@ import orthopur.procedure.Schools;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 import orthopur.verdict.Mending;
 
 /** Writes the procedure of one sheet for one kind of clean; the same input gives the same text. */
@@ -59,11 +60,11 @@ public final class Drafter {
     public static Procedure draft(MachineSheet sheet, Request request, Context context) {
         Procedure p = new Drafter(sheet, request, context).write();
         Mending.Mended mended = Mending.all(p, sheet, context);
-        List<String> left =
+        List<Text> left =
                 mended.verdict().findings().stream()
                         .filter(f -> f.under() == null)
                         .filter(f -> !f.severity().equals(orthopur.runthrough.Severity.ADVISE))
-                        .map(Finding::message)
+                        .map(Finding::said)
                         .toList();
         if (!left.isEmpty()) {
             throw new DraftRefused(left);
@@ -126,25 +127,32 @@ public final class Drafter {
     }
 
     private void refuseWhatNobodyCanWrite() {
-        List<String> reasons = new ArrayList<>();
+        List<Text> reasons = new ArrayList<>();
         for (Surface s : work.treated) {
             if (work.means.wash(s) == null) {
                 reasons.add(
-                        "This site owns nothing that may wash %s at a temperature it bears."
-                                .formatted(SheetIndex.spoken(s.name())));
+                        Text.of(
+                                "draft-refused.no-wash",
+                                "This site owns nothing that may wash {0} at a temperature it bears.",
+                                SheetIndex.spoken(s.name())));
             }
             if (Work.sanitized(s) && work.means.sanitizer(s) == null) {
                 reasons.add(
-                        "This site owns no sanitizer that %s bears."
-                                .formatted(SheetIndex.spoken(s.name())));
+                        Text.of(
+                                "draft-refused.no-sanitizer",
+                                "This site owns no sanitizer that {0} bears.",
+                                SheetIndex.spoken(s.name())));
             }
         }
         for (Part p : work.apart.inOrder()) {
             boolean many = p.moving().index() == Handling.Index.HOLD_TO_RUN && p.count() > 1;
             if (many) {
                 reasons.add(
-                        "%s comes off at one position that is reached under power, %d times; that wants a person to write it."
-                                .formatted(p.name(), p.count()));
+                        Text.of(
+                                "draft-refused.hold-to-run",
+                                "{0} comes off at one position that is reached under power, {1} times; that wants a person to write it.",
+                                p.name(),
+                                p.count()));
             }
         }
         if (!reasons.isEmpty()) {

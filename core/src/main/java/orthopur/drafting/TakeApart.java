@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.machine.Hazard;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
+import orthopur.text.Text;
 
 /**
  * Which parts come off or move aside so that every due surface is reached, and in which order: what
@@ -62,7 +63,11 @@ final class TakeApart {
                 }
             }
             if (next == null) {
-                throw new DraftRefused(List.of("Some parts are each behind the other."));
+                throw new DraftRefused(
+                        List.of(
+                                Text.of(
+                                        "draft-refused.some-parts-are-each-behind-the",
+                                        "Some parts are each behind the other.")));
             }
             open.add(next.id());
             order.add(next);

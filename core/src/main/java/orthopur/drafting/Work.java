@@ -21,6 +21,7 @@ import orthopur.machine.Program;
 import orthopur.machine.Surface;
 import orthopur.quantity.Mass;
 import orthopur.runthrough.Context;
+import orthopur.text.Text;
 
 /**
  * What a draft is about: the parts and energies in its scope, what is due on them, and what the
@@ -63,8 +64,11 @@ final class Work {
         if (due.isEmpty()) {
             throw new DraftRefused(
                     List.of(
-                            "Nothing on the sheet of %s is due %s."
-                                    .formatted(sheet.code(), request.kind().shown())));
+                            Text.of(
+                                    "draft-refused.nothing-due",
+                                    "Nothing on the sheet of {0} is due {1}.",
+                                    sheet.code(),
+                                    request.kind().shown())));
         }
         this.scale = due.stream().filter(s -> s.limed() && byProgram(sheet, s)).toList();
         due.removeAll(scale);

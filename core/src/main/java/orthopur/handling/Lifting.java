@@ -95,7 +95,10 @@ public final class Lifting {
 
     private static void within(String what, double value, double least, double most, String unit) {
         if (!(value >= least && value <= most)) {
-            throw new OutOfRange(what, value + " " + unit, least + " to " + most + " " + unit);
+            throw new OutOfRange(
+                    what,
+                    value + " " + unit,
+                    OutOfRange.range(String.valueOf(least), most + " " + unit));
         }
     }
 }

@@ -7,6 +7,7 @@ import orthopur.mixing.Interval;
 import orthopur.mixing.Strip;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
+import orthopur.text.Text;
 
 /**
  * An instrument and how well it reads.
@@ -122,7 +123,8 @@ public record Instrument(
      */
     public Interval means(double value) {
         if (!(value >= 0 && value <= 1_000_000)) {
-            throw new OutOfRange("strength", Show.number(value), "0 to 1,000,000 mg/L");
+            throw new OutOfRange(
+                    "strength", Show.number(value), OutOfRange.range("0", "1,000,000 mg/L"));
         }
         if (!steps.isEmpty()) {
             return Strip.means(steps, value);
@@ -132,8 +134,11 @@ public record Instrument(
         if (value < low || value > high) {
             throw new OutOfRange(
                     "strength",
-                    Show.number(value) + " on this instrument",
-                    Show.number(low) + " to " + Show.number(high) + " mg/L");
+                    Text.of(
+                            "out-of-range.on-this-instrument",
+                            "{0} on this instrument",
+                            Show.number(value)),
+                    OutOfRange.range(Show.number(low), Show.number(high) + " mg/L"));
         }
         // So many drops did not turn it and one more did.
         return perDrop == null

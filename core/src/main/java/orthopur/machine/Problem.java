@@ -1,9 +1,21 @@
 package orthopur.machine;
 
+import orthopur.text.Text;
+
 /**
  * Something wrong in a document.
  *
  * @param pointer JSON pointer to the place, for instance "/parts/3/behind/0"
- * @param message a plain sentence
+ * @param said a plain sentence
  */
-public record Problem(String pointer, String message) {}
+public record Problem(String pointer, Text said) {
+    /** The sentence in English. */
+    public String message() {
+        return said.sentence();
+    }
+
+    /** The same of a document that stands in another at this place. */
+    public Problem in(String place) {
+        return new Problem(place + pointer, said);
+    }
+}

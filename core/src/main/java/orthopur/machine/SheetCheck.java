@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.quantity.Show;
+import orthopur.text.Text;
 
 /**
  * Checks a sheet before any procedure is run against it: ids that stand twice or name nothing,
@@ -65,12 +66,17 @@ public final class SheetCheck {
         if (!drives && (sheet.drive() == Drive.POWERED || sheet.drive() == null && kind)) {
             say(
                     "/energies",
-                    "A "
-                            + sheet.family()
-                            + " is usually powered, and this sheet has no power source. List what moves it, or state that its drive is by hand.");
+                    Text.of(
+                            "sheet-check.a-is-usually-powered-and-this",
+                            "A {0} is usually powered, and this sheet has no power source. List what moves it, or state that its drive is by hand.",
+                            sheet.family()));
         }
         if (drives && (sheet.drive() == Drive.BY_HAND || sheet.drive() == Drive.NONE)) {
-            say("/drive", "The sheet lists a power source, so its drive is powered.");
+            say(
+                    "/drive",
+                    Text.of(
+                            "sheet-check.the-sheet-lists-a-power-source",
+                            "The sheet lists a power source, so its drive is powered."));
         }
     }
 
@@ -84,8 +90,10 @@ public final class SheetCheck {
                         && surface.endReason() == null) {
                     say(
                             "/parts/" + p + "/surfaces/" + s + "/endReason",
-                            surface.name()
-                                    + " is food-contact (zone 1) and not sanitized at the end; say why.");
+                            Text.of(
+                                    "sheet-check.is-food-contact-zone-and-not",
+                                    "{0} is food-contact (zone 1) and not sanitized at the end; say why.",
+                                    surface.name()));
                 }
             }
         }
@@ -98,9 +106,10 @@ public final class SheetCheck {
             if (!taken.add(name.toLowerCase(Locale.ROOT))) {
                 say(
                         "/parts/" + p + "/name",
-                        "Two parts are called \""
-                                + name
-                                + "\"; nobody could tell them apart on the floor.");
+                        Text.of(
+                                "sheet-check.two-parts-are-called-nobody-could",
+                                "Two parts are called \"{0}\"; nobody could tell them apart on the floor.",
+                                name));
             }
         }
     }
@@ -113,7 +122,10 @@ public final class SheetCheck {
                 if (product != null && !known.contains(product)) {
                     say(
                             "/parts/" + p + "/assembly/lubrication/" + i + "/product",
-                            "There is no product \"" + product + "\" on this site.");
+                            Text.of(
+                                    "sheet-check.there-is-no-product-on-this",
+                                    "There is no product \"{0}\" on this site.",
+                                    product));
                 }
             }
         }
@@ -155,7 +167,12 @@ public final class SheetCheck {
             }
         }
         if (sheet.neighbors().contains(sheet.code())) {
-            say("/neighbors", sheet.code() + " cannot be its own neighbor.");
+            say(
+                    "/neighbors",
+                    Text.of(
+                            "sheet-check.cannot-be-its-own-neighbor",
+                            "{0} cannot be its own neighbor.",
+                            sheet.code()));
         }
     }
 
@@ -163,10 +180,18 @@ public final class SheetCheck {
         if (interval.counter() != null && !counters.contains(interval.counter())) {
             say(
                     at + "/counter",
-                    "There is no counter \"" + interval.counter() + "\" on this sheet.");
+                    Text.of(
+                            "sheet-check.there-is-no-counter-on-this",
+                            "There is no counter \"{0}\" on this sheet.",
+                            interval.counter()));
         }
         if (interval.count() != null && interval.counter() == null) {
-            say(at + "/counter", "A count of " + interval.count() + " needs the counter it is of.");
+            say(
+                    at + "/counter",
+                    Text.of(
+                            "sheet-check.a-count-of-needs-the-counter",
+                            "A count of {0} needs the counter it is of.",
+                            interval.count()));
         }
     }
 
@@ -186,7 +211,11 @@ public final class SheetCheck {
             unique(all, sheet.energies().get(e).id(), "/energies/" + e + "/id");
         }
         if (owners.isEmpty()) {
-            say("/parts", "The sheet has no surface at all; nothing could be judged.");
+            say(
+                    "/parts",
+                    Text.of(
+                            "sheet-check.the-sheet-has-no-surface-at",
+                            "The sheet has no surface at all; nothing could be judged."));
         }
     }
 
@@ -198,16 +227,27 @@ public final class SheetCheck {
                 String front = part.behind().get(i);
                 Integer f = parts.get(front);
                 if (f == null) {
-                    say(at + "/behind/" + i, "There is no part \"" + front + "\" on this sheet.");
+                    say(
+                            at + "/behind/" + i,
+                            Text.of(
+                                    "sheet-check.there-is-no-part-on-this",
+                                    "There is no part \"{0}\" on this sheet.",
+                                    front));
                 } else if (f == p) {
-                    say(at + "/behind/" + i, part.name() + " cannot be behind itself.");
+                    say(
+                            at + "/behind/" + i,
+                            Text.of(
+                                    "sheet-check.cannot-be-behind-itself",
+                                    "{0} cannot be behind itself.",
+                                    part.name()));
                 } else if (!sheet.parts().get(f).removable() && !sheet.parts().get(f).shifts()) {
                     say(
                             at + "/behind/" + i,
-                            part.name()
-                                    + " is behind "
-                                    + sheet.parts().get(f).name()
-                                    + ", which neither comes off nor moves aside.");
+                            Text.of(
+                                    "sheet-check.is-behind-which-neither-comes-off",
+                                    "{0} is behind {1}, which neither comes off nor moves aside.",
+                                    part.name(),
+                                    sheet.parts().get(f).name()));
                 }
             }
             for (int i = 0; i < part.covers().size(); i++) {
@@ -216,16 +256,25 @@ public final class SheetCheck {
                 if (owner == null) {
                     say(
                             at + "/covers/" + i,
-                            "There is no surface \"" + covered + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-surface-on-this",
+                                    "There is no surface \"{0}\" on this sheet.",
+                                    covered));
                 } else if (owner == p) {
-                    say(at + "/covers/" + i, part.name() + " cannot cover a surface of its own.");
+                    say(
+                            at + "/covers/" + i,
+                            Text.of(
+                                    "sheet-check.cannot-cover-a-surface-of-its",
+                                    "{0} cannot cover a surface of its own.",
+                                    part.name()));
                 } else if (!part.removable() && !part.shifts() && !flows(covered)) {
                     say(
                             at + "/covers/" + i,
-                            part.name()
-                                    + " covers \""
-                                    + covered
-                                    + "\" and neither comes off nor moves aside: nobody can ever reach it.");
+                            Text.of(
+                                    "sheet-check.covers-and-neither-comes-off-nor",
+                                    "{0} covers \"{1}\" and neither comes off nor moves aside: nobody can ever reach it.",
+                                    part.name(),
+                                    covered));
                 }
             }
             for (int s = 0; s < part.surfaces().size(); s++) {
@@ -233,7 +282,10 @@ public final class SheetCheck {
                 if (above != null && !owners.containsKey(above)) {
                     say(
                             at + "/surfaces/" + s + "/above",
-                            "There is no surface \"" + above + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-surface-on-this",
+                                    "There is no surface \"{0}\" on this sheet.",
+                                    above));
                 }
             }
         }
@@ -245,28 +297,42 @@ public final class SheetCheck {
                     && check.most() - check.least() < 2 * check.tolerance()) {
                 say(
                         "/checks/" + c + "/tolerance",
-                        "A gauge that may be off by %s cannot show that it is between %s and %s: no reading would do."
-                                .formatted(
-                                        Show.number(check.tolerance()),
-                                        Show.number(check.least()),
-                                        Show.number(check.most())));
+                        Text.of(
+                                "sheet-check.a-gauge-that-may-be-off",
+                                "A gauge that may be off by {0} cannot show that it is between {1} and {2}: no reading would do.",
+                                Show.number(check.tolerance()),
+                                Show.number(check.least()),
+                                Show.number(check.most())));
             }
             for (String needed : check.needs()) {
                 if (!parts.containsKey(needed)) {
-                    say("/checks/" + c + "/needs", "There is no part \"" + needed + "\".");
+                    say(
+                            "/checks/" + c + "/needs",
+                            Text.of(
+                                    "sheet-check.there-is-no-part",
+                                    "There is no part \"{0}\".",
+                                    needed));
                 }
             }
             if (!parts.containsKey(sheet.checks().get(c).part())) {
                 say(
                         "/checks/" + c + "/part",
-                        "There is no part \"" + sheet.checks().get(c).part() + "\".");
+                        Text.of(
+                                "sheet-check.there-is-no-part",
+                                "There is no part \"{0}\".",
+                                sheet.checks().get(c).part()));
             }
         }
         if (sheet.outline() != null) {
             for (int i = 0; i < sheet.outline().shapes().size(); i++) {
                 String part = sheet.outline().shapes().get(i).part();
                 if (!parts.containsKey(part)) {
-                    say("/outline/shapes/" + i + "/part", "There is no part \"" + part + "\".");
+                    say(
+                            "/outline/shapes/" + i + "/part",
+                            Text.of(
+                                    "sheet-check.there-is-no-part",
+                                    "There is no part \"{0}\".",
+                                    part));
                 }
             }
         }
@@ -291,9 +357,10 @@ public final class SheetCheck {
             List<String> names = circle.stream().map(i -> sheet.parts().get(i).name()).toList();
             say(
                     "/parts/" + p + "/behind",
-                    "Nothing in this circle can ever come off first: "
-                            + String.join(" behind ", names)
-                            + ".");
+                    Text.of(
+                            "sheet-check.nothing-in-this-circle-can-ever",
+                            "Nothing in this circle can ever come off first: {0}.",
+                            behind(names)));
             return;
         }
         colour.put(p, 1);
@@ -308,6 +375,15 @@ public final class SheetCheck {
         colour.put(p, 2);
     }
 
+    /** "A behind B behind C". */
+    private static Text behind(List<String> names) {
+        Text all = Text.plain(names.getLast());
+        for (String name : names.reversed().subList(1, names.size())) {
+            all = Text.of("sheet-check.behind", "{0} behind {1}", name, all);
+        }
+        return all;
+    }
+
     private void energies() {
         Set<String> known = new HashSet<>();
         sheet.energies().forEach(e -> known.add(e.id()));
@@ -318,14 +394,27 @@ public final class SheetCheck {
                 if (!parts.containsKey(energy.zone().get(i))) {
                     say(
                             at + "/zone/" + i,
-                            "There is no part \"" + energy.zone().get(i) + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-part-on-this",
+                                    "There is no part \"{0}\" on this sheet.",
+                                    energy.zone().get(i)));
                 }
             }
             if (energy.holder() != null && !parts.containsKey(energy.holder())) {
-                say(at + "/holder", "There is no part \"" + energy.holder() + "\" on this sheet.");
+                say(
+                        at + "/holder",
+                        Text.of(
+                                "sheet-check.there-is-no-part-on-this",
+                                "There is no part \"{0}\" on this sheet.",
+                                energy.holder()));
             }
             if (energy.fedBy() != null && !known.contains(energy.fedBy())) {
-                say(at + "/fedBy", "There is no energy \"" + energy.fedBy() + "\" on this sheet.");
+                say(
+                        at + "/fedBy",
+                        Text.of(
+                                "sheet-check.there-is-no-energy-on-this",
+                                "There is no energy \"{0}\" on this sheet.",
+                                energy.fedBy()));
             }
         }
     }
@@ -342,7 +431,11 @@ public final class SheetCheck {
             if (!known.contains(group.id() + "=" + group.fitted())) {
                 say(
                         "/optionGroups/" + g + "/fitted",
-                        "\"" + group.fitted() + "\" is no option of " + group.name() + ".");
+                        Text.of(
+                                "sheet-check.is-no-option-of",
+                                "\"{0}\" is no option of {1}.",
+                                group.fitted(),
+                                group.name()));
             }
         }
         for (int p = 0; p < sheet.parts().size(); p++) {
@@ -362,7 +455,12 @@ public final class SheetCheck {
 
     private void condition(Set<String> known, @Nullable String when, String pointer) {
         if (when != null && !known.contains(when)) {
-            say(pointer, "The sheet has no option \"" + when + "\"; it would never be there.");
+            say(
+                    pointer,
+                    Text.of(
+                            "sheet-check.the-sheet-has-no-option-it",
+                            "The sheet has no option \"{0}\"; it would never be there.",
+                            when));
         }
     }
 
@@ -373,7 +471,12 @@ public final class SheetCheck {
 
     private void known(String part, String pointer) {
         if (!parts.containsKey(part)) {
-            say(pointer, "There is no part \"" + part + "\" on this sheet.");
+            say(
+                    pointer,
+                    Text.of(
+                            "sheet-check.there-is-no-part-on-this",
+                            "There is no part \"{0}\" on this sheet.",
+                            part));
         }
     }
 
@@ -384,15 +487,21 @@ public final class SheetCheck {
             Passage passage = sheet.passages().get(k);
             unique(ids, passage.id(), "/passages/" + k + "/id");
             if (passage.volume().litres() <= 0) {
-                say("/passages/" + k + "/volume", passage.name() + " holds 0 L; it holds more.");
+                say(
+                        "/passages/" + k + "/volume",
+                        Text.of(
+                                "sheet-check.holds-l-it-holds-more",
+                                "{0} holds 0 L; it holds more.",
+                                passage.name()));
             }
             for (int i = 0; i < passage.surfaces().size(); i++) {
                 if (!owners.containsKey(passage.surfaces().get(i))) {
                     say(
                             "/passages/" + k + "/surfaces/" + i,
-                            "There is no surface \""
-                                    + passage.surfaces().get(i)
-                                    + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-surface-on-this",
+                                    "There is no surface \"{0}\" on this sheet.",
+                                    passage.surfaces().get(i)));
                 }
             }
         }
@@ -408,9 +517,10 @@ public final class SheetCheck {
                 if (!owners.containsKey(program.cleans().get(i))) {
                     say(
                             at + "/cleans/" + i,
-                            "There is no surface \""
-                                    + program.cleans().get(i)
-                                    + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-surface-on-this",
+                                    "There is no surface \"{0}\" on this sheet.",
+                                    program.cleans().get(i)));
                 }
             }
             for (int i = 0; i < program.needs().size(); i++) {
@@ -420,16 +530,20 @@ public final class SheetCheck {
                 if (!energies.contains(program.energies().get(i))) {
                     say(
                             at + "/energies/" + i,
-                            "There is no energy \""
-                                    + program.energies().get(i)
-                                    + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-energy-on-this",
+                                    "There is no energy \"{0}\" on this sheet.",
+                                    program.energies().get(i)));
                 }
             }
             for (int i = 0; i < program.off().size(); i++) {
                 if (!energies.contains(program.off().get(i))) {
                     say(
                             at + "/off/" + i,
-                            "There is no energy \"" + program.off().get(i) + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-energy-on-this",
+                                    "There is no energy \"{0}\" on this sheet.",
+                                    program.off().get(i)));
                 }
             }
             for (int i = 0; i < program.aside().size(); i++) {
@@ -457,7 +571,10 @@ public final class SheetCheck {
                 if (!there) {
                     say(
                             "/fittings/" + f + "/serves/" + i,
-                            "There is no part, surface or passage \"" + item + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-part-surface-or",
+                                    "There is no part, surface or passage \"{0}\" on this sheet.",
+                                    item));
                 }
             }
         }
@@ -467,7 +584,10 @@ public final class SheetCheck {
                 if (!fitted.contains(on.get(i))) {
                     say(
                             "/parts/" + p + "/handling/fittings/" + i,
-                            "There is no fitting \"" + on.get(i) + "\" on this sheet.");
+                            Text.of(
+                                    "sheet-check.there-is-no-fitting-on-this",
+                                    "There is no fitting \"{0}\" on this sheet.",
+                                    on.get(i)));
                 }
             }
         }
@@ -475,11 +595,16 @@ public final class SheetCheck {
 
     private void unique(Set<String> all, String id, String pointer) {
         if (!all.add(id)) {
-            say(pointer, "The id \"" + id + "\" stands twice on this sheet.");
+            say(
+                    pointer,
+                    Text.of(
+                            "sheet-check.the-id-stands-twice-on-this",
+                            "The id \"{0}\" stands twice on this sheet.",
+                            id));
         }
     }
 
-    private void say(String pointer, String message) {
-        problems.add(new Problem(pointer, message));
+    private void say(String pointer, Text said) {
+        problems.add(new Problem(pointer, said));
     }
 }

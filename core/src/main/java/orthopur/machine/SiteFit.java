@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.chemical.MaterialTable;
+import orthopur.text.Text;
 
 /**
  * Whether the site owns something that may clean and sanitize each food-contact surface. Found
@@ -24,15 +25,9 @@ public final class SiteFit {
                 Surface surface = surfaces.get(s);
                 String at = "/parts/" + p + "/surfaces/" + s;
                 if (surface.zone() == 1) {
-                    find(surface, at, "washes", chemicals, c -> c.kind().washes(), problems);
+                    find(surface, at, false, chemicals, problems);
                     if (surface.end() == EndState.SANITIZED) {
-                        find(
-                                surface,
-                                at,
-                                "sanitizes",
-                                chemicals,
-                                c -> c.kind().sanitizes(),
-                                problems);
+                        find(surface, at, true, chemicals, problems);
                     }
                 }
             }
@@ -43,30 +38,39 @@ public final class SiteFit {
     private static void find(
             Surface surface,
             String at,
-            String does,
+            boolean sanitizes,
             List<Chemical> chemicals,
-            Predicate<Chemical> fits,
             List<Problem> problems) {
-        List<String> excluded = new ArrayList<>();
+        List<Text> excluded = new ArrayList<>();
+        Predicate<Chemical> fits = c -> sanitizes ? c.kind().sanitizes() : c.kind().washes();
         for (Chemical c : chemicals.stream().filter(fits).toList()) {
-            String why = excludes(surface, c);
+            Text why = excludes(surface, c);
             if (why == null) {
                 return;
             }
-            excluded.add(c.name() + ": " + why);
+            excluded.add(Text.of("site-fit.why-not", "{0} ({1})", c.name(), why));
         }
-        problems.add(
-                new Problem(
-                        at,
-                        "This site owns nothing that "
-                                + does
-                                + " "
-                                + surface.name()
-                                + " of "
-                                + String.join(", ", surface.materials())
-                                + ". "
-                                + String.join("; ", excluded)
-                                + "."));
+        problems.add(new Problem(at, left(sanitizes, surface, excluded)));
+    }
+
+    private static Text left(boolean sanitizes, Surface surface, List<Text> excluded) {
+        Text which =
+                excluded.isEmpty()
+                        ? Text.of("site-fit.none", "It has no such product.")
+                        : Text.of("site-fit.excluded", "Excluded: {0}.", excluded);
+        return sanitizes
+                ? Text.of(
+                        "site-fit.sanitizes",
+                        "This site owns nothing that sanitizes {0} of {1}. {2}",
+                        surface.name(),
+                        surface.materials(),
+                        which)
+                : Text.of(
+                        "site-fit.washes",
+                        "This site owns nothing that washes {0} of {1}. {2}",
+                        surface.name(),
+                        surface.materials(),
+                        which);
     }
 
     /**
@@ -74,23 +78,23 @@ public final class SiteFit {
      *
      * @return the limit in words, or null where nothing stands against it
      */
-    public static @Nullable String excludes(Surface surface, Chemical c) {
+    public static @Nullable Text excludes(Surface surface, Chemical c) {
         if (surface.banned().contains(c.id())) {
-            return "banned by the sheet";
+            return Text.of("site-fit.banned", "banned by the sheet");
         }
         if (c.kind().chlorinated() && surface.limits().contains(Limit.NO_CHLORINE)) {
-            return Limit.NO_CHLORINE.shown();
+            return Text.plain(Limit.NO_CHLORINE.shown());
         }
         boolean caustic =
                 c.kind() == ChemicalKind.CAUSTIC
                         || c.kind() == ChemicalKind.ALKALINE_DETERGENT
                         || c.kind() == ChemicalKind.CHLORINATED_ALKALINE;
         if (caustic && surface.limits().contains(Limit.NO_CAUSTIC)) {
-            return Limit.NO_CAUSTIC.shown();
+            return Text.plain(Limit.NO_CAUSTIC.shown());
         }
         for (MaterialTable.Row row : MaterialTable.ROWS) {
             if (surface.materials().stream().anyMatch(m -> row.excludes(c.kind(), m))) {
-                return row.why();
+                return Text.plain(row.why());
             }
         }
         return null;

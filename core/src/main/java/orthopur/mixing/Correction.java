@@ -3,6 +3,7 @@ package orthopur.mixing;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Volume;
+import orthopur.text.Text;
 
 /**
  * How to bring a vessel that was read as too weak to its target: add x = V·(c₂−c₁)/(c_s−c₂) of the
@@ -25,10 +26,16 @@ public record Correction(Volume add, Interval after, boolean possible) {
     public static Correction raise(
             Volume inVessel, Interval reading, Strength target, Strength ceiling, Strength stock) {
         if (inVessel.litres() <= 0) {
-            throw new OutOfRange("volume", inVessel.shown(), "above 0 L");
+            throw new OutOfRange("volume", inVessel.shown(), OutOfRange.above("0 L"));
         }
         if (stock.compareTo(target) <= 0) {
-            throw new OutOfRange("stock", stock.shown(), "above the target of " + target.shown());
+            throw new OutOfRange(
+                    "stock",
+                    stock.shown(),
+                    Text.of(
+                            "out-of-range.above-the-target-of",
+                            "above the target of {0}",
+                            target.shown()));
         }
         double v = inVessel.litres();
         double exact =

@@ -1,6 +1,7 @@
 package orthopur.mixing;
 
 import orthopur.quantity.OutOfRange;
+import orthopur.text.Text;
 
 /**
  * What a reading can mean: anything from {@code low} to {@code high}. Judgements hold for the whole
@@ -9,7 +10,12 @@ import orthopur.quantity.OutOfRange;
 public record Interval(double low, double high) {
     public Interval {
         if (!(low <= high)) {
-            throw new OutOfRange("interval", low + " to " + high, "low end not above the high end");
+            throw new OutOfRange(
+                    "interval",
+                    OutOfRange.range(String.valueOf(low), String.valueOf(high)),
+                    Text.of(
+                            "out-of-range.low-end-not-above-the",
+                            "low end not above the high end"));
         }
     }
 

@@ -3,6 +3,7 @@ package orthopur.mixing;
 import java.util.List;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
+import orthopur.text.Text;
 
 /**
  * A test strip, read by eye against its marks. One meaning of what is seen, wherever a strip is
@@ -23,11 +24,9 @@ public final class Strip {
         if (!(seen >= marks.getFirst() && seen <= marks.getLast())) {
             throw new OutOfRange(
                     "strength",
-                    Show.number(seen) + " on this strip",
-                    Show.number(marks.getFirst())
-                            + " to "
-                            + Show.number(marks.getLast())
-                            + " mg/L");
+                    Text.of("out-of-range.on-this-strip", "{0} on this strip", Show.number(seen)),
+                    OutOfRange.range(
+                            Show.number(marks.getFirst()), Show.number(marks.getLast()) + " mg/L"));
         }
         int above = 0;
         while (marks.get(above) < seen) {

@@ -12,6 +12,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.OptionGroup;
 import orthopur.machine.Part;
 import orthopur.machine.Problem;
+import orthopur.text.Text;
 
 /** Whether a procedure names only what is there: parts, surfaces, energies, checks, chemicals. */
 public final class ProcedureCheck {
@@ -49,36 +50,48 @@ public final class ProcedureCheck {
                     problems.add(
                             new Problem(
                                     at + "/items/" + k,
-                                    "\""
-                                            + item
-                                            + "\" is a surface; only parts come off, move or go back."));
+                                    Text.of(
+                                            "procedure-check.is-a-surface-only-parts-come",
+                                            "\"{0}\" is a surface; only parts come off, move or go back.",
+                                            item)));
                 } else if (part != null && !movable(action, part)) {
                     // Taken as done it would open what it covers and leave every danger zone.
                     problems.add(
                             new Problem(
                                     at + "/items/" + k,
-                                    "\""
-                                            + item
-                                            + "\" does not "
-                                            + (action instanceof Action.Shift
-                                                            || action instanceof Action.Return
-                                                    ? "move aside"
-                                                    : "come off")
-                                            + " by the sheet of "
-                                            + sheet.code()
-                                            + "."));
+                                    action instanceof Action.Shift
+                                                    || action instanceof Action.Return
+                                            ? Text.of(
+                                                    "procedure-check.does-not-move-aside",
+                                                    "\"{0}\" does not move aside by the sheet of {1}.",
+                                                    item,
+                                                    sheet.code())
+                                            : Text.of(
+                                                    "procedure-check.does-not-come-off",
+                                                    "\"{0}\" does not come off by the sheet of {1}.",
+                                                    item,
+                                                    sheet.code())));
                 } else if (part == null && !surfaces.contains(item)) {
-                    problems.add(unknown(at + "/items/" + k, "part or surface", item, sheet));
+                    problems.add(
+                            new Problem(
+                                    at + "/items/" + k,
+                                    Text.of(
+                                            "procedure-check.no-item",
+                                            "There is no part or surface \"{0}\" on the sheet of {1}.",
+                                            item,
+                                            sheet.code())));
                 }
             }
             for (int k = 0; k < action.energies().size(); k++) {
                 if (!energies.contains(action.energies().get(k))) {
                     problems.add(
-                            unknown(
+                            new Problem(
                                     at + "/energies/" + k,
-                                    "energy",
-                                    action.energies().get(k),
-                                    sheet));
+                                    Text.of(
+                                            "procedure-check.no-energy",
+                                            "There is no energy \"{0}\" on the sheet of {1}.",
+                                            action.energies().get(k),
+                                            sheet.code())));
                 }
             }
             List<String> made =
@@ -89,26 +102,53 @@ public final class ProcedureCheck {
                     };
             for (int k = 0; k < made.size(); k++) {
                 if (!checks.contains(made.get(k))) {
-                    problems.add(unknown(at + "/checks/" + k, "check", made.get(k), sheet));
+                    problems.add(
+                            new Problem(
+                                    at + "/checks/" + k,
+                                    Text.of(
+                                            "procedure-check.no-check",
+                                            "There is no check \"{0}\" on the sheet of {1}.",
+                                            made.get(k),
+                                            sheet.code())));
                 }
             }
             for (int k = 0; k < action.fittings().size(); k++) {
                 String fitting = action.fittings().get(k);
                 if (sheet.fittings().stream().noneMatch(f -> f.id().equals(fitting))) {
                     problems.add(
-                            unknown(at + "/fittings/" + k, "cleaning fitting", fitting, sheet));
+                            new Problem(
+                                    at + "/fittings/" + k,
+                                    Text.of(
+                                            "procedure-check.no-fitting",
+                                            "There is no cleaning fitting \"{0}\" on the sheet of {1}.",
+                                            fitting,
+                                            sheet.code())));
                 }
             }
             if (action instanceof Action.RunProgram run
                     && run.program() != null
                     && sheet.programs().stream().noneMatch(p -> p.id().equals(run.program()))) {
-                problems.add(unknown(at + "/program", "program", run.program(), sheet));
+                problems.add(
+                        new Problem(
+                                at + "/program",
+                                Text.of(
+                                        "procedure-check.no-program",
+                                        "There is no program \"{0}\" on the sheet of {1}.",
+                                        run.program(),
+                                        sheet.code())));
             }
             Solution liquid = action.solution();
             if (liquid != null
                     && liquid.recipe() != null
                     && sheet.recipes().stream().noneMatch(r -> r.id().equals(liquid.recipe()))) {
-                problems.add(unknown(at + "/recipe", "recipe", liquid.recipe(), sheet));
+                problems.add(
+                        new Problem(
+                                at + "/recipe",
+                                Text.of(
+                                        "procedure-check.no-recipe",
+                                        "There is no recipe \"{0}\" on the sheet of {1}.",
+                                        liquid.recipe(),
+                                        sheet.code())));
             }
             condition(at + "/when", procedure.steps().get(i).when(), sheet, problems);
             String chemical = action.chemical();
@@ -116,14 +156,24 @@ public final class ProcedureCheck {
                 problems.add(
                         new Problem(
                                 at + "/chemical",
-                                "There is no chemical \"" + chemical + "\" on this site."));
+                                Text.of(
+                                        "procedure-check.there-is-no-chemical-on-this",
+                                        "There is no chemical \"{0}\" on this site.",
+                                        chemical)));
             }
         }
         scope(procedure, sheet, problems);
         for (int i = 0; i < procedure.clears().size(); i++) {
             String allergen = procedure.clears().get(i);
             if (sheet.allergens().stream().noneMatch(a -> a.equalsIgnoreCase(allergen))) {
-                problems.add(unknown("/clears/" + i, "allergen", allergen, sheet));
+                problems.add(
+                        new Problem(
+                                "/clears/" + i,
+                                Text.of(
+                                        "procedure-check.no-allergen",
+                                        "There is no allergen \"{0}\" on the sheet of {1}.",
+                                        allergen,
+                                        sheet.code())));
             }
         }
         return problems;
@@ -138,7 +188,10 @@ public final class ProcedureCheck {
                                 problems.add(
                                         new Problem(
                                                 "/scope/" + group,
-                                                "The scope names no option of " + group + "."));
+                                                Text.of(
+                                                        "procedure-check.the-scope-names-no-option-of",
+                                                        "The scope names no option of {0}.",
+                                                        group)));
                             }
                             for (String option : options) {
                                 condition("/scope/" + group, group + "=" + option, sheet, problems);
@@ -166,28 +219,31 @@ public final class ProcedureCheck {
             problems.add(
                     new Problem(
                             pointer,
-                            "The sheet of "
-                                    + sheet.code()
-                                    + " has no option \""
-                                    + condition
-                                    + "\"; it has "
-                                    + options(sheet)
-                                    + "."));
+                            sheet.optionGroups().isEmpty()
+                                    ? Text.of(
+                                            "procedure-check.no-options",
+                                            "The sheet of {0} has no option \"{1}\"; it has none at all.",
+                                            sheet.code(),
+                                            condition)
+                                    : Text.of(
+                                            "procedure-check.no-option",
+                                            "The sheet of {0} has no option \"{1}\"; it has {2}.",
+                                            sheet.code(),
+                                            condition,
+                                            options(sheet))));
         }
     }
 
     private static String options(MachineSheet sheet) {
-        return sheet.optionGroups().isEmpty()
-                ? "none"
-                : sheet.optionGroups().stream()
-                        .map(
-                                g ->
-                                        g.id()
-                                                + "="
-                                                + g.options().stream()
-                                                        .map(OptionGroup.Option::id)
-                                                        .collect(Collectors.joining("|")))
-                        .collect(Collectors.joining(", "));
+        return sheet.optionGroups().stream()
+                .map(
+                        g ->
+                                g.id()
+                                        + "="
+                                        + g.options().stream()
+                                                .map(OptionGroup.Option::id)
+                                                .collect(Collectors.joining("|")))
+                .collect(Collectors.joining(", "));
     }
 
     private static boolean movable(Action action, Part part) {
@@ -198,11 +254,5 @@ public final class ProcedureCheck {
             case Action.Return a -> part.shifts();
             default -> true;
         };
-    }
-
-    private static Problem unknown(String pointer, String what, String id, MachineSheet sheet) {
-        return new Problem(
-                pointer,
-                "There is no " + what + " \"" + id + "\" on the sheet of " + sheet.code() + ".");
     }
 }

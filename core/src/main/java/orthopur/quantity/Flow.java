@@ -8,7 +8,11 @@ package orthopur.quantity;
 public record Flow(double litresPerMinute) {
     public Flow {
         OutOfRange.check(
-                "flow", litresPerMinute, Double.MIN_VALUE, 100_000, "above 0 to 100,000 L/min");
+                "flow",
+                litresPerMinute,
+                Double.MIN_VALUE,
+                100_000,
+                OutOfRange.above("0", "100,000 L/min"));
     }
 
     public String shown() {

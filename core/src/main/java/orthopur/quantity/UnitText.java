@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import orthopur.text.Text;
 
 /**
  * The one place where units are read. Takes a number and a unit as people write them and gives a
@@ -29,7 +30,10 @@ public final class UnitText {
     public static Parsed split(String quantity, String text) {
         Matcher m = NUMBER_UNIT.matcher(text);
         if (!m.matches()) {
-            throw new OutOfRange(quantity, "\"" + shortened(text) + "\"", "a number with its unit");
+            throw new OutOfRange(
+                    quantity,
+                    "\"" + shortened(text) + "\"",
+                    Text.of("out-of-range.a-number-with-its-unit", "a number with its unit"));
         }
         return new Parsed(Double.parseDouble(m.group(1).replace(',', '.')), m.group(2));
     }
@@ -85,7 +89,8 @@ public final class UnitText {
                     case "h", "hr" -> value * 3600;
                     default -> throw unknown("time", value, unit, "s, min, h");
                 };
-        OutOfRange.check("time", seconds, 0, 7 * 86_400, "0 s to 7 days");
+        OutOfRange.check(
+                "time", seconds, 0, 7 * 86_400, Text.of("out-of-range.s-to-days", "0 s to 7 days"));
         return Duration.ofMillis(Math.round(seconds * 1000));
     }
 
@@ -120,7 +125,8 @@ public final class UnitText {
                     case "ft/s" -> value * 0.3048;
                     default -> throw unknown("velocity", value, unit, "m/s, ft/s");
                 };
-        return OutOfRange.check("velocity", v, Double.MIN_VALUE, 100, "above 0 to 100 m/s");
+        return OutOfRange.check(
+                "velocity", v, Double.MIN_VALUE, 100, OutOfRange.above("0", "100 m/s"));
     }
 
     public static Pressure pressure(double value, String unit) {
@@ -146,8 +152,19 @@ public final class UnitText {
     }
 
     private static OutOfRange unknown(String what, double value, String unit, String known) {
-        String shown = unit.isBlank() ? "without a unit" : "with unit \"" + shortened(unit) + "\"";
-        return new OutOfRange(what, Show.number(value) + " " + shown, "a number in " + known);
+        Text shown =
+                unit.isBlank()
+                        ? Text.of(
+                                "out-of-range.without-a-unit",
+                                "{0} without a unit",
+                                Show.number(value))
+                        : Text.of(
+                                "out-of-range.with-unit",
+                                "{0} with unit \"{1}\"",
+                                Show.number(value),
+                                shortened(unit));
+        return new OutOfRange(
+                what, shown, Text.of("out-of-range.a-number-in", "a number in {0}", known));
     }
 
     private static String shortened(String text) {

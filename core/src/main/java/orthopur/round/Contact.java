@@ -17,6 +17,7 @@ import orthopur.roundpack.ReadingJudge.Outcome;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.ReadingPlan;
+import orthopur.text.Text;
 
 /**
  * Solutions: what was read, and how long something has been in them. Times in epoch milliseconds.
@@ -65,7 +66,10 @@ final class Contact {
             throw new Refused(Why.TOO_OLD, e.label());
         }
         if (e.label().isBlank()) {
-            throw new OutOfRange("label", "nothing", "what stands on the vessel");
+            throw new OutOfRange(
+                    "label",
+                    Text.of("out-of-range.nothing", "(nothing)"),
+                    Text.of("out-of-range.what-stands-on-the-vessel", "what stands on the vessel"));
         }
         solutions.put(step.id(), e.label());
     }
@@ -104,7 +108,9 @@ final class Contact {
         double celsius = Temperature.ofCelsius(e.temperature()).celsius();
         if (celsius < -10 || celsius > 110) {
             throw new OutOfRange(
-                    "temperature", Show.number(celsius) + " °C", "-10 to 110 °C for a solution");
+                    "temperature",
+                    Show.number(celsius) + " °C",
+                    Text.of("out-of-range.to-c-for-a-solution", "-10 to 110 °C for a solution"));
         }
         if (pack.format() < 1) {
             ReadingJudge.mark(instrument, e.strength());

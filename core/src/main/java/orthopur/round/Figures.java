@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import orthopur.round.Written.NotAnEntry;
+import orthopur.text.Text;
 
 /** The figures of an entry, read by name and compared with their units. */
 public record Figures(List<EntryValue> all) {
@@ -32,12 +33,20 @@ public record Figures(List<EntryValue> all) {
     public String text(String name) {
         String text = find(name).map(EntryValue::text).orElse(null);
         if (text == null) {
-            throw new NotAnEntry("The entry does not say its " + name + ".");
+            throw new NotAnEntry(
+                    Text.of(
+                            "not-an-entry.the-entry-does-not-say-its",
+                            "The entry does not say its {0}.",
+                            name));
         }
         if (text.length() > LONGEST) {
             throw new NotAnEntry(
-                    "The %s has %d characters; allowed are %d."
-                            .formatted(name, text.length(), LONGEST));
+                    Text.of(
+                            "not-an-entry.too-long",
+                            "The {0} has {1} characters; allowed are {2}.",
+                            name,
+                            text.length(),
+                            LONGEST));
         }
         return text;
     }
@@ -48,10 +57,19 @@ public record Figures(List<EntryValue> all) {
     public double value(String name, String unit) {
         EntryValue f = find(name).orElse(null);
         if (f == null || f.value() == null) {
-            throw new NotAnEntry("The entry does not say its " + name + ".");
+            throw new NotAnEntry(
+                    Text.of(
+                            "not-an-entry.the-entry-does-not-say-its",
+                            "The entry does not say its {0}.",
+                            name));
         }
         if (!unit.equals(f.unit())) {
-            throw new NotAnEntry("The " + name + " has to be in " + unit + ".");
+            throw new NotAnEntry(
+                    Text.of(
+                            "not-an-entry.the-has-to-be-in",
+                            "The {0} has to be in {1}.",
+                            name,
+                            unit));
         }
         return f.value();
     }

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import orthopur.roundpack.RoundPack;
+import orthopur.text.Text;
 
 /**
  * An entry as it is written down: a kind, the step and named figures with their units. Tablets send
@@ -21,8 +22,16 @@ public record Written(String kind, String step, List<EntryValue> figures) {
     public static final class NotAnEntry extends IllegalArgumentException {
         private static final long serialVersionUID = 1L;
 
-        public NotAnEntry(String message) {
-            super(message);
+        private final transient Text said;
+
+        public NotAnEntry(Text said) {
+            super(said.toString());
+            this.said = said;
+        }
+
+        /** What it lacks. */
+        public Text said() {
+            return said;
         }
     }
 
@@ -175,7 +184,12 @@ public record Written(String kind, String step, List<EntryValue> figures) {
             case "sent-back" -> new Entry.SentBack(step, text("item"), text("reason"));
             case "release-plan" ->
                     new Entry.ReleasePlanned(step, sites(), text("second-person").equals("yes"));
-            default -> throw new NotAnEntry("There is no entry of kind \"" + kind + "\".");
+            default ->
+                    throw new NotAnEntry(
+                            Text.of(
+                                    "not-an-entry.there-is-no-entry-of-kind",
+                                    "There is no entry of kind \"{0}\".",
+                                    kind));
         };
     }
 
@@ -211,12 +225,20 @@ public record Written(String kind, String step, List<EntryValue> figures) {
             }
             if (own.isEmpty() != "site".equals(f.name())
                     || own.stream().anyMatch(x -> Objects.equals(x.name(), f.name()))) {
-                throw new NotAnEntry("The entry does not say its site.");
+                throw new NotAnEntry(
+                        Text.of(
+                                "not-an-entry.the-entry-does-not-say-its",
+                                "The entry does not say its {0}.",
+                                "site"));
             }
             own.add(f);
         }
         if (own.isEmpty()) {
-            throw new NotAnEntry("The entry does not say its site.");
+            throw new NotAnEntry(
+                    Text.of(
+                            "not-an-entry.the-entry-does-not-say-its",
+                            "The entry does not say its {0}.",
+                            "site"));
         }
         sites.add(new Written("release-plan", step, own).site());
         return sites;
@@ -231,10 +253,17 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                         .orElseThrow(
                                 () ->
                                         new NotAnEntry(
-                                                "There is no way of looking \"" + how + "\"."));
+                                                Text.of(
+                                                        "not-an-entry.there-is-no-way-of-looking",
+                                                        "There is no way of looking \"{0}\".",
+                                                        how)));
         for (String limit : List.of("least", "most")) {
             if (kind != ReleaseSite.Kind.LOOK && valueOrNull(limit) == null) {
-                throw new NotAnEntry("The entry does not say its " + limit + ".");
+                throw new NotAnEntry(
+                        Text.of(
+                                "not-an-entry.the-entry-does-not-say-its-2",
+                                "The entry does not say its {0}.",
+                                limit));
             }
         }
         return new ReleaseSite(
@@ -259,7 +288,11 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                 return k;
             }
         }
-        throw new NotAnEntry("There is no trouble of kind \"" + name + "\".");
+        throw new NotAnEntry(
+                Text.of(
+                        "not-an-entry.there-is-no-trouble-of-kind",
+                        "There is no trouble of kind \"{0}\".",
+                        name));
     }
 
     /** Older entries say it in seconds. */

@@ -7,6 +7,7 @@ import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Show;
 import orthopur.roundpack.RoundPack.ReadingBand;
+import orthopur.text.Text;
 
 /**
  * The generic interpreter of a reading: is the whole interval that it can mean inside the bands?
@@ -41,8 +42,11 @@ public final class ReadingJudge {
         if (!marks.isEmpty() && !marks.contains(value)) {
             throw new OutOfRange(
                     "strength",
-                    Show.number(value) + " on this strip",
-                    "one of its marks: " + shown(marks));
+                    Text.of("out-of-range.on-this-strip", "{0} on this strip", Show.number(value)),
+                    Text.of(
+                            "out-of-range.one-of-its-marks",
+                            "one of its marks: {0}",
+                            shown(marks)));
         }
     }
 

@@ -7,6 +7,7 @@ import orthopur.round.EntryValue;
 import orthopur.round.Figures;
 import orthopur.round.Written;
 import orthopur.round.Written.NotAnEntry;
+import orthopur.text.Text;
 
 /** Something that is entered for the site and belongs to no round. */
 public sealed interface SiteEntry {
@@ -750,7 +751,11 @@ public sealed interface SiteEntry {
             case "instrument-checked" -> {
                 String unit = f.find("low").map(EntryValue::unit).orElse(null);
                 if (unit == null) {
-                    throw new NotAnEntry("The entry does not say its low.");
+                    throw new NotAnEntry(
+                            Text.of(
+                                    "not-an-entry.the-entry-does-not-say-its",
+                                    "The entry does not say its {0}.",
+                                    "low"));
                 }
                 boolean two = f.find("high").isPresent() || f.find("high-shown").isPresent();
                 yield new InstrumentChecked(
@@ -780,9 +785,10 @@ public sealed interface SiteEntry {
                 String unit = f.find("amount").map(EntryValue::unit).orElse("");
                 if (unit == null || !StockCounted.UNITS.contains(unit)) {
                     throw new NotAnEntry(
-                            "The amount has to be in "
-                                    + String.join(", ", StockCounted.UNITS)
-                                    + ".");
+                            Text.of(
+                                    "not-an-entry.the-amount-has-to-be-in",
+                                    "The amount has to be in {0}.",
+                                    String.join(", ", StockCounted.UNITS)));
                 }
                 yield new StockCounted(f.text("chemical"), f.value("amount", unit), unit);
             }
@@ -852,7 +858,10 @@ public sealed interface SiteEntry {
                             at(f));
             default ->
                     throw new NotAnEntry(
-                            "There is no entry of kind \"" + written.kind() + "\" for a site.");
+                            Text.of(
+                                    "not-an-entry.no-kind-of-a-site",
+                                    "There is no entry of kind \"{0}\" for a site.",
+                                    written.kind()));
         };
     }
 
@@ -880,7 +889,11 @@ public sealed interface SiteEntry {
 
     private static int whole(String name, double value) {
         if (value != Math.floor(value)) {
-            throw new NotAnEntry("The " + name + " is a whole number.");
+            throw new NotAnEntry(
+                    Text.of(
+                            "not-an-entry.the-is-a-whole-number",
+                            "The {0} is a whole number.",
+                            name));
         }
         return (int) value;
     }

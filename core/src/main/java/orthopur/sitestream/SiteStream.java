@@ -9,6 +9,7 @@ import orthopur.round.Actor;
 import orthopur.round.Refused;
 import orthopur.round.Refused.Why;
 import orthopur.sitestream.SiteState.Known;
+import orthopur.text.Text;
 
 /**
  * The fold of a site's stream. An entry that does not fit is refused with a plain sentence and
@@ -117,7 +118,7 @@ public final class SiteStream {
             throw new OutOfRange(
                     entry instanceof SiteEntry.ContainerOpened ? "delivered" : "at",
                     java.time.Instant.ofEpochMilli(happened).toString(),
-                    "up to now, and not more than 400 days ago");
+                    Text.of("out-of-range.up-to-now", "up to now, and not more than 400 days ago"));
         }
     }
 
@@ -173,7 +174,9 @@ public final class SiteStream {
                 within("drained", e.drained(), 0, MOST_LITRES, "L");
                 if (!SiteEntry.SolutionCorrected.WAYS.contains(e.what())) {
                     throw new OutOfRange(
-                            "what", e.what(), String.join(", ", SiteEntry.SolutionCorrected.WAYS));
+                            "what",
+                            e.what(),
+                            Text.plain(String.join(", ", SiteEntry.SolutionCorrected.WAYS)));
                 }
             }
             case SiteEntry.VesselEmptied e -> named("vessel", e.vessel());
@@ -188,10 +191,11 @@ public final class SiteStream {
                         throw new OutOfRange(
                                 "high",
                                 Show.number(e.high()) + " " + e.unit(),
-                                "more than the lower standard, "
-                                        + Show.number(e.low())
-                                        + " "
-                                        + e.unit());
+                                Text.of(
+                                        "out-of-range.more-than-the-lower-standard",
+                                        "more than the lower standard, {0} {1}",
+                                        Show.number(e.low()),
+                                        e.unit()));
                     }
                 }
             }
@@ -217,7 +221,9 @@ public final class SiteStream {
                 named("machine", e.machine());
                 if (!SiteEntry.ProductGone.WAYS.contains(e.how())) {
                     throw new OutOfRange(
-                            "how", e.how(), String.join(", ", SiteEntry.ProductGone.WAYS));
+                            "how",
+                            e.how(),
+                            Text.plain(String.join(", ", SiteEntry.ProductGone.WAYS)));
                 }
             }
             case SiteEntry.Signed e -> {
@@ -266,7 +272,10 @@ public final class SiteStream {
                     throw new OutOfRange(
                             "until",
                             java.time.Instant.ofEpochMilli(e.until()).toString(),
-                            "after now, within " + SiteEntry.SettingLetRun.MOST_DAYS + " days");
+                            Text.of(
+                                    "out-of-range.after-now-within-days",
+                                    "after now, within {0} days",
+                                    SiteEntry.SettingLetRun.MOST_DAYS));
                 }
             }
             case SiteEntry.PlateRead e -> {
@@ -275,11 +284,16 @@ public final class SiteStream {
             }
             case SiteEntry.NightSaid e -> {
                 if (!e.night().matches("\\d{4}-\\d{2}-\\d{2}")) {
-                    throw new OutOfRange("night", e.night(), "a day as 2026-11-29");
+                    throw new OutOfRange(
+                            "night",
+                            e.night(),
+                            Text.of("out-of-range.a-day-as", "a day as 2026-11-29"));
                 }
                 if (!SiteEntry.NightSaid.THINGS.contains(e.what())) {
                     throw new OutOfRange(
-                            "what", e.what(), String.join(", ", SiteEntry.NightSaid.THINGS));
+                            "what",
+                            e.what(),
+                            Text.plain(String.join(", ", SiteEntry.NightSaid.THINGS)));
                 }
                 within("minute", e.minute(), 0, LONGEST_NIGHT, "min");
                 if (e.what().equals("handed-over") && !e.undone()) {
@@ -365,13 +379,17 @@ public final class SiteStream {
 
     private static void ends(@Nullable String why) {
         if (why != null && !SiteEntry.BucketMade.ENDS.contains(why)) {
-            throw new OutOfRange("why", why, String.join(", ", SiteEntry.BucketMade.ENDS));
+            throw new OutOfRange(
+                    "why", why, Text.plain(String.join(", ", SiteEntry.BucketMade.ENDS)));
         }
     }
 
     private static void named(String field, String text) {
         if (text.isBlank()) {
-            throw new OutOfRange(field, "nothing", "a few words or a name");
+            throw new OutOfRange(
+                    field,
+                    Text.of("out-of-range.nothing", "(nothing)"),
+                    Text.of("out-of-range.a-few-words-or-a", "a few words or a name"));
         }
     }
 
@@ -380,7 +398,7 @@ public final class SiteStream {
             throw new OutOfRange(
                     field,
                     Show.number(value),
-                    "%s to %s %s".formatted(Show.number(least), Show.number(most), unit));
+                    OutOfRange.range(Show.number(least), Show.number(most) + " " + unit));
         }
     }
 }

@@ -54,6 +54,15 @@ public record Text(String id, String english, List<Object> args) {
         return new Text("", "{0}", List.of(words));
     }
 
+    /**
+     * A formula, which is the same in every language.
+     *
+     * @param pattern with a place for each figure, as of a sentence
+     */
+    public static Text figures(String pattern, @Nullable Object... args) {
+        return of("", pattern, args);
+    }
+
     /** The sentence in English, its first letter large. */
     public String sentence() {
         String said = toString();

@@ -2,6 +2,7 @@ package orthopur.thermal;
 
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Temperature;
+import orthopur.text.Text;
 
 /**
  * Newton's law of cooling in a room of constant temperature.
@@ -13,7 +14,10 @@ import orthopur.quantity.Temperature;
 public record Cooling(Temperature room, Temperature start, double perMinute) {
     public Cooling {
         if (!(perMinute > 0)) {
-            throw new OutOfRange("cooling", String.valueOf(perMinute), "above 0 per minute");
+            throw new OutOfRange(
+                    "cooling",
+                    String.valueOf(perMinute),
+                    Text.of("out-of-range.above-per-minute", "above 0 per minute"));
         }
     }
 
@@ -29,7 +33,11 @@ public record Cooling(Temperature room, Temperature start, double perMinute) {
             throw new OutOfRange(
                     "second",
                     second.shown(),
-                    "above " + room.shown() + " and below " + first.shown() + ", later than it");
+                    Text.of(
+                            "out-of-range.above-and-below-later-than",
+                            "above {0} and below {1}, later than it",
+                            room.shown(),
+                            first.shown()));
         }
         double ratio = (first.celsius() - room.celsius()) / (second.celsius() - room.celsius());
         return new Cooling(room, first, Math.log(ratio) / minutes);
@@ -42,7 +50,10 @@ public record Cooling(Temperature room, Temperature start, double perMinute) {
      */
     public double minutesTo(Temperature limit) {
         if (limit.compareTo(room) <= 0) {
-            throw new OutOfRange("limit", limit.shown(), "above the room's " + room.shown());
+            throw new OutOfRange(
+                    "limit",
+                    limit.shown(),
+                    Text.of("out-of-range.above-the-room-s", "above the room's {0}", room.shown()));
         }
         double ratio = (start.celsius() - room.celsius()) / (limit.celsius() - room.celsius());
         return Math.max(0, Math.log(ratio) / perMinute);

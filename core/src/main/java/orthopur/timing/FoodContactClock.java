@@ -4,6 +4,7 @@ import java.util.List;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Temperature;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /**
  * How long a zone-1 surface may be in use with time/temperature-controlled food: four hours, or
@@ -57,6 +58,13 @@ public final class FoodContactClock {
         return spells.stream()
                 .map(Spell::room)
                 .max(Temperature::compareTo)
-                .orElseThrow(() -> new OutOfRange("rooms", "none", "at least one room"));
+                .orElseThrow(
+                        () ->
+                                new OutOfRange(
+                                        "rooms",
+                                        Text.of("out-of-range.nothing", "(nothing)"),
+                                        Text.of(
+                                                "out-of-range.at-least-one-room",
+                                                "at least one room")));
     }
 }

@@ -37,6 +37,7 @@ import orthopur.runthrough.Context;
 import orthopur.runthrough.Finding;
 import orthopur.testbench.Bench;
 import orthopur.testbench.Rig;
+import orthopur.text.Text;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
 
@@ -240,7 +241,9 @@ class DraftPropertiesTest {
                         new Hardness(310));
         MachineSheet bare = Rig.bench().limit("drum-1", Limit.NO_CHLORINE).sheet();
         DraftRefused e = assertThrows(DraftRefused.class, () -> Drafter.draft(bare, daily, poor));
-        assertEquals(List.of("This site owns no sanitizer that drum-1 bears."), e.reasons());
+        assertEquals(
+                List.of("This site owns no sanitizer that drum-1 bears."),
+                e.reasons().stream().map(Text::toString).toList());
         MachineSheet cold = Rig.bench().highest("drum-1", 42.9).sheet();
         assertTrue(
                 assertThrows(DraftRefused.class, () -> Drafter.draft(cold, daily, poor))

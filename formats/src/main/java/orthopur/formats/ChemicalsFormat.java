@@ -12,6 +12,7 @@ import orthopur.machine.Problem;
 import orthopur.quantity.Dosage;
 import orthopur.quantity.Share;
 import orthopur.quantity.Strength;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -36,14 +37,23 @@ public final class ChemicalsFormat {
             String at = "/chemicals/" + i;
             Chemical c = all.get(i);
             if (!ids.add(c.id())) {
-                problems.add(new Problem(at + "/id", "The id \"" + c.id() + "\" stands twice."));
+                problems.add(
+                        new Problem(
+                                at + "/id",
+                                Text.of(
+                                        "chemicals-format.the-id-stands-twice",
+                                        "The id \"{0}\" stands twice.",
+                                        c.id())));
             }
             // Two cans of one name cannot be told apart on the shelf, whatever their ids are.
             if (!names.add(c.name().strip().toLowerCase(Locale.ROOT))) {
                 problems.add(
                         new Problem(
                                 at + "/name",
-                                "Another product is called \"" + c.name() + "\" already."));
+                                Text.of(
+                                        "chemicals-format.another-product-is-called-already",
+                                        "Another product is called \"{0}\" already.",
+                                        c.name())));
             }
             label(c, at + "/label", problems);
         }
@@ -69,11 +79,11 @@ public final class ChemicalsFormat {
             problems.add(
                     new Problem(
                             at + "/most",
-                            "The strongest use solution, "
-                                    + strongest.shown()
-                                    + ", is weaker than the weakest, "
-                                    + weakest.shown()
-                                    + "."));
+                            Text.of(
+                                    "chemicals-format.the-strongest-use-solution-is-weaker",
+                                    "The strongest use solution, {0}, is weaker than the weakest, {1}.",
+                                    strongest.shown(),
+                                    weakest.shown())));
         }
         if (l.leastTemperature() != null
                 && l.highestTemperature() != null
@@ -81,11 +91,11 @@ public final class ChemicalsFormat {
             problems.add(
                     new Problem(
                             at + "/highestTemperature",
-                            "The highest temperature, "
-                                    + l.highestTemperature().shown()
-                                    + ", is below the least, "
-                                    + l.leastTemperature().shown()
-                                    + "."));
+                            Text.of(
+                                    "chemicals-format.the-highest-temperature-is-below-the",
+                                    "The highest temperature, {0}, is below the least, {1}.",
+                                    l.highestTemperature().shown(),
+                                    l.leastTemperature().shown())));
         }
     }
 
@@ -117,7 +127,7 @@ public final class ChemicalsFormat {
                                                     p.pointer().startsWith(at)
                                                             ? p.pointer().substring(at.length())
                                                             : p.pointer(),
-                                                    p.message()))
+                                                    p.said()))
                             .toList());
         }
     }

@@ -2,6 +2,8 @@ package orthopur.formats;
 
 import java.util.List;
 import orthopur.machine.Problem;
+import orthopur.quantity.OutOfRange;
+import orthopur.text.Text;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.JsonNode;
@@ -22,9 +24,9 @@ final class Documents {
         try {
             return Json.shared().treeToValue(tree, type);
         } catch (DatabindException e) {
-            throw new FormatError(pointer(e), plain(e));
+            throw new FormatError(pointer(e), said(e));
         } catch (JacksonException e) {
-            throw new FormatError("", plain(e));
+            throw new FormatError("", said(e));
         }
     }
 
@@ -41,7 +43,10 @@ final class Documents {
         return b.toString();
     }
 
-    private static String plain(JacksonException e) {
-        return e.getOriginalMessage();
+    /** What a quantity says of itself, else what the reader says. */
+    private static Text said(JacksonException e) {
+        return e.getCause() instanceof OutOfRange range
+                ? range.said()
+                : Text.plain(e.getOriginalMessage());
     }
 }

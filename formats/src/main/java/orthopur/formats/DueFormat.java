@@ -21,6 +21,7 @@ import orthopur.due.Task;
 import orthopur.machine.Frequency;
 import orthopur.machine.Interval;
 import orthopur.machine.Problem;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 
 /** What is known of tasks and the past as JSON, and what is due as JSON. */
@@ -95,7 +96,12 @@ public final class DueFormat {
                 "/tasks",
                 (at, t) -> {
                     if (!ids.add(t.id())) {
-                        problem(at + "/id", "The task \"" + t.id() + "\" stands twice.");
+                        problem(
+                                at + "/id",
+                                Text.of(
+                                        "due-format.the-task-stands-twice",
+                                        "The task \"{0}\" stands twice.",
+                                        t.id()));
                     }
                     interval(at + "/interval", t.interval());
                     tasks.add(
@@ -120,7 +126,11 @@ public final class DueFormat {
                     Instant begun = maybe(at + "/begun", d.begun());
                     Instant finished = maybe(at + "/finished", d.finished());
                     if (d.begun() == null && d.finished() == null) {
-                        problem(at, "Say when it was begun, or when it was finished.");
+                        problem(
+                                at,
+                                Text.of(
+                                        "due-format.say-when-it-was-begun-or",
+                                        "Say when it was begun, or when it was finished."));
                     }
                     order(at + "/finished", begun, finished);
                     done.add(new Known.Done(d.task(), begun, finished));
@@ -201,7 +211,10 @@ public final class DueFormat {
         if (!ZoneId.getAvailableZoneIds().contains(d.zone())) {
             problem(
                     "/days/zone",
-                    "There is no time zone \"" + d.zone() + "\"; for instance Europe/London.");
+                    Text.of(
+                            "due-format.there-is-no-time-zone-for",
+                            "There is no time zone \"{0}\"; for instance Europe/London.",
+                            d.zone()));
             return null;
         }
         return new SiteDays(
@@ -224,26 +237,36 @@ public final class DueFormat {
 
     private void interval(String at, Interval i) {
         if (i.count() != null && i.counter() == null) {
-            problem(at + "/counter", "Say which counter reaches " + i.count() + ".");
+            problem(
+                    at + "/counter",
+                    Text.of(
+                            "due-format.say-which-counter-reaches",
+                            "Say which counter reaches {0}.",
+                            i.count()));
         }
         for (String on : i.on()) {
             if (!on.matches("(?i)(mon|tues|wednes|thurs|fri|satur|sun)day|[1-9]|[12][0-9]|3[01]")) {
                 problem(
                         at + "/on",
-                        "\"" + on + "\" is no day: monday to sunday, or 1 to 31 of the month.");
+                        Text.of(
+                                "due-format.is-no-day-monday-to-sunday",
+                                "\"{0}\" is no day: monday to sunday, or 1 to 31 of the month.",
+                                on));
             }
         }
     }
 
     private void there(Set<String> ids, String at, String task) {
         if (!ids.contains(task)) {
-            problem(at, "There is no task \"" + task + "\".");
+            problem(at, Text.of("due-format.there-is-no-task", "There is no task \"{0}\".", task));
         }
     }
 
     private void order(String at, @Nullable Instant from, @Nullable Instant to) {
         if (from != null && to != null && to.isBefore(from)) {
-            problem(at, "It ends before it begins.");
+            problem(
+                    at,
+                    Text.of("due-format.it-ends-before-it-begins", "It ends before it begins."));
         }
     }
 
@@ -258,10 +281,10 @@ public final class DueFormat {
         } catch (DateTimeException e) {
             problem(
                     at,
-                    "\""
-                            + time
-                            + "\" is no time; write date, time and offset, for instance"
-                            + " 2026-03-29T01:30:00+00:00.");
+                    Text.of(
+                            "due-format.is-no-time-write-date-time",
+                            "\"{0}\" is no time; write date, time and offset, for instance 2026-03-29T01:30:00+00:00.",
+                            time));
             return Instant.EPOCH;
         }
     }
@@ -275,8 +298,8 @@ public final class DueFormat {
         return OffsetDateTime.parse(time).toInstant();
     }
 
-    private void problem(String at, String message) {
-        problems.add(new Problem(at, message));
+    private void problem(String at, Text said) {
+        problems.add(new Problem(at, said));
     }
 
     private interface Each<T> {

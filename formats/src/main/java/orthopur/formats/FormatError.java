@@ -2,6 +2,7 @@ package orthopur.formats;
 
 import java.util.List;
 import orthopur.machine.Problem;
+import orthopur.text.Text;
 
 /** A document that cannot be read, with everything that is wrong in it. */
 public final class FormatError extends IllegalArgumentException {
@@ -10,12 +11,12 @@ public final class FormatError extends IllegalArgumentException {
     private final transient List<Problem> problems;
 
     public FormatError(List<Problem> problems) {
-        super(message(problems));
+        super(said(problems).toString());
         this.problems = List.copyOf(problems);
     }
 
-    FormatError(String pointer, String message) {
-        this(List.of(new Problem(pointer, message)));
+    FormatError(String pointer, Text said) {
+        this(List.of(new Problem(pointer, said)));
     }
 
     /** All errors with their JSON pointers. */
@@ -23,9 +24,19 @@ public final class FormatError extends IllegalArgumentException {
         return problems;
     }
 
-    private static String message(List<Problem> problems) {
+    /** The first of them with its place, and how many more there are. */
+    public Text said() {
+        return said(problems);
+    }
+
+    private static Text said(List<Problem> problems) {
         Problem first = problems.getFirst();
-        String more = problems.size() == 1 ? "" : " (and " + (problems.size() - 1) + " more)";
-        return (first.pointer().isEmpty() ? "" : first.pointer() + ": ") + first.message() + more;
+        Text one =
+                first.pointer().isEmpty()
+                        ? first.said()
+                        : Text.of("format-error.at", "{0}: {1}", first.pointer(), first.said());
+        return problems.size() == 1
+                ? one
+                : Text.of("format-error.more", "{0} (and {1} more)", one, problems.size() - 1);
     }
 }

@@ -9,6 +9,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Set;
+import orthopur.text.Text;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
@@ -55,19 +56,21 @@ public final class Json {
         try {
             JsonNode node = MAPPER.readTree(text);
             if (node == null || node.isMissingNode()) {
-                throw new FormatError("", "The file is empty.");
+                throw new FormatError("", Text.of("json.the-file-is-empty", "The file is empty."));
             }
             return node;
         } catch (JacksonException e) {
-            String at =
-                    e.getLocation() == null
-                            ? ""
-                            : " at line "
-                                    + e.getLocation().getLineNr()
-                                    + ", column "
-                                    + e.getLocation().getColumnNr();
             throw new FormatError(
-                    "", "This is not complete JSON: it breaks off or is malformed" + at + ".");
+                    "",
+                    e.getLocation() == null
+                            ? Text.of(
+                                    "json.broken",
+                                    "This is not complete JSON: it breaks off or is malformed.")
+                            : Text.of(
+                                    "json.broken-at",
+                                    "This is not complete JSON: it breaks off or is malformed at line {0}, column {1}.",
+                                    e.getLocation().getLineNr(),
+                                    e.getLocation().getColumnNr()));
         }
     }
 

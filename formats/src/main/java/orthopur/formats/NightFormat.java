@@ -23,6 +23,7 @@ import orthopur.night.Night.Place;
 import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
 import orthopur.night.Plan;
+import orthopur.text.Text;
 
 /** A night as JSON, and its plan as JSON. */
 public final class NightFormat {
@@ -123,7 +124,11 @@ public final class NightFormat {
         if (problems.isEmpty() && (minutes < 1 || minutes > LONGEST)) {
             problem(
                     "/until",
-                    "The night has " + minutes + " minutes; allowed are 1 to " + LONGEST + ".");
+                    Text.of(
+                            "night-format.the-night-has-minutes-allowed-are",
+                            "The night has {0} minutes; allowed are 1 to {1}.",
+                            minutes,
+                            LONGEST));
         }
         int length = (int) Math.max(1, Math.min(LONGEST, minutes));
         List<Person> people = new ArrayList<>();
@@ -152,7 +157,11 @@ public final class NightFormat {
         List<Span> here = p.here().isEmpty() ? List.of(new Span(0, length)) : p.here();
         for (int i = 0; i < here.size(); i++) {
             if (here.get(i).to() < here.get(i).from()) {
-                problem(at + "/here/" + i + "/to", "It ends before it begins.");
+                problem(
+                        at + "/here/" + i + "/to",
+                        Text.of(
+                                "night-format.it-ends-before-it-begins",
+                                "It ends before it begins."));
             }
         }
         for (int i = 0; i < p.breaks().size(); i++) {
@@ -160,13 +169,12 @@ public final class NightFormat {
             if (b.to() - b.from() < b.minutes()) {
                 problem(
                         at + "/breaks/" + i + "/minutes",
-                        "A break of "
-                                + b.minutes()
-                                + " minutes does not fit between minute "
-                                + b.from()
-                                + " and "
-                                + b.to()
-                                + ".");
+                        Text.of(
+                                "night-format.a-break-of-minutes-does-not",
+                                "A break of {0} minutes does not fit between minute {1} and {2}.",
+                                b.minutes(),
+                                b.from(),
+                                b.to()));
             } else if (here.stream()
                     .noneMatch(
                             s ->
@@ -175,7 +183,9 @@ public final class NightFormat {
                                             >= b.minutes())) {
                 problem(
                         at + "/breaks/" + i + "/from",
-                        "The break lies outside of the time they are here.");
+                        Text.of(
+                                "night-format.the-break-lies-outside-of-the",
+                                "The break lies outside of the time they are here."));
             }
         }
         return new Person(
@@ -249,16 +259,20 @@ public final class NightFormat {
             if (j.running() != null) {
                 j.running().people().forEach(p -> known(people, at + "/running", "person", p));
                 if (j.running().from() + j.minutes() > night.until()) {
-                    problem(at + "/running/from", "It ends after the night.");
+                    problem(
+                            at + "/running/from",
+                            Text.of(
+                                    "night-format.it-ends-after-the-night",
+                                    "It ends after the night."));
                 }
                 if (j.hands() && j.running().people().size() != j.people()) {
                     problem(
                             at + "/running/people",
-                            "It takes "
-                                    + j.people()
-                                    + " people and has "
-                                    + j.running().people().size()
-                                    + ".");
+                            Text.of(
+                                    "night-format.it-takes-people-and-has",
+                                    "It takes {0} people and has {1}.",
+                                    j.people(),
+                                    j.running().people().size()));
                 }
             }
         }
@@ -266,7 +280,7 @@ public final class NightFormat {
 
     private void known(Set<String> all, String at, String what, String id) {
         if (!all.contains(id)) {
-            problem(at, "There is no " + what + " \"" + id + "\".");
+            problem(at, Text.of("night-format.there-is-no", "There is no {0} \"{1}\".", what, id));
         }
     }
 
@@ -274,7 +288,12 @@ public final class NightFormat {
         Set<String> seen = new HashSet<>();
         for (int i = 0; i < ids.size(); i++) {
             if (!seen.add(ids.get(i))) {
-                problem(at + "/" + i + "/id", "The id \"" + ids.get(i) + "\" stands twice.");
+                problem(
+                        at + "/" + i + "/id",
+                        Text.of(
+                                "night-format.the-id-stands-twice",
+                                "The id \"{0}\" stands twice.",
+                                ids.get(i)));
             }
         }
     }
@@ -285,16 +304,16 @@ public final class NightFormat {
         } catch (DateTimeException e) {
             problem(
                     at,
-                    "\""
-                            + time
-                            + "\" is no time; write date, time and offset, for instance"
-                            + " 2026-11-29T21:00:00+00:00.");
+                    Text.of(
+                            "night-format.is-no-time-write-date-time",
+                            "\"{0}\" is no time; write date, time and offset, for instance 2026-11-29T21:00:00+00:00.",
+                            time));
             return Instant.EPOCH;
         }
     }
 
-    private void problem(String at, String message) {
-        problems.add(new Problem(at, message));
+    private void problem(String at, Text said) {
+        problems.add(new Problem(at, said));
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.machine.MachineSheet;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -30,9 +31,17 @@ public final class Notation {
      *
      * @param line from 1
      * @param column from 1
+     * @param said what is wrong, without what is nearest
      * @param nearest names or words that may be meant, best first
      */
-    public record Slip(int line, int column, String word, String message, List<String> nearest) {}
+    public record Slip(int line, int column, String word, Text said, List<String> nearest) {
+        /** What is wrong and what may be meant, in one sentence or two. */
+        public Text whole() {
+            return nearest.isEmpty()
+                    ? said
+                    : Text.of("notation.nearest", "{0} Nearest: {1}.", said, nearest);
+        }
+    }
 
     /** A document as far as it was understood, and what was not. */
     public record Read(ProcedureDocument document, List<Slip> slips) {}
@@ -152,7 +161,7 @@ public final class Notation {
                                     number,
                                     1,
                                     key,
-                                    "The head has no \"" + key + "\".",
+                                    Text.of("notation.head", "The head has no \"{0}\".", key),
                                     NotationNames.nearest(
                                             key,
                                             List.of(

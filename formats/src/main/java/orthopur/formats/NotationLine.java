@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -110,7 +111,7 @@ final class NotationLine {
             slip(
                     at,
                     word,
-                    "No step begins with \"" + word + "\".",
+                    Text.of("notation.verb", "No step begins with \"{0}\".", word),
                     NotationNames.nearest(
                             word,
                             ActionTable.verbsByAction().values().stream()
@@ -364,7 +365,11 @@ final class NotationLine {
         slip(
                 at,
                 wrong,
-                "\"" + wrong + "\" is not one of " + String.join(", ", known) + ".",
+                Text.of(
+                        "notation.choice",
+                        "\"{0}\" is not one of {1}.",
+                        wrong,
+                        String.join(", ", known)),
                 NotationNames.nearest(wrong, known));
         at = Math.max(before + 1, at + wrong.length());
         return true;
@@ -413,13 +418,13 @@ final class NotationLine {
         slip(
                 at,
                 word,
-                "\"" + word.replace("\"", "") + "\" is not understood here.",
+                Text.of("notation.word", "\"{0}\" is not understood here.", word.replace("\"", "")),
                 names.nearest(word.toLowerCase(Locale.ROOT)));
         at += Math.max(1, word.length());
     }
 
-    private void slip(int place, String word, String message, List<String> nearest) {
-        slips.add(new Notation.Slip(number, place + 1, word, message, nearest));
+    private void slip(int place, String word, Text said, List<String> nearest) {
+        slips.add(new Notation.Slip(number, place + 1, word, said, nearest));
     }
 
     static String quoted(String text) {

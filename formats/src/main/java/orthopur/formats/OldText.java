@@ -11,6 +11,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
 import orthopur.machine.Vessel;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -68,8 +69,11 @@ public final class OldText {
         if (lines.size() > MOST_LINES) {
             throw new FormatError(
                     "/text",
-                    "The text has %d lines; at most %d are read at once."
-                            .formatted(lines.size(), MOST_LINES));
+                    Text.of(
+                            "old-text.lines",
+                            "The text has {0} lines; at most {1} are read at once.",
+                            lines.size(),
+                            MOST_LINES));
         }
         OldTextClause.Known known = new OldTextClause.Known(sheet, chemicals, vessels);
         List<Reading> all = new ArrayList<>();
@@ -126,12 +130,21 @@ public final class OldText {
         Notation notation = new Notation(head.sheet(), chemicals);
         List<Problem> problems = new ArrayList<>();
         if (lines.isEmpty()) {
-            problems.add(new Problem("/lines", "Take over at least one step."));
+            problems.add(
+                    new Problem(
+                            "/lines",
+                            Text.of(
+                                    "old-text.take-over-at-least-one-step",
+                                    "Take over at least one step.")));
         }
         if (head.title().isBlank() || head.title().length() > LONGEST_TITLE) {
             problems.add(
                     new Problem(
-                            "/title", "Give it a title of 1 to " + LONGEST_TITLE + " letters."));
+                            "/title",
+                            Text.of(
+                                    "old-text.give-it-a-title-of-to",
+                                    "Give it a title of 1 to {0} letters.",
+                                    LONGEST_TITLE)));
         }
         ObjectNode d = Json.shared().createObjectNode();
         d.put("id", head.id()).put("title", head.title().strip());
@@ -145,7 +158,7 @@ public final class OldText {
             String id = "s" + (i + 1);
             Notation.ReadStep read = notation.step(lines.get(i).line(), id);
             for (Notation.Slip slip : read.slips()) {
-                problems.add(new Problem("/lines/" + i + "/line", slip.message()));
+                problems.add(new Problem("/lines/" + i + "/line", slip.said()));
             }
             if (read.step() != null) {
                 ObjectNode step = (ObjectNode) Json.tree(Json.write(read.step()));

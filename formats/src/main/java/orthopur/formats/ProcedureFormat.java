@@ -15,6 +15,7 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.ProcedureCheck;
 import orthopur.procedure.Schools;
 import orthopur.procedure.Step;
+import orthopur.text.Text;
 
 /** Procedures as JSON. */
 public final class ProcedureFormat {
@@ -65,31 +66,43 @@ public final class ProcedureFormat {
                         .findFirst()
                         .orElse(null);
         if (kind == null) {
-            problems.add(new Problem("/kind", "\"" + d.kind() + "\" is not a kind of clean."));
+            problems.add(
+                    new Problem(
+                            "/kind",
+                            Text.of(
+                                    "procedure-format.is-not-a-kind-of-clean",
+                                    "\"{0}\" is not a kind of clean.",
+                                    d.kind())));
         }
         if (d.people() < 1 || d.people() > 20) {
             problems.add(
-                    new Problem("/people", "People are " + d.people() + "; allowed is 1 to 20."));
+                    new Problem(
+                            "/people",
+                            Text.of(
+                                    "procedure-format.people-are-allowed-is-to",
+                                    "People are {0}; allowed is 1 to 20.",
+                                    d.people())));
         }
         String title = Objects.requireNonNullElse(d.title(), "");
         if (title.isBlank() || title.length() > 200) {
             problems.add(
                     new Problem(
                             "/title",
-                            "The title has "
-                                    + title.length()
-                                    + " characters; allowed are 1 to 200."));
+                            Text.of(
+                                    "procedure-format.the-title-has-characters-allowed-are",
+                                    "The title has {0} characters; allowed are 1 to 200.",
+                                    title.length())));
         }
         List<StepDocument> documents = Objects.requireNonNullElse(d.steps(), List.of());
         if (documents.size() > MOST_STEPS) {
             problems.add(
                     new Problem(
                             "/steps",
-                            "There are "
-                                    + documents.size()
-                                    + " steps; allowed are "
-                                    + MOST_STEPS
-                                    + "."));
+                            Text.of(
+                                    "procedure-format.there-are-steps-allowed-are",
+                                    "There are {0} steps; allowed are {1}.",
+                                    documents.size(),
+                                    MOST_STEPS)));
             return null;
         }
         List<Step> steps = new ArrayList<>();
@@ -100,7 +113,10 @@ public final class ProcedureFormat {
                 problems.add(
                         new Problem(
                                 "/steps/" + i + "/id",
-                                "The step id \"" + documents.get(i).id() + "\" stands twice."));
+                                Text.of(
+                                        "procedure-format.the-step-id-stands-twice",
+                                        "The step id \"{0}\" stands twice.",
+                                        documents.get(i).id())));
             }
             if (s != null) {
                 steps.add(s);

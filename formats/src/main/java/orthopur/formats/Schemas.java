@@ -7,10 +7,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import orthopur.machine.Problem;
 import tools.jackson.databind.JsonNode;
@@ -79,48 +77,12 @@ public final class Schemas {
                                                 n.equals("procedure")
                                                         ? Json.write(procedure(false))
                                                         : text(n)));
-        List<Problem> problems = new ArrayList<>();
-        for (com.networknt.schema.Error e : schema.validate(document)) {
-            String said = BOUNDS.contains(e.getKeyword()) ? range(schema, e) : said(e);
-            problems.add(new Problem(e.getInstanceLocation().toString(), said));
-        }
-        return problems;
-    }
-
-    private static final Set<String> BOUNDS =
-            Set.of("minimum", "maximum", "exclusiveMinimum", "exclusiveMaximum");
-
-    /** A number outside of its range is told the whole range, not the side it fell off alone. */
-    private static String range(Schema schema, com.networknt.schema.Error e) {
-        String at = e.getSchemaLocation().getFragment().toString();
-        JsonNode of = schema.getSchemaNode().at(at.substring(0, at.lastIndexOf('/')));
-        boolean open = of.has("exclusiveMinimum");
-        JsonNode least = open ? of.path("exclusiveMinimum") : of.path("minimum");
-        JsonNode most = of.path("maximum");
-        String range =
-                least.isMissingNode()
-                        ? "at most " + most.asString()
-                        : most.isMissingNode()
-                                ? (open ? "more than " : "at least ") + least.asString()
-                                : open
-                                        ? "more than %s, up to %s"
-                                                .formatted(least.asString(), most.asString())
-                                        : "%s to %s".formatted(least.asString(), most.asString());
-        return "It is %s; allowed is %s.".formatted(e.getInstanceNode().asString(), range);
-    }
-
-    /** In words for somebody who fills in a form; patterns are not for people. */
-    private static String said(com.networknt.schema.Error e) {
-        String message = e.getMessage();
-        if (message.contains("[A-Z0-9][A-Z0-9-]")) {
-            return "Use 1 to 20 capitals, numbers and dashes, for instance QK-SL1.";
-        }
-        if (message.contains("[a-z0-9][a-z0-9-]")) {
-            return "Use up to 60 small letters, numbers and dashes.";
-        }
-        if (message.startsWith("must be at least 1 characters")) {
-            return "It must not be empty.";
-        }
-        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".";
+        return schema.validate(document).stream()
+                .map(
+                        e ->
+                                new Problem(
+                                        e.getInstanceLocation().toString(),
+                                        SchemaWords.of(schema, e)))
+                .toList();
     }
 }

@@ -21,6 +21,7 @@ import orthopur.quantity.Ph;
 import orthopur.quantity.Temperature;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
+import orthopur.text.Text;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What the program knows of the site as a whole. */
@@ -162,7 +163,10 @@ public record Site(
                 problems.add(
                         new Problem(
                                 "/vessels/" + i + "/name",
-                                "Another vessel is called \"" + all.get(i).name() + "\" already."));
+                                Text.of(
+                                        "site.another-vessel-is-called-already",
+                                        "Another vessel is called \"{0}\" already.",
+                                        all.get(i).name())));
             }
         }
         List<Cart> carts = site.carts() == null ? List.of() : site.carts();
@@ -171,18 +175,20 @@ public record Site(
                 problems.add(
                         new Problem(
                                 "/carts/" + i + "/name",
-                                "Another vessel or cart is called \""
-                                        + carts.get(i).name()
-                                        + "\" already."));
+                                Text.of(
+                                        "site.another-vessel-or-cart-is-called",
+                                        "Another vessel or cart is called \"{0}\" already.",
+                                        carts.get(i).name())));
             }
         }
         if (!java.time.ZoneId.getAvailableZoneIds().contains(site.zone())) {
             problems.add(
                     new Problem(
                             "/zone",
-                            "There is no time zone \""
-                                    + site.zone()
-                                    + "\"; for instance Europe/London."));
+                            Text.of(
+                                    "site.there-is-no-time-zone-for",
+                                    "There is no time zone \"{0}\"; for instance Europe/London.",
+                                    site.zone())));
         }
         if (!problems.isEmpty()) {
             throw new FormatError(problems);

@@ -15,6 +15,7 @@ import orthopur.procedure.Solution;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Temperature;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -26,7 +27,7 @@ final class StepFields {
 
     private final ActionTable.ActionInfo info;
     private final Map<String, JsonNode> given;
-    private final BiConsumer<String, String> say;
+    private final BiConsumer<String, Text> say;
     private boolean wrong;
 
     /**
@@ -35,7 +36,7 @@ final class StepFields {
     private StepFields(
             ActionTable.ActionInfo info,
             Map<String, JsonNode> given,
-            BiConsumer<String, String> say) {
+            BiConsumer<String, Text> say) {
         this.info = info;
         this.given = given;
         this.say = say;
@@ -45,7 +46,7 @@ final class StepFields {
     static @Nullable Action read(
             ActionTable.ActionInfo info,
             Map<String, JsonNode> given,
-            BiConsumer<String, String> say) {
+            BiConsumer<String, Text> say) {
         return new StepFields(info, given, say).action();
     }
 
@@ -53,7 +54,13 @@ final class StepFields {
         // A figure in a field that the action does not take would be silently lost.
         for (String name : given.keySet()) {
             if (info.field(name) == null) {
-                wrong(name, "The action " + info.name() + " takes no " + name + ".");
+                wrong(
+                        name,
+                        Text.of(
+                                "step-fields.takes-no",
+                                "The action {0} takes no {1}.",
+                                info.name(),
+                                name));
             }
         }
         @Nullable Object[] values = new @Nullable Object[info.slots().size()];
@@ -72,7 +79,12 @@ final class StepFields {
         Solution s = (Solution) made(LIQUID, values);
         Temperature t = s.temperature();
         if (t != null && (t.celsius() < 0 || t.celsius() > 100)) {
-            wrong("temperature", "Water is at " + t.shown() + "; allowed is 0 to 100 °C.");
+            wrong(
+                    "temperature",
+                    Text.of(
+                            "step-fields.water",
+                            "Water is at {0}; allowed is 0 to 100 °C.",
+                            t.shown()));
         }
         return s;
     }
@@ -88,7 +100,13 @@ final class StepFields {
     private @Nullable Object value(StatedField f) {
         JsonNode v = given.get(f.name());
         if (v == null && f.needed()) {
-            wrong(f.name(), "The action " + info.name() + " needs its " + f.name() + ".");
+            wrong(
+                    f.name(),
+                    Text.of(
+                            "step-fields.needs",
+                            "The action {0} needs its {1}.",
+                            info.name(),
+                            f.name()));
         }
         return switch (f.kind()) {
             case TEXT, CHEMICAL -> v == null ? null : v.asString();
@@ -110,12 +128,13 @@ final class StepFields {
         if (!v.isInt() || v.asInt() < f.least() || v.asInt() > f.most()) {
             wrong(
                     f.name(),
-                    "The number of %s is %s; allowed is %d to %d."
-                            .formatted(
-                                    f.word().isEmpty() ? f.label() : f.word(),
-                                    v.asString(),
-                                    f.least(),
-                                    f.most()));
+                    Text.of(
+                            "step-fields.number",
+                            "The number of {0} is {1}; allowed is {2} to {3}.",
+                            f.word().isEmpty() ? f.label() : f.word(),
+                            v.asString(),
+                            f.least(),
+                            f.most()));
             return null;
         }
         return v.asInt();
@@ -125,7 +144,7 @@ final class StepFields {
         try {
             return new Ph(v.asDouble());
         } catch (OutOfRange e) {
-            wrong(f.name(), String.valueOf(e.getMessage()));
+            wrong(f.name(), e.said());
             return null;
         }
     }
@@ -133,13 +152,18 @@ final class StepFields {
     private @Nullable Object quantity(StatedField f, JsonNode v) {
         StatedField.Measure m = f.measure();
         if (m == null || !v.path("value").isNumber()) {
-            wrong(f.name(), "This is a number with its unit, for instance " + f.example() + ".");
+            wrong(
+                    f.name(),
+                    Text.of(
+                            "step-fields.quantity",
+                            "This is a number with its unit, for instance {0}.",
+                            f.example()));
             return null;
         }
         try {
             return m.in().apply(v.get("value").asDouble(), v.path("unit").asString(""));
         } catch (OutOfRange e) {
-            wrong(f.name(), String.valueOf(e.getMessage()));
+            wrong(f.name(), e.said());
             return null;
         }
     }
@@ -150,7 +174,13 @@ final class StepFields {
                 return e;
             }
         }
-        wrong(f.name(), "\"" + text + "\" is not one of " + String.join(", ", f.choices()) + ".");
+        wrong(
+                f.name(),
+                Text.of(
+                        "step-fields.choice",
+                        "\"{0}\" is not one of {1}.",
+                        text,
+                        String.join(", ", f.choices())));
         return null;
     }
 
@@ -167,9 +197,9 @@ final class StepFields {
         return all;
     }
 
-    private void wrong(String field, String message) {
+    private void wrong(String field, Text said) {
         wrong = true;
-        say.accept(field, message);
+        say.accept(field, said);
     }
 
     /** What an action states, in the order of the table; what it does not state is left out. */

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.machine.Problem;
 import orthopur.procedure.Action;
 import orthopur.procedure.Step;
+import orthopur.text.Text;
 
 /** Reads one step of a document; collects every error instead of stopping at the first. */
 final class StepReader {
@@ -27,27 +28,41 @@ final class StepReader {
         if (info == null) {
             say(
                     "action",
-                    "\""
-                            + d.action()
-                            + "\" is not an action; actions are "
-                            + String.join(
+                    Text.of(
+                            "step-reader.is-not-an-action-actions-are",
+                            "\"{0}\" is not an action; actions are {1}.",
+                            d.action(),
+                            String.join(
                                     ", ",
                                     ActionTable.all().stream()
                                             .map(ActionTable.ActionInfo::name)
-                                            .toList())
-                            + ".");
+                                            .toList())));
             return null;
         }
         if (d.id() == null || !d.id().matches("[a-z0-9][a-z0-9-]{0,39}")) {
-            say("id", "A step id is 1 to 40 lower-case letters, digits and hyphens.");
+            say(
+                    "id",
+                    Text.of(
+                            "step-reader.a-step-id-is-to-lower",
+                            "A step id is 1 to 40 lower-case letters, digits and hyphens."));
         }
         double minutes = d.minutes() == null ? 1 : d.minutes();
         if (!(minutes >= 0 && minutes <= 600)) {
-            say("minutes", "Planned minutes are " + minutes + "; allowed is 0 to 600.");
+            say(
+                    "minutes",
+                    Text.of(
+                            "step-reader.planned-minutes-are-allowed-is-to",
+                            "Planned minutes are {0}; allowed is 0 to 600.",
+                            minutes));
         }
         int people = d.people() == null ? 1 : d.people();
         if (people < 1 || people > 20) {
-            say("people", "People are " + people + "; allowed is 1 to 20.");
+            say(
+                    "people",
+                    Text.of(
+                            "step-reader.people-are-allowed-is-to",
+                            "People are {0}; allowed is 1 to 20.",
+                            people));
         }
         tooLong("words", d.words());
         tooLong("because", d.because());
@@ -74,11 +89,15 @@ final class StepReader {
         if (text != null && text.length() > LONGEST) {
             say(
                     field,
-                    "The text has " + text.length() + " characters; allowed are " + LONGEST + ".");
+                    Text.of(
+                            "step-reader.the-text-has-characters-allowed-are",
+                            "The text has {0} characters; allowed are {1}.",
+                            text.length(),
+                            LONGEST));
         }
     }
 
-    private void say(String field, String message) {
-        problems.add(new Problem(at + "/" + field, message));
+    private void say(String field, Text said) {
+        problems.add(new Problem(at + "/" + field, said));
     }
 }

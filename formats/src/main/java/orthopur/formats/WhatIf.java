@@ -7,6 +7,7 @@ import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
 import orthopur.machine.Problem;
 import orthopur.procedure.Action;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -35,15 +36,27 @@ public record WhatIf(
             problems.add(
                     new Problem(
                             "/fewerPeople",
-                            "It is written for %d; 0 to %d can stay away."
-                                    .formatted(document.people(), document.people() - 1)));
+                            Text.of(
+                                    "what-if.it-is-written-for",
+                                    "It is written for {0}; 0 to {1} can stay away.",
+                                    document.people(),
+                                    document.people() - 1)));
         }
         if (warmest != null && !(warmest >= 0 && warmest <= 100)) {
-            problems.add(new Problem("/warmest", "The water has 0 to 100 °C."));
+            problems.add(
+                    new Problem(
+                            "/warmest",
+                            Text.of("what-if.the-water-has-to-c", "The water has 0 to 100 °C.")));
         }
         Chemical other = named(to, chemicals);
         if (from != null && other == null) {
-            problems.add(new Problem("/to", "This site has no product \"" + to + "\"."));
+            problems.add(
+                    new Problem(
+                            "/to",
+                            Text.of(
+                                    "what-if.this-site-has-no-product",
+                                    "This site has no product \"{0}\".",
+                                    to)));
         }
         if (!problems.isEmpty()) {
             throw new FormatError(problems);
@@ -65,7 +78,11 @@ public record WhatIf(
             }
         }
         if (before.equals(tree.toString())) {
-            throw new FormatError("", "Nothing in this procedure would be another.");
+            throw new FormatError(
+                    "",
+                    Text.of(
+                            "what-if.nothing-in-this-procedure-would-be",
+                            "Nothing in this procedure would be another."));
         }
         return ProcedureFormat.document(tree.toString());
     }

@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
-import orthopur.calculation.CalcAnswer;
 import orthopur.calculation.Calculations;
 import orthopur.calculation.RefusedInput;
 import orthopur.rulebook.PublicCodes;
@@ -29,7 +28,7 @@ class CalcVectorsTest {
     record Vector(
             String name,
             Map<String, String> inputs,
-            @Nullable CalcAnswer answer,
+            @Nullable CalcDocument answer,
             @Nullable Refusal refused) {}
 
     record Refusal(String key, String message, String allowed) {}
@@ -65,9 +64,14 @@ class CalcVectorsTest {
             in.put(pair.substring(0, equals), pair.substring(equals + 1).replace('_', ' '));
         }
         try {
-            return new Vector(name, in, Calculations.compute(name, in, PublicCodes.book()), null);
+            return new Vector(
+                    name,
+                    in,
+                    CalcDocument.of(Calculations.compute(name, in, PublicCodes.book())),
+                    null);
         } catch (RefusedInput x) {
-            return new Vector(name, in, null, new Refusal(x.key(), x.getMessage(), x.allowed()));
+            return new Vector(
+                    name, in, null, new Refusal(x.key(), x.getMessage(), x.allowed().toString()));
         }
     }
 }

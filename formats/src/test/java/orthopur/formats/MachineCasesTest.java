@@ -195,7 +195,7 @@ class MachineCasesTest {
                                         p.message().contains("anodised aluminium")
                                                 && p.message()
                                                         .contains(
-                                                                "Sudmere CA: caustic dissolves"
+                                                                "Sudmere CA (caustic dissolves"
                                                                         + " aluminium")),
                 problems.toString());
         assertFalse(

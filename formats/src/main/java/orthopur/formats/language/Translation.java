@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import orthopur.formats.FormatError;
 import orthopur.formats.Json;
 import orthopur.machine.Problem;
+import orthopur.text.Text;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -39,17 +40,24 @@ public record Translation(String document, String language, SortedMap<String, Sa
             for (Map.Entry<String, Said> e : t.texts().entrySet()) {
                 if (e.getValue().of() == null || e.getValue().text() == null) {
                     throw wrong(
-                            "/texts/" + e.getKey(), "It needs \"of\" and \"text\", both as texts.");
+                            "/texts/" + e.getKey(),
+                            Text.of(
+                                    "translation.it-needs-of-and-text-both",
+                                    "It needs \"of\" and \"text\", both as texts."));
                 }
             }
             return t;
         } catch (JacksonException | NullPointerException e) {
-            throw wrong("", "A translation has \"document\", \"language\" and \"texts\".");
+            throw wrong(
+                    "",
+                    Text.of(
+                            "translation.a-translation-has-document-language-and",
+                            "A translation has \"document\", \"language\" and \"texts\"."));
         }
     }
 
-    private static FormatError wrong(String pointer, String message) {
-        return new FormatError(List.of(new Problem(pointer, message)));
+    private static FormatError wrong(String pointer, Text said) {
+        return new FormatError(List.of(new Problem(pointer, said)));
     }
 
     /** As it is kept; the same translation is always the same bytes. */

@@ -27,6 +27,7 @@ import orthopur.machine.Interval;
 import orthopur.round.Role;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
 
@@ -201,17 +202,13 @@ class DueController {
     }
 
     /** Who has such addresses. */
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor withdraws the addresses of calendars.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.CALENDARS)
     @GetMapping("/calendar")
     List<CalendarAddresses.Made> made() {
         return addresses.all();
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor withdraws the addresses of calendars.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.CALENDARS)
     @DeleteMapping("/calendar/{id}")
     List<CalendarAddresses.Made> withdraw(@PathVariable int id) {
         addresses.withdraw(id);

@@ -25,6 +25,7 @@ import orthopur.due.PartsAndSettings.Stock;
 import orthopur.formats.TextDocument;
 import orthopur.quantity.Show;
 import orthopur.server.floor.SiteEntries;
+import orthopur.server.languages.Languages;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Heavy;
@@ -42,9 +43,16 @@ class PartsController {
     private final SiteEntries entries;
     private final Premises premises;
     private final Paper paper;
+    private final Languages languages;
 
     PartsController(
-            DueOnSite due, Sheets sheets, SiteEntries entries, Premises premises, Paper paper) {
+            DueOnSite due,
+            Sheets sheets,
+            SiteEntries entries,
+            Premises premises,
+            Paper paper,
+            Languages languages) {
+        this.languages = languages;
         this.due = due;
         this.sheets = sheets;
         this.entries = entries;
@@ -253,7 +261,7 @@ class PartsController {
             String orderedAt,
             @Nullable String orderBy,
             @Nullable String shelf,
-            String why) {}
+            TextDocument because) {}
 
     private static boolean ordered(Stock stock) {
         return stock == Stock.ORDER || stock == Stock.TOO_LATE;
@@ -273,7 +281,7 @@ class PartsController {
                                 Objects.toString(w.reorderAt(), ""),
                                 w.orderBy(),
                                 w.shelf(),
-                                w.because().english()));
+                                w.because()));
             }
         }
         for (PartsAndSettings.Product p : products()) {
@@ -288,7 +296,7 @@ class PartsController {
                                 Objects.toString(x.reorder(), ""),
                                 null,
                                 null,
-                                x.because().english()));
+                                x.because()));
             }
         }
         return all;
@@ -310,7 +318,7 @@ class PartsController {
                         o.orderedAt(),
                         o.orderBy(),
                         safe(o.shelf()),
-                        safe(o.why()));
+                        safe(o.because().english()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -330,13 +338,21 @@ class PartsController {
     /** What has to be ordered, on paper. */
     @Heavy
     @GetMapping("/orders.pdf")
-    ResponseEntity<byte[]> pdf(@RequestParam(defaultValue = "A4", name = "paper") String size) {
+    ResponseEntity<byte[]> pdf(
+            @RequestParam(defaultValue = "A4", name = "paper") String size,
+            @RequestParam(defaultValue = "", name = "in") String language) {
         Map<String, Object> values = new HashMap<>();
         values.put("orders", orders());
         values.put("today", due.days().dayOf(due.now()).toString());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"orders.pdf\"")
-                .body(paper.print("orders", Paper.Size.named(size), false, values));
+                .body(
+                        paper.print(
+                                "orders",
+                                Paper.Size.named(size),
+                                false,
+                                values,
+                                languages.tongue(language)));
     }
 }

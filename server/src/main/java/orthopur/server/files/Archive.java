@@ -28,6 +28,7 @@ import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.platform.StoredJson;
 import orthopur.server.procedures.Versions;
+import orthopur.text.Text;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -109,7 +110,13 @@ public class Archive {
         List<Problem> problems = new ArrayList<>();
         for (String needed : List.of("site.json", "chemicals.json", VERSIONS)) {
             if (!files.containsKey(needed)) {
-                problems.add(new Problem("/" + needed, "The archive has no " + needed + "."));
+                problems.add(
+                        new Problem(
+                                "/" + needed,
+                                Text.of(
+                                        "archive.the-archive-has-no",
+                                        "The archive has no {0}.",
+                                        needed)));
             }
         }
         refuse(problems);
@@ -148,12 +155,14 @@ public class Archive {
                 problems.add(
                         new Problem(
                                 "/" + name,
-                                "Version %d of the sheet of %s is another on this site."
-                                        .formatted(s.version(), s.code())));
+                                Text.of(
+                                        "archive.another-version",
+                                        "Version {0} of the sheet of {1} is another on this site.",
+                                        s.version(),
+                                        s.code())));
             }
         } catch (FormatError e) {
-            e.problems()
-                    .forEach(p -> problems.add(new Problem("/" + name + p.pointer(), p.message())));
+            e.problems().forEach(p -> problems.add(p.in("/" + name)));
         }
     }
 
@@ -162,7 +171,12 @@ public class Archive {
             return json.read(text, AllVersions.class);
         } catch (JacksonException e) {
             problems.add(
-                    new Problem("/" + VERSIONS, "It cannot be read: " + e.getOriginalMessage()));
+                    new Problem(
+                            "/" + VERSIONS,
+                            Text.of(
+                                    "archive.it-cannot-be-read",
+                                    "It cannot be read: {0}",
+                                    e.getOriginalMessage())));
             return new AllVersions(List.of());
         }
     }
@@ -182,22 +196,31 @@ public class Archive {
                 bytes += content.length;
                 if (bytes > MOST_BYTES || files.size() >= MOST_FILES) {
                     throw cut(
-                            "It holds more than %d files or %d MB.",
-                            MOST_FILES, MOST_BYTES / 1_000_000);
+                            Text.of(
+                                    "archive.holds-more",
+                                    "It holds more than {0} files or {1} MB.",
+                                    MOST_FILES,
+                                    MOST_BYTES / 1_000_000));
                 }
                 files.put(e.getName(), new String(content, StandardCharsets.UTF_8));
             }
         } catch (IOException e) {
-            throw cut("It is cut off or damaged.");
+            throw cut(Text.of("archive.it-is-cut-off-or-damaged", "It is cut off or damaged."));
         }
         if (files.isEmpty()) {
-            throw cut("It is no archive.");
+            throw cut(Text.of("archive.it-is-no-archive", "It is no archive."));
         }
         return files;
     }
 
-    private static FormatError cut(String why, Object... figures) {
+    private static FormatError cut(Text why) {
         return new FormatError(
-                List.of(new Problem("", why.formatted(figures) + " Nothing was taken in.")));
+                List.of(
+                        new Problem(
+                                "",
+                                Text.of(
+                                        "archive.nothing-was-taken-in",
+                                        "{0} Nothing was taken in.",
+                                        why))));
     }
 }

@@ -21,14 +21,13 @@ import orthopur.server.people.Accounts;
 import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Versions;
 import orthopur.text.Text;
 
 @RestController
-@MayUse(
-        value = Role.SUPERVISOR,
-        otherwise = "Only a supervisor brings in files and takes the site out.")
+@MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.FILES)
 class FilesController {
     private static final String SIGNATURE = "X-Signature";
 

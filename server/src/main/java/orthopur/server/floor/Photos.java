@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.round.Role;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
 
@@ -40,7 +41,7 @@ class Photos {
     /** Keeps a photo; the same one sent again changes nothing. */
     @MayUse(
             value = {Role.SUPERVISOR, Role.CREW},
-            otherwise = "Photos come from those who carry out.")
+            otherwise = Otherwise.PHOTOS)
     @PutMapping("/{sha256}")
     ResponseEntity<Void> put(
             @PathVariable String sha256,

@@ -109,7 +109,7 @@ public class SiteEntries {
                 fits(e);
                 return null;
             } catch (OutOfRange x) {
-                throw Said.conflict(Text.plain(String.valueOf(x.getMessage())));
+                throw Said.conflict(x.said());
             }
         }
     }

@@ -39,6 +39,7 @@ import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Versions;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -161,12 +162,18 @@ class Documents {
                         problems.add(
                                 new Problem(
                                         "/texts/" + path,
-                                        "The document has no text at \"" + path + "\"."));
+                                        Text.of(
+                                                "documents.the-document-has-no-text-at",
+                                                "The document has no text at \"{0}\".",
+                                                path)));
                     } else if (text == null || text.length() > MOST_LETTERS) {
                         problems.add(
                                 new Problem(
                                         "/texts/" + path,
-                                        "A text has up to " + MOST_LETTERS + " letters."));
+                                        Text.of(
+                                                "documents.a-text-has-up-to-letters",
+                                                "A text has up to {0} letters.",
+                                                MOST_LETTERS)));
                     }
                 });
         if (!problems.isEmpty()) {

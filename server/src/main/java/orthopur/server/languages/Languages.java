@@ -26,6 +26,7 @@ import orthopur.formats.language.Spoken;
 import orthopur.round.Role;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.StoredJson;
 import orthopur.text.Text;
@@ -52,7 +53,7 @@ public class Languages {
         this.english.forEach(
                 (id, e) -> sentences.computeIfAbsent(e, k -> new ArrayList<>()).add(id));
         this.folder = Path.of(data, "languages");
-        for (String module : List.of("core", "server")) {
+        for (String module : List.of("core", "formats", "server")) {
             sentences(json, module)
                     .forEach(
                             (id, e) -> {
@@ -109,9 +110,7 @@ public class Languages {
                 documents.rows(code, document));
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor says what a document says in another language.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.TRANSLATIONS)
     @PutMapping("/{code}/documents/{document}")
     TwoLanguages put(
             @PathVariable String code,

@@ -3,6 +3,7 @@ package orthopur.server.languages;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import orthopur.formats.TextDocument;
 import orthopur.formats.language.Spoken;
 import orthopur.text.Text;
 
@@ -63,6 +64,38 @@ public final class Tongue {
     /** Several, one after the other. */
     public String told(List<String> english) {
         return String.join(", ", english.stream().map(spoken::say).toList());
+    }
+
+    /** A sentence of the core as a sentence of its own. */
+    public String sentence(TextDocument text) {
+        String said = text(text);
+        return said.isEmpty() ? said : Character.toUpperCase(said.charAt(0)) + said.substring(1);
+    }
+
+    /** The same as a piece of another one. */
+    public String text(TextDocument text) {
+        String pattern = texts.get(text.id());
+        return pattern == null
+                ? spoken.say(text.english())
+                : new Text(text.id(), pattern, text.args().stream().map(this::argument).toList())
+                        .toString();
+    }
+
+    private Object argument(Object arg) {
+        return switch (arg) {
+            case TextDocument t -> text(t);
+            case String s -> spoken.say(s);
+            case List<?> all -> listed(all.stream().map(a -> argument(a).toString()).toList());
+            default -> arg;
+        };
+    }
+
+    /** "A", "A and B", "A, B and C". */
+    private String listed(List<String> names) {
+        int last = names.size() - 1;
+        return last <= 0
+                ? String.join("", names)
+                : String.join(", ", names.subList(0, last)) + spoken.say(" and ") + names.get(last);
     }
 
     private String said(String id, String english, List<Object> args) {

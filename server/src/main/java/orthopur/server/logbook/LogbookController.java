@@ -31,6 +31,8 @@ import orthopur.server.custody.Custody;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
+import orthopur.server.languages.Languages;
+import orthopur.server.languages.Tongue;
 import orthopur.server.machines.Premises;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Heavy;
@@ -53,6 +55,7 @@ class LogbookController {
     private final ChainWalk chain;
     private final Paper paper;
     private final Custody custody;
+    private final Languages languages;
 
     LogbookController(
             RoundLog log,
@@ -61,7 +64,9 @@ class LogbookController {
             Accounts accounts,
             ChainWalk chain,
             Paper paper,
-            Custody custody) {
+            Custody custody,
+            Languages languages) {
+        this.languages = languages;
         this.custody = custody;
         this.log = log;
         this.rounds = rounds;
@@ -175,11 +180,14 @@ class LogbookController {
     @Heavy
     @GetMapping("/{round}/pdf")
     ResponseEntity<byte[]> pdf(
-            @PathVariable String round, @RequestParam(defaultValue = "a4") String size) {
+            @PathVariable String round,
+            @RequestParam(defaultValue = "a4") String size,
+            @RequestParam(defaultValue = "", name = "in") String language) {
+        Tongue t = languages.tongue(language);
         RoundReport report = one(round);
         Site site = premises.now().site();
         DateTimeFormatter time =
-                DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH)
+                DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.of(t.code()))
                         .withZone(ZoneId.of(site.zone()));
         Map<String, Object> on = new HashMap<>();
         on.put("report", report);
@@ -204,7 +212,7 @@ class LogbookController {
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         "inline; filename=\"record-" + report.row().machine() + ".pdf\"")
-                .body(paper.print("record", Paper.Size.named(size), false, on));
+                .body(paper.print("record", Paper.Size.named(size), false, on, t));
     }
 
     @GetMapping("/{round}")

@@ -5,8 +5,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import orthopur.calculation.CalcAnswer;
 import orthopur.calculation.Calculations;
+import orthopur.formats.CalcDocument;
 import orthopur.server.machines.SiteBook;
 import orthopur.server.platform.MayUse;
 
@@ -20,7 +20,7 @@ class CalcController {
     }
 
     @PostMapping("/api/calc/{name}")
-    CalcAnswer compute(@PathVariable String name, @RequestBody Map<String, String> inputs) {
-        return Calculations.compute(name, inputs, book.book());
+    CalcDocument compute(@PathVariable String name, @RequestBody Map<String, String> inputs) {
+        return CalcDocument.of(Calculations.compute(name, inputs, book.book()));
     }
 }

@@ -49,7 +49,7 @@ class DoorKeeper implements HandlerInterceptor, WebMvcConfigurer {
                     Text.of("door-keeper.please-sign-in", "Please sign in."));
         }
         if (!List.of(door.value()).contains(person.role())) {
-            throw Said.forbidden(Text.of("may-use.refused", "{0}", door.otherwise()));
+            throw Said.forbidden(door.otherwise().text());
         }
         return true;
     }

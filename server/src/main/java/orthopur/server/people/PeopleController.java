@@ -15,10 +15,11 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.round.Role;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 
 /** Accounts of the site, for its supervisor. */
 @RestController
-@MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor sees and changes accounts.")
+@MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.ACCOUNTS)
 @RequestMapping("/api/people")
 class PeopleController {
     private final People people;

@@ -20,5 +20,5 @@ public @interface MayUse {
     boolean anybody() default false;
 
     /** What the others are told. */
-    String otherwise() default "Your role does not do this.";
+    Otherwise otherwise() default Otherwise.ROLE;
 }

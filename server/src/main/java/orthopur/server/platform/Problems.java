@@ -21,11 +21,13 @@ import org.sqlite.SQLiteException;
 import orthopur.calculation.RefusedInput;
 import orthopur.drafting.DraftRefused;
 import orthopur.formats.FormatError;
+import orthopur.formats.ProblemDocument;
 import orthopur.formats.TextDocument;
 import orthopur.machine.Problem;
 import orthopur.quantity.OutOfRange;
 import orthopur.round.Refused;
 import orthopur.round.Written;
+import orthopur.text.Text;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.MismatchedInputException;
 
@@ -39,34 +41,33 @@ class Problems {
 
     @ExceptionHandler
     ProblemDetail format(FormatError e) {
-        ProblemDetail p =
-                problem(HttpStatus.UNPROCESSABLE_ENTITY, "This cannot be read", e.getMessage());
-        p.setProperty("errors", e.problems());
+        ProblemDetail p = problem(HttpStatus.UNPROCESSABLE_ENTITY, "This cannot be read", e.said());
+        p.setProperty("errors", ProblemDocument.of(e.problems()));
         return p;
     }
 
     @ExceptionHandler
     ProblemDetail drafting(DraftRefused e) {
         ProblemDetail p =
-                problem(
-                        HttpStatus.UNPROCESSABLE_ENTITY,
-                        "No procedure can be drafted",
-                        e.getMessage());
-        p.setProperty("errors", e.reasons().stream().map(r -> new Problem("", r)).toList());
+                problem(HttpStatus.UNPROCESSABLE_ENTITY, "No procedure can be drafted", e.said());
+        p.setProperty(
+                "errors",
+                ProblemDocument.of(e.reasons().stream().map(r -> new Problem("", r)).toList()));
         return p;
     }
 
     @ExceptionHandler
     ProblemDetail range(OutOfRange e) {
-        ProblemDetail p = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Out of range", e.getMessage());
-        p.setProperty("errors", List.of(new Problem("/" + e.quantity(), e.getMessage())));
+        ProblemDetail p = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Out of range", e.said());
+        p.setProperty(
+                "errors", ProblemDocument.of(List.of(new Problem("/" + e.quantity(), e.said()))));
         return p;
     }
 
     @ExceptionHandler
     ProblemDetail calculation(RefusedInput e) {
-        ProblemDetail p = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Input refused", e.getMessage());
-        p.setProperty("error", new CalcError(e.key(), e.getMessage(), e.allowed()));
+        ProblemDetail p = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Input refused", e.said());
+        p.setProperty("error", new CalcError(e.key(), e.getMessage(), e.allowed().toString()));
         return p;
     }
 
@@ -91,15 +92,12 @@ class Problems {
 
     @ExceptionHandler
     ProblemDetail noEntry(Written.NotAnEntry e) {
-        return problem(HttpStatus.CONFLICT, "Not entered", e.getMessage());
+        return problem(HttpStatus.CONFLICT, "Not entered", e.said());
     }
 
     @ExceptionHandler
     ProblemDetail said(Said e) {
-        ProblemDetail p =
-                problem(e.status(), e.status().getReasonPhrase(), String.valueOf(e.getMessage()));
-        p.setProperty("said", TextDocument.of(e.text()));
-        return p;
+        return problem(e.status(), e.status().getReasonPhrase(), e.text());
     }
 
     @ExceptionHandler
@@ -111,7 +109,9 @@ class Problems {
         return problem(
                 HttpStatus.BAD_REQUEST,
                 "This cannot be read",
-                "The request is not complete JSON of the expected form, or a number in it is not a number.");
+                Text.of(
+                        "problems.no-json",
+                        "The request is not complete JSON of the expected form, or a number in it is not a number."));
     }
 
     /** The database did not take it; the transaction is undone as a whole. */
@@ -125,32 +125,46 @@ class Problems {
                 e instanceof TransactionSystemException t && t.getApplicationException() != null
                         ? t.getApplicationException()
                         : e;
-        String why = "";
+        Text why = null;
         for (Throwable t = first; t != null; t = t.getCause()) {
             if (t instanceof SQLiteException s) {
                 why =
                         // The low byte is the kind; what stands above it says where.
                         switch (s.getResultCode().code & 0xff) {
-                            case 13 -> "The server's disk is full.";
-                            case 3, 8, 14 -> "The server's data folder cannot be written.";
-                            case 19 -> "This goes against what the data has to hold to.";
-                            case 5, 6 -> "The server's data is held by another program.";
-                            default -> "The server's disk failed.";
+                            case 13 -> Text.of("problems.disk-full", "The server's disk is full.");
+                            case 3, 8, 14 ->
+                                    Text.of(
+                                            "problems.no-folder",
+                                            "The server's data folder cannot be written.");
+                            case 19 ->
+                                    Text.of(
+                                            "problems.against",
+                                            "This goes against what the data has to hold to.");
+                            case 5, 6 ->
+                                    Text.of(
+                                            "problems.held",
+                                            "The server's data is held by another program.");
+                            default -> Text.of("problems.disk-failed", "The server's disk failed.");
                         };
             }
         }
-        if (why.isEmpty()) {
+        if (why == null) {
             LOG.error("The database refused", e);
             return problem(
                     HttpStatus.INTERNAL_SERVER_ERROR,
                     "Not written",
-                    "The server could not write or read this. Nothing was changed.");
+                    Text.of(
+                            "problems.not-written",
+                            "The server could not write or read this. Nothing was changed."));
         }
         LOG.error("{} {}", why, first.getMessage());
         return problem(
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "Not written",
-                why + " Nothing was changed. Tell the supervisor; what a tablet has, it keeps.");
+                Text.of(
+                        "problems.nothing-changed",
+                        "{0} Nothing was changed. Tell the supervisor; what a tablet has, it keeps.",
+                        why));
     }
 
     private static ProblemDetail mismatched(MismatchedInputException m) {
@@ -159,30 +173,45 @@ class Problems {
             field.append('/')
                     .append(r.getPropertyName() == null ? r.getIndex() : r.getPropertyName());
         }
-        String says = "%s: %s is expected.".formatted(field.substring(1), expected(m));
+        Text says =
+                Text.of(
+                        "problems.expected",
+                        "{0}: {1} is expected.",
+                        field.substring(1),
+                        expected(m));
         ProblemDetail p = problem(HttpStatus.BAD_REQUEST, "This cannot be read", says);
-        p.setProperty("errors", List.of(new Problem(field.toString(), says)));
+        p.setProperty("errors", ProblemDocument.of(List.of(new Problem(field.toString(), says))));
         return p;
     }
 
-    private static String expected(MismatchedInputException m) {
+    private static Text expected(MismatchedInputException m) {
         Class<?> type = m.getTargetType() == null ? Object.class : m.getTargetType();
         if (type.isEnum()) {
-            return "one of "
-                    + Arrays.stream(type.getEnumConstants())
+            return Text.of(
+                    "problems.one-of",
+                    "one of {0}",
+                    Arrays.stream(type.getEnumConstants())
                             .map(Object::toString)
-                            .collect(Collectors.joining(", "));
+                            .collect(Collectors.joining(", ")));
         }
         if (WHOLE.contains(type)) {
-            return "a whole number";
+            return Text.of("problems.whole", "a whole number");
         }
         if (type == double.class || type == Double.class) {
-            return "a number";
+            return Text.of("problems.number", "a number");
         }
         if (type == boolean.class || type == Boolean.class) {
-            return "true or false";
+            return Text.of("problems.flag", "true or false");
         }
-        return type == String.class ? "a text" : "another form";
+        return type == String.class
+                ? Text.of("problems.text", "a text")
+                : Text.of("problems.other", "another form");
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String title, Text said) {
+        ProblemDetail p = problem(status, title, said.sentence());
+        p.setProperty("said", TextDocument.of(said));
+        return p;
     }
 
     private static ProblemDetail problem(HttpStatus status, String title, @Nullable String detail) {

@@ -33,6 +33,7 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
 import orthopur.server.languages.Languages;
+import orthopur.server.languages.Tongue;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Heavy;
@@ -54,7 +55,6 @@ class PrintController {
     private final Premises premises;
     private final OnPaper onPaper;
     private final Paper paper;
-    private static final Set<String> IN_ONE_LANGUAGE = Set.of("wall", "round");
     private final Languages languages;
     private final Clock clock;
 
@@ -80,13 +80,11 @@ class PrintController {
             @RequestParam(defaultValue = "A4", name = "paper") String size,
             @RequestParam(defaultValue = "", name = "in") String language) {
         MachineSheet s = sheets.newest(code);
-        Map<String, Object> on = head(s);
+        Tongue t = languages.tongue(language);
+        Map<String, Object> on = head(s, t);
         on.put("energies", TakeApartMap.of(s, Configuration.fitted(s)).energies());
         on.put("safe", s.safePosition());
-        return pdf(
-                code + "-lockout",
-                paper.print(
-                        "lockout", Paper.Size.named(size), false, on, languages.tongue(language)));
+        return pdf(code + "-lockout", paper.print("lockout", Paper.Size.named(size), false, on, t));
     }
 
     /** A label for the machine: scanned with a tablet, it leads to what is to be done there. */
@@ -101,14 +99,12 @@ class PrintController {
                         .pathSegment("floor", "at", code)
                         .build()
                         .encode();
-        Map<String, Object> on = head(s);
+        Tongue t = languages.tongue(language);
+        Map<String, Object> on = head(s, t);
         on.put("address", address.toUriString());
         on.put("code", QrCode.of(address.toUriString()));
         on.put("here", HERE_ONLY.contains(String.valueOf(address.getHost())));
-        return pdf(
-                code + "-label",
-                paper.print(
-                        "label", Paper.Size.named(size), false, on, languages.tongue(language)));
+        return pdf(code + "-label", paper.print("label", Paper.Size.named(size), false, on, t));
     }
 
     /** A line of the brush chart. */
@@ -143,12 +139,10 @@ class PrintController {
                                 String.join("; ", minds)));
             }
         }
-        Map<String, Object> on = head(s);
+        Tongue t = languages.tongue(language);
+        Map<String, Object> on = head(s, t);
         on.put("brushes", all);
-        return pdf(
-                code + "-brushes",
-                paper.print(
-                        "brushes", Paper.Size.named(size), false, on, languages.tongue(language)));
+        return pdf(code + "-brushes", paper.print("brushes", Paper.Size.named(size), false, on, t));
     }
 
     /**
@@ -203,8 +197,7 @@ class PrintController {
      * One page of a procedure.
      *
      * @param with code of a second language for the cards; none when empty
-     * @param language of wall sheet and round; the cards have theirs beside the English, and the
-     *     whole procedure stands as it was approved
+     * @param language of all but the cards, which have theirs beside the English
      * @param what cards (one step a card), wall (all steps on few pages), whole (with verdict,
      *     approval and sources) or round (blank, for a night on which the server does not answer)
      */
@@ -226,13 +219,14 @@ class PrintController {
         OnPaper.Printed printed = onPaper.printed(id, version);
         MachineSheet sheet = printed.sheet();
         Procedure p = printed.procedure();
-        Map<String, Object> on = head(sheet);
+        Tongue t = languages.tongue(what.equals("cards") ? "" : language);
+        Map<String, Object> on = head(sheet, t);
         on.put("procedure", p);
         on.put("version", version);
         on.put("kind", p.kind().shown());
         on.put("state", stateOf(printed));
         on.put("approvedBy", printed.approvedBy());
-        on.put("approvedAt", printed.approvedAt() == null ? null : at(printed.approvedAt()));
+        on.put("approvedAt", printed.approvedAt() == null ? null : at(printed.approvedAt(), t));
         on.put("reason", printed.reason());
         on.put("verdict", printed.verdict());
         on.put("findings", printed.verdict().findings());
@@ -243,31 +237,34 @@ class PrintController {
         on.put("energies", TakeApartMap.of(sheet, Configuration.fitted(sheet)).energies());
         return pdf(
                 id + "-" + version + "-" + what,
-                paper.print(
-                        what,
-                        Paper.Size.named(size),
-                        what.equals("cards"),
-                        on,
-                        languages.tongue(IN_ONE_LANGUAGE.contains(what) ? language : "")));
+                paper.print(what, Paper.Size.named(size), what.equals("cards"), on, t));
     }
 
     /**
      * The procedure as a Word document that can be edited; the one in the program is the valid one.
      */
     @GetMapping("/procedures/{id}/{version}/procedure.docx")
-    ResponseEntity<byte[]> word(@PathVariable String id, @PathVariable int version) {
+    ResponseEntity<byte[]> word(
+            @PathVariable String id,
+            @PathVariable int version,
+            @RequestParam(defaultValue = "", name = "in") String language) {
         OnPaper.Printed printed = onPaper.printed(id, version);
+        Tongue t = languages.tongue(language);
         String state =
                 printed.approvedAt() == null
-                        ? printed.state().toLowerCase(Locale.ROOT)
-                        : "approved by %s, %s"
-                                .formatted(printed.approvedBy(), at(printed.approvedAt()));
+                        ? String.valueOf(t.told(stateOf(printed)))
+                        : t.say(
+                                "print.word.approved-by",
+                                "approved by {0}, {1}",
+                                printed.approvedBy(),
+                                at(printed.approvedAt(), t));
         byte[] document =
                 new ProcedureInWord(
                                 premises.now().site().name(),
                                 printed.sheet(),
                                 printed.procedure(),
-                                "version %d, %s".formatted(version, state))
+                                t.say("print.word.version", "version {0}, {1}", version, state),
+                                t)
                         .write(steps(printed.procedure(), printed.sheet(), printed, null));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(ProcedureInWord.TYPE))
@@ -333,17 +330,17 @@ class PrintController {
                 .toList();
     }
 
-    private Map<String, Object> head(MachineSheet s) {
+    private Map<String, Object> head(MachineSheet s, Tongue t) {
         Map<String, Object> on = new HashMap<>();
         on.put("sheet", s);
         on.put("site", premises.now().site().name());
-        on.put("printed", at(clock.millis()));
+        on.put("printed", at(clock.millis(), t));
         return on;
     }
 
-    private String at(long millis) {
+    private String at(long millis, Tongue t) {
         ZoneId zone = ZoneId.of(premises.now().site().zone());
-        return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
+        return DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.of(t.code()))
                 .format(Instant.ofEpochMilli(millis).atZone(zone));
     }
 

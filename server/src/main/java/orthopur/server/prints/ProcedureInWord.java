@@ -15,6 +15,7 @@ import org.apache.poi.xwpf.usermodel.XWPFTableRow;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageMar;
 import orthopur.machine.MachineSheet;
 import orthopur.procedure.Procedure;
+import orthopur.server.languages.Tongue;
 
 /**
  * A procedure as a Word document: one row a step, for whoever has to hand it in, mark it up or
@@ -24,7 +25,6 @@ final class ProcedureInWord {
     static final String TYPE =
             "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
 
-    private static final List<String> COLUMNS = List.of("No.", "Step", "Figures", "Done by");
     private static final int[] WIDTHS = {7, 50, 30, 13};
 
     /** Twentieths of a point: 18 mm. */
@@ -38,8 +38,10 @@ final class ProcedureInWord {
     private final MachineSheet sheet;
     private final Procedure procedure;
     private final String state;
+    private final Tongue t;
 
-    ProcedureInWord(String site, MachineSheet sheet, Procedure procedure, String state) {
+    ProcedureInWord(String site, MachineSheet sheet, Procedure procedure, String state, Tongue t) {
+        this.t = t;
         this.site = site;
         this.sheet = sheet;
         this.procedure = procedure;
@@ -55,32 +57,51 @@ final class ProcedureInWord {
         XWPFRun title = document.createParagraph().createRun();
         title.setBold(true);
         title.setFontSize(TITLE);
-        title.setText(procedure.title());
+        title.setText(t.told(procedure.title()));
         line(
                 "%s · %s %s · %s · %s"
                         .formatted(
-                                site, sheet.code(), sheet.name(), procedure.kind().shown(), state));
+                                site,
+                                sheet.code(),
+                                t.told(sheet.name()),
+                                t.told(procedure.kind().shown()),
+                                state));
         line(
-                "People: %d. Wear: %s."
-                        .formatted(
-                                procedure.people(),
-                                procedure.ppe().isEmpty()
-                                        ? "not stated"
-                                        : String.join(", ", procedure.ppe())));
+                t.say(
+                        "print.word.people",
+                        "People: {0}. Wear: {1}.",
+                        procedure.people(),
+                        procedure.ppe().isEmpty()
+                                ? t.say("print.word.not-stated", "not stated")
+                                : t.told(procedure.ppe())));
         line(
-                "An editable copy. What is changed here is not judged and not approved: the version in the program is the valid one. Local codes, chemical labels and machine manuals stand above both.");
-        XWPFTable table = document.createTable(1, COLUMNS.size());
+                t.say(
+                        "print.word.a-copy",
+                        "An editable copy. What is changed here is not judged and not approved: the version in the program is the valid one. Local codes, chemical labels and machine manuals stand above both."));
+        if (!t.code().equals("en")) {
+            line(
+                    t.say(
+                            "print.whole.translated",
+                            "This is a translation. The text that was approved is the English one."));
+        }
+        List<String> columns =
+                List.of(
+                        t.say("print.word.number", "No."),
+                        t.say("print.word.step", "Step"),
+                        t.say("print.word.figures", "Figures"),
+                        t.say("print.word.done-by", "Done by"));
+        XWPFTable table = document.createTable(1, columns.size());
         table.setWidthType(TableWidthType.PCT);
         table.setWidth("100%");
         XWPFTableRow head = table.getRow(0);
         head.setRepeatHeader(true);
-        for (int i = 0; i < COLUMNS.size(); i++) {
-            cell(head, i, COLUMNS.get(i), true);
+        for (int i = 0; i < columns.size(); i++) {
+            cell(head, i, columns.get(i), true);
         }
         for (PrintController.PrintedStep s : steps) {
             if (s.first()) {
                 XWPFTableRow phase = table.createRow();
-                cell(phase, 1, s.phase(), true);
+                cell(phase, 1, told(s.phase()), true);
             }
             step(table.createRow(), s);
         }
@@ -96,18 +117,22 @@ final class ProcedureInWord {
     private void step(XWPFTableRow row, PrintController.PrintedStep s) {
         row.setCantSplitRow(true);
         cell(row, 0, Integer.toString(s.number()), false);
-        XWPFTableCell words = cell(row, 1, s.words(), false);
+        XWPFTableCell words = cell(row, 1, told(s.words()), false);
         if (s.caution() != null) {
-            more(words, "Caution: " + s.caution(), true);
+            more(words, t.say("print.word.caution", "Caution: {0}", t.told(s.caution())), true);
         }
         if (s.because() != null) {
-            more(words, s.because(), false);
+            more(words, told(s.because()), false);
         }
         if (s.option() != null) {
-            more(words, "Only with " + s.option(), false);
+            more(words, t.say("print.only-with", "only with {0}", t.told(s.option())), false);
         }
         XWPFTableCell figures = cell(row, 2, "", false);
         run(figures.getParagraphs().getFirst(), s.figures(), false).setFontSize(SMALL);
+    }
+
+    private String told(String english) {
+        return String.valueOf(t.told(english));
     }
 
     private void line(String text) {

@@ -13,6 +13,7 @@ import orthopur.procedure.Procedure;
 import orthopur.runthrough.Context;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
+import orthopur.text.Text;
 import orthopur.verdict.Mending;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
@@ -67,13 +68,12 @@ class Judging {
                     List.of(
                             new Problem(
                                     "/sheetVersion",
-                                    "The procedure is for version "
-                                            + document.sheetVersion()
-                                            + " of the sheet of "
-                                            + sheet.code()
-                                            + "; the newest here is "
-                                            + sheet.version()
-                                            + ".")));
+                                    Text.of(
+                                            "judging.the-procedure-is-for-version-of",
+                                            "The procedure is for version {0} of the sheet of {1}; the newest here is {2}.",
+                                            document.sheetVersion(),
+                                            sheet.code(),
+                                            sheet.version()))));
         }
         return new Written(
                 document,

@@ -180,7 +180,9 @@ public class Lapsed {
                     List.of(
                             new Problem(
                                     "/reason",
-                                    "Say in 10 to 400 letters why it is used all the same, and what is watched.")));
+                                    Text.of(
+                                            "lapsed.say-in-to-letters-why-it",
+                                            "Say in 10 to 400 letters why it is used all the same, and what is watched."))));
         }
         NoLongerPasses row =
                 all().stream()

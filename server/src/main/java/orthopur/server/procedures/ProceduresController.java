@@ -21,6 +21,7 @@ import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.ReadsAs;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
@@ -104,9 +105,7 @@ class ProceduresController {
         return ProcedureView.of(versions.version(id, version));
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor writes and approves procedures.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.PROCEDURES)
     @PutMapping("/procedures/{id}/versions/{version}")
     ProcedureView save(
             @PathVariable String id,
@@ -129,9 +128,7 @@ class ProceduresController {
         }
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor writes and approves procedures.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.PROCEDURES)
     @PostMapping("/procedures/{id}/versions")
     @ResponseStatus(HttpStatus.CREATED)
     Made draft(
@@ -141,9 +138,7 @@ class ProceduresController {
         return new Made(id, versions.draftFrom(id, in.from(), person));
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor writes and approves procedures.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.PROCEDURES)
     @PostMapping("/procedures/{id}/versions/{version}/approval")
     ProcedureView approve(
             @PathVariable String id,
@@ -163,9 +158,7 @@ class ProceduresController {
     record StillUsed(String pin, @Nullable String reason) {}
 
     /** Signs that one of them is used for some days more. */
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor signs for a procedure that no longer passes.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.LAPSED)
     @PostMapping("/procedures/{id}/use")
     Lapsed.NoLongerPasses use(
             @PathVariable String id,
@@ -181,9 +174,7 @@ class ProceduresController {
     record Retirement(String pin, String reason) {}
 
     /** Takes an approved version out of use. */
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor writes and approves procedures.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.PROCEDURES)
     @PostMapping("/procedures/{id}/versions/{version}/retirement")
     ProcedureView retire(
             @PathVariable String id,
@@ -202,7 +193,7 @@ class ProceduresController {
 
     @MayUse(
             value = {Role.SUPERVISOR, Role.CREW, Role.QA},
-            otherwise = "An auditor reads only.")
+            otherwise = Otherwise.READS_ONLY)
     @PostMapping("/procedures/{id}/versions/{version}/comments")
     List<Comments.Comment> comment(
             @PathVariable String id,

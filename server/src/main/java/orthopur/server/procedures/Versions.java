@@ -131,8 +131,10 @@ public class Versions {
                 problems.add(
                         new Problem(
                                 "/procedures.json/procedures/" + others.indexOf(s),
-                                "There is a draft of %s here already, another one; approve it first or make it the same."
-                                        .formatted(s.id())));
+                                Text.of(
+                                        "versions.another-draft",
+                                        "There is a draft of {0} here already, another one; approve it first or make it the same.",
+                                        s.id())));
             } else {
                 fresh.add(s);
             }

@@ -20,6 +20,7 @@ import orthopur.formats.OldText;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.ProcedureFormat;
 import orthopur.formats.StepDocument;
+import orthopur.formats.TextDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Schools;
@@ -28,6 +29,7 @@ import orthopur.server.office.OfficeFile;
 import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.ReadsAs;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
@@ -66,9 +68,7 @@ class WorkbenchController {
             boolean halves) {}
 
     /** Writes a whole procedure from a machine sheet, as the first draft of a new procedure. */
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor writes and approves procedures.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.PROCEDURES)
     @PostMapping("/drafts")
     @ResponseStatus(HttpStatus.CREATED)
     Made drafted(@RequestBody DraftRequest in, @AuthenticationPrincipal Person person) {
@@ -118,9 +118,7 @@ class WorkbenchController {
     record TypedProcedure(String machine, String title, String kind, List<OldText.Typed> lines) {}
 
     /** The lines that were taken over, as the first draft of a new procedure. */
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor writes and approves procedures.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.PROCEDURES)
     @PostMapping("/old-texts/drafts")
     @ResponseStatus(HttpStatus.CREATED)
     Made typed(@RequestBody TypedProcedure in, @AuthenticationPrincipal Person person) {
@@ -161,13 +159,26 @@ class WorkbenchController {
     /** One step as a line, for the machine whose names it uses. */
     record LineRequest(String machine, String line) {}
 
-    record LineView(@Nullable StepDocument step, List<Notation.Slip> slips) {}
+    /** A word that was not understood, with its column from 1 and the nearest that are known. */
+    record SlipView(int column, String word, TextDocument said, List<String> nearest) {}
+
+    record LineView(@Nullable StepDocument step, List<SlipView> slips) {}
 
     /** Reads a typed line; what is not understood is told with the nearest names. */
     @PostMapping("/notation/step")
     LineView readLine(@RequestBody LineRequest in) {
         Notation.ReadStep r = judging.notation(in.machine()).step(in.line(), "new");
-        return new LineView(r.step(), r.slips());
+        return new LineView(
+                r.step(),
+                r.slips().stream()
+                        .map(
+                                s ->
+                                        new SlipView(
+                                                s.column(),
+                                                s.word(),
+                                                TextDocument.of(s.said()),
+                                                s.nearest()))
+                        .toList());
     }
 
     record StepRequest(String machine, StepDocument step) {}

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RestController;
 import orthopur.round.Role;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
 
@@ -38,7 +39,7 @@ class BoardController {
 
     @MayUse(
             value = {Role.SUPERVISOR, Role.CREW, Role.QA},
-            otherwise = "An auditor reads only.")
+            otherwise = Otherwise.READS_ONLY)
     @PostMapping("/{code}")
     List<Board.Machine> use(
             @PathVariable String code,

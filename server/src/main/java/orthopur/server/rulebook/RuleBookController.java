@@ -31,6 +31,7 @@ import orthopur.server.people.Accounts;
 import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Effects;
 import orthopur.server.procedures.Procedures;
@@ -206,9 +207,7 @@ class RuleBookController {
         return effects.effect(site.with(id, in.value()));
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor changes the rule book of the site.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.RULE_BOOK)
     @PutMapping("/figures/{id}")
     RuleBookView set(
             @PathVariable String id,

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.formats.FormatError;
+import orthopur.formats.ProblemDocument;
 import orthopur.formats.SheetFormat;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
@@ -22,6 +23,7 @@ import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.server.procedures.Effects;
 import orthopur.text.Text;
@@ -55,7 +57,7 @@ class SheetsController {
      * @param problems what keeps it from being saved, by place
      * @param effect on the approved procedures; null while there are problems
      */
-    record Checked(List<Problem> problems, Effects.@Nullable Effect effect) {}
+    record Checked(List<ProblemDocument> problems, Effects.@Nullable Effect effect) {}
 
     /** Checks a sheet as it is written; nothing is saved. */
     @PostMapping("/sheets/check")
@@ -65,9 +67,9 @@ class SheetsController {
             List<Problem> unfit = sheets.unfit(sheet);
             return unfit.isEmpty()
                     ? new Checked(List.of(), effects.effect(sheet))
-                    : new Checked(unfit, null);
+                    : new Checked(ProblemDocument.of(unfit), null);
         } catch (FormatError e) {
-            return new Checked(e.problems(), null);
+            return new Checked(ProblemDocument.of(e.problems()), null);
         }
     }
 
@@ -81,7 +83,7 @@ class SheetsController {
      *
      * @param before the version it was written on; 0 for a new machine
      */
-    @MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor writes machine sheets.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.SHEETS)
     @PutMapping("/machines/{code}/sheet")
     SavedSheet save(
             @PathVariable String code,

@@ -23,6 +23,7 @@ import orthopur.server.people.Heavy;
 import orthopur.server.people.Person;
 import orthopur.server.people.Signature;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteLog;
 import orthopur.server.procedures.Effects;
@@ -104,9 +105,7 @@ class SuppliesController {
                                 ChemicalsFormat.with(s.chemicals(), in.document())));
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor changes chemicals, vessels and the site.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.SUPPLIES)
     @PutMapping("/chemicals/{id}")
     List<ChemicalView> save(
             @PathVariable String id,
@@ -130,9 +129,7 @@ class SuppliesController {
         return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor changes chemicals, vessels and the site.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.SUPPLIES)
     @PutMapping("/vessels")
     void saveVessels(@RequestBody Signed in, @AuthenticationPrincipal Person person) {
         supplies.vessels(in.document(), sign(in, person));
@@ -153,9 +150,7 @@ class SuppliesController {
         return effects.effect(other.context(s.context().book(), s.chemicals()));
     }
 
-    @MayUse(
-            value = Role.SUPERVISOR,
-            otherwise = "Only a supervisor changes chemicals, vessels and the site.")
+    @MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.SUPPLIES)
     @PutMapping("/site")
     void saveSite(@RequestBody Signed in, @AuthenticationPrincipal Person person) {
         supplies.head(in.document(), sign(in, person));
@@ -167,7 +162,7 @@ class SuppliesController {
 
     @MayUse(
             value = {Role.SUPERVISOR, Role.AUDITOR},
-            otherwise = "Supervisor and auditor see what was changed.")
+            otherwise = Otherwise.CHANGES)
     @GetMapping("/supplies/changes")
     List<SiteLog.SiteChange> changes() {
         return log.changes();

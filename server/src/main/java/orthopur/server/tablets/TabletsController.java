@@ -23,11 +23,12 @@ import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.people.SignedIn;
 import orthopur.server.platform.MayUse;
+import orthopur.server.platform.Otherwise;
 import orthopur.server.platform.Said;
 import orthopur.text.Text;
 
 @RestController
-@MayUse(value = Role.SUPERVISOR, otherwise = "Only a supervisor enrolls and withdraws tablets.")
+@MayUse(value = Role.SUPERVISOR, otherwise = Otherwise.TABLETS)
 @RequestMapping("/api/tablets")
 class TabletsController {
     private static final Duration KEPT = Duration.ofDays(5 * 365);
