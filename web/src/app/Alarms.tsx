@@ -5,6 +5,7 @@ import { api, unwrap } from "../api/client";
 import { beep } from "../shared/beep";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
+import { told } from "../shared/texts";
 
 /*
  * Asked for rather than pushed: a browser has few connections to one server, and somebody with many tabs
@@ -46,7 +47,7 @@ export function Alarms({ over = false }: { over?: boolean }) {
     <div className={over ? "alarms over" : "alarms"} role="alert">
       {all.map((a) => (
         <p key={a.key}>
-          <b>{a.code}</b> {a.text}{" "}
+          <b>{a.code}</b> {told(a.text)}{" "}
           {a.round && (
             <Link to={`/floor/${a.round}`}>
               {say("app.alarms.to-the-round", "To the round")}

@@ -1,6 +1,6 @@
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { piece, told } from "../shared/texts";
 import "./chemicals.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, type Schemas, unwrap } from "../api/client";
@@ -155,7 +155,7 @@ export default function Chemicals() {
                     {say("chemicals.chemicals.never-with-never-on", "Never with, never on")}
                   </h3>
                   <ul>
-                    {[...c.neverWith, ...c.notOn].map((n) => (
+                    {[...c.neverWith.map(told), ...c.notOn.map(piece)].map((n) => (
                       <li key={n}>{n}</li>
                     ))}
                   </ul>

@@ -5,7 +5,7 @@ import { useFilters } from "../shared/filters";
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import "./logbook.css";
 import { keys } from "../shared/keys";
 
@@ -76,14 +76,14 @@ export default function RoundList() {
           </strong>
           <ul>
             {chain.data?.changed.map((c) => (
-              <li key={c}>{c}</li>
+              <li key={c.english}>{sentence(c)}</li>
             ))}
           </ul>
         </div>
       )}
       {chain.data?.backup && (
         <p className="note fix" role="status">
-          {chain.data.backup}
+          {sentence(chain.data.backup)}
         </p>
       )}
       <div className="filters">

@@ -7,6 +7,7 @@ import { FromFile } from "../shared/FromFile";
 import { useFilters } from "../shared/filters";
 import { KINDS } from "../shared/kinds";
 import { say } from "../shared/say";
+import { piece, sentence } from "../shared/texts";
 import { useSession } from "../shared/session";
 import "./old-text.css";
 import { keys } from "../shared/keys";
@@ -187,14 +188,16 @@ export default function OldText() {
                           {say(
                             "procedures.old-text.not-stated",
                             "Not stated: {0}",
-                            reading.missing.join(", "),
+                            reading.missing.map(piece).join(", "),
                           )}
                         </span>
                       )}
                     </div>
                   ) : (
                     <span className="old-why">
-                      {reading.why ?? say("procedures.old-text.left-as-a-note", "Left as a note.")}
+                      {reading.why
+                        ? sentence(reading.why)
+                        : say("procedures.old-text.left-as-a-note", "Left as a note.")}
                     </span>
                   )}
                   <button

@@ -215,7 +215,7 @@ function RoundOf({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
       )}
       {m.alarms.map((a) => (
         <p key={a} className="board-up">
-          {a}
+          {told(a)}
         </p>
       ))}
       {m.troubles > 0 && (

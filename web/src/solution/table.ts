@@ -12,7 +12,7 @@ import { keys } from "../shared/keys";
 
 export type Pack = Schemas["MixingPack"];
 export type Product = Schemas["Product"];
-export type Band = { from: number; least: number; most: number; row: string };
+export type Band = { from: number; least: number; most: number };
 export type Card = {
   bands: Band[];
   low?: number;

@@ -181,10 +181,9 @@ public final class MixingTable {
                         c.contact() == null
                                 ? null
                                 : Double.valueOf(c.contact().toMillis() / 1000.0))
-                .list("problems", c.problems(), x -> said(to, x));
+                .list("problems", c.problems(), to::value);
         if (c.why() != null) {
-            to.name("why");
-            said(to, c.why());
+            to.said("why", c.why());
         }
     }
 
@@ -193,16 +192,6 @@ public final class MixingTable {
                 .number("from", b.from().celsius())
                 .number("least", b.least().mgPerL())
                 .number("most", b.most().mgPerL())
-                .text("row", b.row())
-                .close();
-    }
-
-    /** A sentence of the core, as the server gives it. */
-    private static void said(JsonText to, Text text) {
-        to.open()
-                .text("id", text.id())
-                .text("english", text.toString())
-                .texts("args", text.args().stream().map(String::valueOf).toList())
                 .close();
     }
 

@@ -129,7 +129,7 @@ final class Limit implements Calculation {
             SanitizerLimit.Answer a, SanitizerLimit.Use use, RuleBook book) {
         List<Text> changes = new ArrayList<>();
         if (a.refusal() != null) {
-            changes.add(Text.plain(a.refusal()));
+            changes.add(a.refusal());
         }
         if (a.verdict() == SanitizerLimit.Verdict.TOO_STRONG && a.ceiling() != null) {
             changes.add(Text.of("calc.limit.weaken", "weaken to at most {0}", a.ceiling().shown()));

@@ -1,9 +1,15 @@
 package orthopur.chemical;
 
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 
 /** Chemicals that must not meet (safety data). */
 public final class Clash {
+    public static final Text CHLORINE_ON_ACID =
+            Text.of("clash.chlorine-and-acid", "chlorine and acid make chlorine gas");
+    public static final Text CAUSTIC_ON_ACID =
+            Text.of("clash.caustic-and-acid", "caustic and acid boil up when they meet");
+
     private Clash() {}
 
     /**
@@ -11,16 +17,18 @@ public final class Clash {
      *
      * @param aluminium whether they meet on aluminium
      */
-    public static @Nullable String between(ChemicalKind a, ChemicalKind b) {
+    public static @Nullable Text between(ChemicalKind a, ChemicalKind b) {
         if (a.chlorinated() && b.acidic() || b.chlorinated() && a.acidic()) {
-            return "chlorine and acid make chlorine gas";
+            return CHLORINE_ON_ACID;
         }
         if (a.chlorinated() && b == ChemicalKind.QUAT
                 || b.chlorinated() && a == ChemicalKind.QUAT) {
-            return "chlorine and quat concentrate make poisonous chloramines";
+            return Text.of(
+                    "clash.chloramines",
+                    "chlorine and quat concentrate make poisonous chloramines");
         }
         if (a == ChemicalKind.CAUSTIC && b.acidic() || b == ChemicalKind.CAUSTIC && a.acidic()) {
-            return "caustic and acid boil up when they meet";
+            return CAUSTIC_ON_ACID;
         }
         return null;
     }

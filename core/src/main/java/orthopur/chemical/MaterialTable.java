@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 
 /**
  * What materials do not bear, whatever the sheet says of the single surface. From chemical
@@ -16,10 +17,11 @@ public final class MaterialTable {
      * One line of the table.
      *
      * @param material a word in the material's name
+     * @param name what it is called
      * @param kinds kinds of chemical it does not bear
      * @param why what happens to it
      */
-    public record Row(String material, Set<ChemicalKind> kinds, String why) {
+    public record Row(String material, Text name, Set<ChemicalKind> kinds, Text why) {
         public Row {
             kinds = Set.copyOf(kinds);
         }
@@ -49,22 +51,35 @@ public final class MaterialTable {
             List.of(
                     new Row(
                             "aluminium",
+                            Text.of("material.aluminium", "aluminium"),
                             CAUSTICS,
-                            "caustic dissolves aluminium and makes hydrogen"),
+                            Text.of(
+                                    "material.aluminium.why",
+                                    "caustic dissolves aluminium and makes hydrogen")),
                     new Row(
                             "galvanised",
+                            Text.of("material.galvanised", "galvanised steel"),
                             CAUSTICS,
-                            "caustic dissolves the zinc and makes hydrogen"),
+                            Text.of(
+                                    "material.galvanised.why",
+                                    "caustic dissolves the zinc and makes hydrogen")),
                     new Row(
                             "copper",
+                            Text.of("material.copper", "copper"),
                             Set.of(ChemicalKind.ACID, ChemicalKind.PAA),
-                            "acid brings copper into the food"),
+                            Text.of("material.copper.why", "acid brings copper into the food")),
                     new Row(
                             "brass",
+                            Text.of("material.brass", "brass"),
                             Set.of(ChemicalKind.ACID, ChemicalKind.PAA),
-                            "acid brings copper and zinc into the food"),
+                            Text.of(
+                                    "material.brass.why",
+                                    "acid brings copper and zinc into the food")),
                     new Row(
                             "polycarbonate",
+                            Text.of("material.polycarbonate", "polycarbonate"),
                             Set.of(ChemicalKind.DEGREASER, ChemicalKind.CAUSTIC),
-                            "solvent and caustic craze polycarbonate until it breaks"));
+                            Text.of(
+                                    "material.polycarbonate.why",
+                                    "solvent and caustic craze polycarbonate until it breaks")));
 }

@@ -24,10 +24,7 @@ public final class DraftRefused extends RuntimeException {
 
     /** All of them in one. */
     public Text said() {
-        Text all = reasons.getFirst();
-        for (Text next : reasons.subList(1, reasons.size())) {
-            all = Text.of("draft-refused.and", "{0} {1}", all, next);
-        }
-        return Text.of("draft-refused.said", "No procedure can be drafted: {0}", all);
+        return Text.of(
+                "draft-refused.said", "No procedure can be drafted: {0}", Text.sentences(reasons));
     }
 }

@@ -94,7 +94,7 @@ public final class SiteFit {
         }
         for (MaterialTable.Row row : MaterialTable.ROWS) {
             if (surface.materials().stream().anyMatch(m -> row.excludes(c.kind(), m))) {
-                return Text.plain(row.why());
+                return row.why();
             }
         }
         return null;

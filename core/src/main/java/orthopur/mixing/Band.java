@@ -2,6 +2,7 @@ package orthopur.mixing;
 
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
+import orthopur.text.Text;
 
 /**
  * From this temperature on, this strength is enough and that one is the most. A sanitizer's limits
@@ -9,4 +10,4 @@ import orthopur.quantity.Temperature;
  *
  * @param row which row of which table it comes from, in plain words
  */
-public record Band(Temperature from, Strength least, Strength most, String row, String source) {}
+public record Band(Temperature from, Strength least, Strength most, Text row, String source) {}

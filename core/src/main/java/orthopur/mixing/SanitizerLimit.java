@@ -14,6 +14,7 @@ import orthopur.quantity.Show;
 import orthopur.quantity.Strength;
 import orthopur.quantity.Temperature;
 import orthopur.rulebook.RuleBook;
+import orthopur.text.Text;
 
 /**
  * Judges a chemical sanitizer: strength, temperature, pH, hardness and contact against the rule
@@ -61,14 +62,14 @@ public final class SanitizerLimit {
      */
     public record Answer(
             Verdict verdict,
-            List<String> missing,
-            @Nullable String refusal,
+            List<Text> missing,
+            @Nullable Text refusal,
             @Nullable Strength least,
             @Nullable Strength ceiling,
             @Nullable Temperature leastTemperature,
             @Nullable Temperature leastTemperatureAtLowPh,
             Duration contact,
-            String row,
+            Text row,
             String source) {}
 
     /** The whole judgement of one use solution. */
@@ -76,8 +77,8 @@ public final class SanitizerLimit {
         if (!use.kind().sanitizes()) {
             throw new IllegalArgumentException(use.kind().shown() + " does not sanitize.");
         }
-        List<String> missing = missing(use);
-        @Nullable String refusal = refusal(use);
+        List<Text> missing = missing(use);
+        @Nullable Text refusal = refusal(use);
         List<Band> bands = refusal == null ? bands(use) : List.of();
         Strength least = use.temperature() == null ? null : least(bands, use.temperature());
         Strength ceiling = bands.isEmpty() ? null : bands.getFirst().most();
@@ -105,7 +106,7 @@ public final class SanitizerLimit {
                 coldest,
                 coldestAtLowPh(use, coldest),
                 contact(use),
-                row == null ? "no row" : row.row(),
+                row == null ? Text.of("limit.no-row", "no row") : row.row(),
                 row == null ? defaultSource(use.kind()) : row.source());
     }
 
@@ -125,16 +126,22 @@ public final class SanitizerLimit {
                                     use,
                                     book.temperature("iodine.least-temperature"),
                                     book.strength("iodine.least-strength"),
-                                    "iodine",
+                                    Text.of("limit.iodine", "iodine"),
                                     book.figure("iodine.least-strength").source());
                     case QUAT ->
                             single(
                                     use,
                                     book.temperature("quat.least-temperature"),
                                     null,
-                                    "quat, by its label",
+                                    Text.of("limit.quat", "quat, by its label"),
                                     book.figure("quat.least-temperature").source());
-                    case PAA -> single(use, null, null, "peroxyacetic acid, by its label", "label");
+                    case PAA ->
+                            single(
+                                    use,
+                                    null,
+                                    null,
+                                    Text.of("limit.paa", "peroxyacetic acid, by its label"),
+                                    "label");
                     default -> List.<Band>of();
                 };
         return rows.stream().sorted(Comparator.comparing(Band::from)).toList();
@@ -160,7 +167,11 @@ public final class SanitizerLimit {
                     stronger(book.strength(id + ".least-strength"), labelLeast(use.label()));
             Temperature from =
                     warmer(book.temperature(id + ".least-temperature." + column), use.label());
-            String row = "chlorine row from " + book.strength(id + ".least-strength").shown();
+            Text row =
+                    Text.of(
+                            "limit.chlorine-row",
+                            "chlorine row from {0}",
+                            book.strength(id + ".least-strength").shown());
             rows.add(
                     new Band(
                             from,
@@ -176,7 +187,7 @@ public final class SanitizerLimit {
             Use use,
             @Nullable Temperature from,
             @Nullable Strength least,
-            String row,
+            Text row,
             String source) {
         Strength byLabel = labelLeast(use.label());
         Temperature labelTemperature = use.label().leastTemperature();
@@ -207,32 +218,35 @@ public final class SanitizerLimit {
         return label.compareTo(code) < 0 ? label : code;
     }
 
-    private List<String> missing(Use use) {
-        List<String> missing = new ArrayList<>();
+    private List<Text> missing(Use use) {
+        List<Text> missing = new ArrayList<>();
         if (use.strength() == null) {
-            missing.add("the strength in mg/L");
+            missing.add(Text.of("limit.missing-strength", "the strength in mg/L"));
         }
         if (use.temperature() == null) {
-            missing.add("the temperature");
+            missing.add(Text.of("limit.missing-temperature", "the temperature"));
         }
         boolean needsPh = use.kind() == ChemicalKind.CHLORINE || use.kind() == ChemicalKind.IODINE;
         if (needsPh && use.ph() == null) {
-            missing.add("the pH");
+            missing.add(Text.of("limit.missing-ph", "the pH"));
         }
         if (use.kind() == ChemicalKind.QUAT && use.hardness() == null) {
-            missing.add("the hardness of the water");
+            missing.add(Text.of("limit.missing-hardness", "the hardness of the water"));
         }
         boolean byLabel = use.kind() == ChemicalKind.QUAT || use.kind() == ChemicalKind.PAA;
         if (byLabel && labelLeast(use.label()) == null) {
-            missing.add("the strength its label asks for");
+            missing.add(Text.of("limit.missing-label-strength", "the strength its label asks for"));
         }
         if (use.kind() == ChemicalKind.PAA && use.label().leastTemperature() == null) {
-            missing.add("the temperature its label asks for");
+            missing.add(
+                    Text.of(
+                            "limit.missing-label-temperature",
+                            "the temperature its label asks for"));
         }
         return missing;
     }
 
-    private @Nullable String refusal(Use use) {
+    private @Nullable Text refusal(Use use) {
         Ph ph = use.ph();
         Ph byLabel = use.label().highestPh();
         if (use.kind() == ChemicalKind.CHLORINE && ph != null) {
@@ -241,13 +255,19 @@ public final class SanitizerLimit {
                 most = byLabel.value();
             }
             if (ph.value() > most) {
-                return "chlorine is not permitted above pH " + Show.number(most);
+                return Text.of(
+                        "limit.chlorine-ph",
+                        "chlorine is not permitted above pH {0}",
+                        Show.number(most));
             }
         }
         if (use.kind() == ChemicalKind.IODINE && ph != null) {
             double most = byLabel != null ? byLabel.value() : book.number("iodine.ph");
             if (ph.value() > most) {
-                return "iodine is not permitted above pH " + Show.number(most);
+                return Text.of(
+                        "limit.iodine-ph",
+                        "iodine is not permitted above pH {0}",
+                        Show.number(most));
             }
         }
         Hardness water = use.hardness();
@@ -255,9 +275,10 @@ public final class SanitizerLimit {
             Hardness label = use.label().hardestWater();
             double most = label != null ? label.mgPerL() : book.hardness("quat.hardness").mgPerL();
             if (water.mgPerL() > most) {
-                return "this quat is not permitted in water harder than "
-                        + Show.number(most)
-                        + " mg/L";
+                return Text.of(
+                        "limit.quat-hardness",
+                        "this quat is not permitted in water harder than {0} mg/L",
+                        Show.number(most));
             }
         }
         return null;

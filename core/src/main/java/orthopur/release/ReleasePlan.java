@@ -17,6 +17,7 @@ import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.SheetIndex;
+import orthopur.text.Text;
 
 /**
  * What has to be found before a machine is released after a round.
@@ -49,24 +50,28 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                 new ReleaseSite(
                         SIGHT,
                         ReleaseSite.Kind.LOOK,
-                        "All food-contact surfaces: no soil, no water, no bristle, no damage",
+                        Text.kept(
+                                "kept.release.sight",
+                                "All food-contact surfaces: no soil, no water, no bristle, no damage"),
                         null,
                         null,
                         null,
                         null,
-                        "with flashlight and mirror, into corners and under edges"));
+                        Text.kept(
+                                "kept.release.sight-how",
+                                "with flashlight and mirror, into corners and under edges")));
         CheckPlan ph = lastRinse(pack);
         if (ph != null && ph.ranged()) {
             sites.add(
                     new ReleaseSite(
                             LAST_RINSE,
                             ReleaseSite.Kind.PH,
-                            "pH of the last rinse",
+                            Text.kept("kept.release.last-rinse", "pH of the last rinse"),
                             ph.least(),
                             ph.most(),
                             null,
                             "pH",
-                            "back to that of the tap"));
+                            Text.kept("kept.release.as-the-tap", "back to that of the tap")));
         }
         List<SwabRota.Site> swabs = swabSites(sheet, sanitizedIn(pack));
         if (!swabs.isEmpty()) {
@@ -127,8 +132,11 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                     book.number("atp.pass"),
                     book.number("atp.fail"),
                     "RLU",
-                    "default of this program: this site has %d values of its own, %d make limits; the meter's maker stands above"
-                            .formatted(own.size(), OwnLimits.FIRM));
+                    Text.kept(
+                            "kept.release.default",
+                            "default of this program: this site has {0} values of its own, {1} make limits; the meter's maker stands above",
+                            own.size(),
+                            OwnLimits.FIRM));
         }
         OwnLimits limits = OwnLimits.of(own);
         return new ReleaseSite(
@@ -139,7 +147,10 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                 Math.floor(limits.passUpTo()),
                 Math.floor(limits.failAbove()),
                 "RLU",
-                "own history of %d values, mean %s"
-                        .formatted(own.size(), Show.number(Math.round(limits.mean()))));
+                Text.kept(
+                        "kept.release.own-history",
+                        "own history of {0} values, mean {1}",
+                        own.size(),
+                        Show.number(Math.round(limits.mean()))));
     }
 }

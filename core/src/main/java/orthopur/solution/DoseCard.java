@@ -121,7 +121,7 @@ public record DoseCard(
         private DoseCard sanitizer() {
             List<Band> bands = job.bands(book);
             SanitizerLimit limit = new SanitizerLimit(book);
-            String refusal = limit.judge(job.use(job.at())).refusal();
+            Text refusal = limit.judge(job.use(job.at())).refusal();
             Band band = Job.band(bands, job.coldest());
             if (refusal != null) {
                 problems.add(Text.of("mix.not-permitted", "Not like this: {0}.", refusal));

@@ -63,6 +63,19 @@ public record Text(String id, String english, List<Object> args) {
         return of("", pattern, args);
     }
 
+    /**
+     * Several sentences, one after the other.
+     *
+     * @param all one at least
+     */
+    public static Text sentences(List<Text> all) {
+        Text said = all.getFirst();
+        for (Text next : all.subList(1, all.size())) {
+            said = Text.of("text.and-then", "{0} {1}", said, next);
+        }
+        return said;
+    }
+
     /** The sentence in English, its first letter large. */
     public String sentence() {
         String said = toString();

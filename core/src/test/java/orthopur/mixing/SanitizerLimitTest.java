@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Duration;
-import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -81,7 +80,7 @@ class SanitizerLimitTest {
                         null,
                         false);
         assertEquals(Verdict.UNDECIDED, LIMIT.judge(noPh).verdict());
-        assertEquals(List.of("the pH"), LIMIT.judge(noPh).missing());
+        assertEquals("[" + "the pH" + "]", LIMIT.judge(noPh).missing().toString());
     }
 
     @Test

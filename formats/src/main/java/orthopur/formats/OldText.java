@@ -55,8 +55,8 @@ public final class OldText {
             int line,
             String text,
             @Nullable String notation,
-            List<String> missing,
-            @Nullable String why) {}
+            List<Text> missing,
+            @Nullable Text why) {}
 
     /**
      * All clauses in order; empty lines are left out.
@@ -100,7 +100,9 @@ public final class OldText {
                                             said,
                                             null,
                                             List.of(),
-                                            "It says the same again in another language.")
+                                            Text.of(
+                                                    "old-text.again",
+                                                    "It says the same again in another language."))
                                     : r);
                     before = r.notation() == null ? before : r;
                 }

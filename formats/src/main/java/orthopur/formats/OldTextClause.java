@@ -15,6 +15,7 @@ import orthopur.machine.EnergyKind;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Vessel;
 import orthopur.quantity.Show;
+import orthopur.text.Text;
 
 /** One clause of an old text: a verb at its beginning, and nothing in it that is not understood. */
 final class OldTextClause {
@@ -29,6 +30,7 @@ final class OldTextClause {
     private static final Set<String> ON_PARTS =
             Set.of("Remove", "Move aside", "Install", "Soak", "Lubricate", "Inspect");
     private static final Set<String> ON_ENERGY = Set.of("Stop", "Isolate", "Lock");
+    private static final Text MORE = Text.of("old-text.more", "More is in it than one step.");
     private static final Set<String> ALONE = Set.of("Wash hands", "Record");
 
     /** What the machine and the site have names for. */
@@ -78,7 +80,7 @@ final class OldTextClause {
     private @Nullable String method;
     private @Nullable String destination;
     private final Map<String, String> figures = new java.util.LinkedHashMap<>();
-    private final List<String> missing = new ArrayList<>();
+    private final List<Text> missing = new ArrayList<>();
     private final Set<String> twice = new LinkedHashSet<>();
 
     OldTextClause(Known known, String text) {
@@ -94,7 +96,7 @@ final class OldTextClause {
     }
 
     OldText.Reading read(int line) {
-        String why = understand();
+        Text why = understand();
         if (why != null) {
             return new OldText.Reading(line, text, null, List.of(), why);
         }
@@ -102,12 +104,13 @@ final class OldTextClause {
     }
 
     /** Null where all of it was, else why not. */
-    private @Nullable String understand() {
+    private @Nullable Text understand() {
         for (String w : words) {
             if (OldTextWords.BINDS.contains(w)) {
-                return "\""
-                        + w
-                        + "\" makes it a rule, a choice or a condition; a step is one thing that is done.";
+                return Text.of(
+                        "old-text.binds",
+                        "\"{0}\" makes it a rule, a choice or a condition; a step is one thing that is done.",
+                        w);
             }
         }
         int at = 0;
@@ -116,12 +119,15 @@ final class OldTextClause {
         }
         at = verb(at);
         if (verb == null) {
-            return "It does not begin with one thing that is done.";
+            return Text.of("old-text.no-verb", "It does not begin with one thing that is done.");
         }
         while (at < words.size()) {
             int next = next(at);
             if (next == at) {
-                return "\"" + words.get(at) + "\" is not on the sheet or not understood.";
+                return Text.of(
+                        "old-text.unknown",
+                        "\"{0}\" is not on the sheet or not understood.",
+                        words.get(at));
             }
             at = next;
         }
@@ -213,12 +219,20 @@ final class OldTextClause {
         String rest = plain.substring(starts.get(at));
         Matcher range = RANGE.matcher(rest);
         if (range.lookingAt() && unit(range.group(1)) != null) {
-            missing.add("one figure instead of " + range.group().strip());
+            missing.add(
+                    Text.of(
+                            "old-text.one-figure",
+                            "one figure instead of {0}",
+                            range.group().strip()));
             return past(at, range.end());
         }
         Matcher ratio = RATIO.matcher(rest);
         if (ratio.lookingAt()) {
-            missing.add("the strength that " + ratio.group() + " gives");
+            missing.add(
+                    Text.of(
+                            "old-text.strength-of-ratio",
+                            "the strength that {0} gives",
+                            ratio.group()));
             return past(at, ratio.end());
         }
         Matcher f = FIGURE.matcher(rest);
@@ -337,15 +351,18 @@ final class OldTextClause {
     }
 
     /** Whether what was understood makes one step. */
-    private @Nullable String sense() {
+    private @Nullable Text sense() {
         if (ALONE.contains(verb)) {
-            return items.isEmpty() && figures.isEmpty() ? null : "More is in it than one step.";
+            return items.isEmpty() && figures.isEmpty() ? null : MORE;
         }
         if (ON_ENERGY.contains(verb)) {
             return energy();
         }
         if (items.isEmpty()) {
-            return "It does not name a part or surface of " + known.sheet.code() + ".";
+            return Text.of(
+                    "old-text.no-part",
+                    "It does not name a part or surface of {0}.",
+                    known.sheet.code());
         }
         if ("Remove".equals(verb) && place != null && destination == null) {
             destination = place;
@@ -353,13 +370,15 @@ final class OldTextClause {
         }
         boolean chemicalFits =
                 Set.of("Wash", "Soak", "Sanitize", "Lubricate").contains(verb) || chemical == null;
-        return chemicalFits ? null : "A product does not belong to that.";
+        return chemicalFits
+                ? null
+                : Text.of("old-text.no-product", "A product does not belong to that.");
     }
 
     /** "Unplug the machine" where one energy alone can be meant. */
-    private @Nullable String energy() {
+    private @Nullable Text energy() {
         if (!items.isEmpty() || chemical != null || !figures.isEmpty()) {
-            return "More is in it than one step.";
+            return MORE;
         }
         if (energies.isEmpty()) {
             List<Energy> meant =
@@ -371,8 +390,10 @@ final class OldTextClause {
                                                             && e.kind() == EnergyKind.SUPPLIED))
                             .toList();
             if (meant.size() != 1) {
-                return "It does not say which energy; the sheet has %d that could be meant."
-                        .formatted(meant.size());
+                return Text.of(
+                        "old-text.which-energy",
+                        "It does not say which energy; the sheet has {0} that could be meant.",
+                        meant.size());
             }
             energies.add(meant.getFirst().id());
         }
@@ -415,23 +436,26 @@ final class OldTextClause {
         };
     }
 
-    private List<String> missing() {
-        List<String> all = new ArrayList<>(missing);
-        twice.forEach(kind -> all.add("which " + kind + " of several"));
-        for (String need : OldTextWords.NEEDS.getOrDefault(verb == null ? "" : verb, List.of())) {
+    private List<Text> missing() {
+        List<Text> all = new ArrayList<>(missing);
+        twice.forEach(
+                kind -> all.add(Text.of("old-text.of-several", "which {0} of several", kind)));
+        for (OldTextWords.Need need :
+                OldTextWords.NEEDS.getOrDefault(verb == null ? "" : verb, List.of())) {
             boolean has =
                     switch (need) {
-                        case "product" -> chemical != null;
-                        case "strength", "temperature" -> figures.containsKey(need);
-                        case "how much is made" -> figures.containsKey("volume");
-                        case "how long", "how long it stays wet" -> figures.containsKey("time");
-                        case "in what" -> place != null;
-                        case "where it goes" -> destination != null;
-                        case "with what it is brought on" -> method != null;
-                        default -> false;
+                        case PRODUCT -> chemical != null;
+                        case STRENGTH -> figures.containsKey("strength");
+                        case TEMPERATURE -> figures.containsKey("temperature");
+                        case VOLUME -> figures.containsKey("volume");
+                        case TIME, WET -> figures.containsKey("time");
+                        case VESSEL -> place != null;
+                        case DESTINATION -> destination != null;
+                        case METHOD -> method != null;
+                        case END, READING -> false;
                     };
             if (!has) {
-                all.add(need);
+                all.add(need.text());
             }
         }
         return List.copyOf(all);

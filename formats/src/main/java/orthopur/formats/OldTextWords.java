@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import orthopur.text.Text;
 
 /** The words of old procedures, English and Spanish, in lower case and without accents. */
 final class OldTextWords {
@@ -184,25 +185,50 @@ final class OldTextWords {
     }
 
     /** What a step needs before the rules can judge it, by its verb. */
-    static final Map<String, List<String>> NEEDS =
+    static final Map<String, List<Need>> NEEDS =
             Map.of(
                     "Wash",
-                            List.of(
-                                    "product",
-                                    "strength",
-                                    "temperature",
-                                    "how much is made",
-                                    "with what it is brought on"),
-                    "Rinse", List.of("temperature", "when it is enough"),
-                    "Soak", List.of("product", "strength", "temperature", "how long", "in what"),
+                    List.of(
+                            Need.PRODUCT,
+                            Need.STRENGTH,
+                            Need.TEMPERATURE,
+                            Need.VOLUME,
+                            Need.METHOD),
+                    "Rinse",
+                    List.of(Need.TEMPERATURE, Need.END),
+                    "Soak",
+                    List.of(Need.PRODUCT, Need.STRENGTH, Need.TEMPERATURE, Need.TIME, Need.VESSEL),
                     "Sanitize",
-                            List.of(
-                                    "product",
-                                    "strength",
-                                    "temperature",
-                                    "how long it stays wet",
-                                    "what is read"),
-                    "Dry", List.of("how long"),
-                    "Lubricate", List.of("product"),
-                    "Remove", List.of("where it goes"));
+                    List.of(Need.PRODUCT, Need.STRENGTH, Need.TEMPERATURE, Need.WET, Need.READING),
+                    "Dry",
+                    List.of(Need.TIME),
+                    "Lubricate",
+                    List.of(Need.PRODUCT),
+                    "Remove",
+                    List.of(Need.DESTINATION));
+
+    /** What a step has to say. */
+    enum Need {
+        PRODUCT(Text.of("old-text.product", "product")),
+        STRENGTH(Text.of("old-text.strength", "strength")),
+        TEMPERATURE(Text.of("old-text.temperature", "temperature")),
+        VOLUME(Text.of("old-text.volume", "how much is made")),
+        METHOD(Text.of("old-text.method", "with what it is brought on")),
+        END(Text.of("old-text.end", "when it is enough")),
+        TIME(Text.of("old-text.time", "how long")),
+        VESSEL(Text.of("old-text.vessel", "in what")),
+        WET(Text.of("old-text.wet", "how long it stays wet")),
+        READING(Text.of("old-text.reading", "what is read")),
+        DESTINATION(Text.of("old-text.destination", "where it goes"));
+
+        private final Text text;
+
+        Need(Text text) {
+            this.text = text;
+        }
+
+        Text text() {
+            return text;
+        }
+    }
 }

@@ -100,6 +100,22 @@ class HostileTest {
         assertTrue(asked > 0, "nothing is asked of it");
     }
 
+    /** What is found in one of them. */
+    record Found(Case in, Finding finding) {
+        /** Whether the case says it: a place, a tool, words that are of no document. */
+        boolean typed(String words) {
+            return in.lines().stream().anyMatch(l -> l.contains("\"" + words));
+        }
+    }
+
+    /** All that is found in all of them. */
+    static Stream<Found> found() throws IOException {
+        return cases().flatMap(
+                        c ->
+                                DemoSite.verify(written(c)).findings().stream()
+                                        .map(f -> new Found(c, f)));
+    }
+
     private static void said(String what, List<Finding> roots, String said) {
         String[] at = what.split(" at ");
         Severity severity = Severity.valueOf(at[0].split(" ")[0]);

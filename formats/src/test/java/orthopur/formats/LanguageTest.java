@@ -21,6 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import orthopur.formats.language.DocumentTexts;
 import orthopur.formats.language.ProgramWords;
+import orthopur.formats.language.Sentences;
 import orthopur.formats.language.Spoken;
 import orthopur.formats.language.Translation;
 import orthopur.machine.Configuration;
@@ -30,6 +31,7 @@ import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.rulebook.PublicCodes;
 import orthopur.takeapart.TakeApartMap;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 
 /** A Spanish round has no English in it: every text of every demo round is translated. */
@@ -401,6 +403,29 @@ class LanguageTest {
         }
         assertEquals(List.of(), english);
         assertTrue(spanish().size() > 500);
+    }
+
+    /** What is put together in a finding, from all that gets past a rule or not. */
+    @Test
+    void noFindingIsHalfInEnglish() throws IOException {
+        Map<String, String> texts = new TreeMap<>();
+        spanish().properties().forEach(e -> texts.put(e.getKey(), e.getValue().asString()));
+        Sentences sentences = new Sentences(texts, spoken());
+        Set<String> left = new TreeSet<>();
+        HostileTest.found()
+                .forEach(
+                        f -> {
+                            for (Text t : List.of(f.finding().said(), f.finding().why())) {
+                                String said = sentences.sentence(TextDocument.of(t));
+                                boolean typed =
+                                        t.args().stream()
+                                                .anyMatch(a -> a instanceof String s && f.typed(s));
+                                if (!typed && ENGLISH.matcher(said).find()) {
+                                    left.add(f.finding().rule() + ": " + said);
+                                }
+                            }
+                        });
+        assertEquals(Set.of(), left);
     }
 
     /** What is filled in stays where it is: {0} and {1} are in both. */

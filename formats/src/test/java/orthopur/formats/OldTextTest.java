@@ -85,10 +85,12 @@ class OldTextTest {
                 read("Sanitize the pusher at 200 ppm\n\nIf wet, dry the pusher\nPolish it", sheet);
         assertEquals(
                 List.of("product", "temperature", "how long it stays wet", "what is read"),
-                read.get(0).missing());
+                read.get(0).missing().stream().map(String::valueOf).toList());
         assertEquals(3, read.get(1).line());
         assertTrue(String.valueOf(read.get(1).why()).startsWith("\"if\" makes it a rule"));
-        assertEquals("It does not begin with one thing that is done.", read.get(2).why());
+        assertEquals(
+                "It does not begin with one thing that is done.",
+                String.valueOf(read.get(2).why()));
     }
 
     @Test

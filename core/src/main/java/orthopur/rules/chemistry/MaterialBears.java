@@ -50,8 +50,8 @@ public final class MaterialBears extends BookRule {
                                         c.name(),
                                         c.kind().shown(),
                                         m.sheet().names(ids),
-                                        row.material()),
-                                Text.of("material-bears.text", "{0}.", capital(row.why())));
+                                        row.name()),
+                                Text.of("material-bears.text", "{0}.", row.why()));
             }
         }
         chlorineOnSteel(m, c, solution, out);
@@ -88,9 +88,5 @@ public final class MaterialBears extends BookRule {
     private static boolean stainless(Surface s) {
         return s.materials().stream()
                 .anyMatch(x -> x.toLowerCase(Locale.ROOT).contains("stainless"));
-    }
-
-    private static String capital(String s) {
-        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 }

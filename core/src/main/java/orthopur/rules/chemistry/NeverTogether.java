@@ -41,7 +41,7 @@ public final class NeverTogether extends BookRule {
         // What was in it stays on its walls until it is washed out, drained or not.
         Chemical held =
                 v == null ? null : m.context().chemical(v.full() ? v.chemical() : v.residue());
-        String clash = held == null ? null : Clash.between(held.kind(), c.kind());
+        Text clash = held == null ? null : Clash.between(held.kind(), c.kind());
         Findings.Report inVessel = null;
         if (clash != null && held != null) {
             inVessel =
@@ -87,15 +87,15 @@ public final class NeverTogether extends BookRule {
     /** On what lies in a vessel with the wrong product it is the same meeting. */
     private void surfaces(Moment m, Chemical c, Findings out, Findings.@Nullable Report inVessel) {
         List<Integer> met = new ArrayList<>();
-        String why = "";
+        Text why = null;
         for (int s : m.exposed()) {
-            String clash = clash(m.night().facts(s), c.kind());
+            Text clash = clash(m.night().facts(s), c.kind());
             if (clash != null) {
                 met.add(s);
                 why = clash;
             }
         }
-        if (!met.isEmpty()) {
+        if (why != null) {
             List<String> ids = m.surfaceIds(met);
             out.report(info)
                     .items(ids)
@@ -116,16 +116,16 @@ public final class NeverTogether extends BookRule {
         }
     }
 
-    private static @Nullable String clash(Facts f, ChemicalKind kind) {
+    private static @Nullable Text clash(Facts f, ChemicalKind kind) {
         if (f.has(Residue.CHLORINE) && kind.acidic()) {
-            return "chlorine and acid make chlorine gas";
+            return Clash.CHLORINE_ON_ACID;
         }
         if (f.has(Residue.ACID) && kind.chlorinated()) {
-            return "acid and chlorine make chlorine gas";
+            return Clash.CHLORINE_ON_ACID;
         }
         if (f.has(Residue.CAUSTIC) && kind.acidic()
                 || f.has(Residue.ACID) && kind == ChemicalKind.CAUSTIC) {
-            return "caustic and acid boil up when they meet";
+            return Clash.CAUSTIC_ON_ACID;
         }
         return null;
     }

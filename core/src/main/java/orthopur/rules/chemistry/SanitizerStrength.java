@@ -90,7 +90,7 @@ public final class SanitizerStrength extends BookRule {
                                 "Step {0} uses {1} and does not state {2}.",
                                 m.number(),
                                 u.shown(),
-                                String.join(" or ", u.answer().missing())),
+                                u.answer().missing()),
                         Text.of(
                                 "sanitizer-strength.the-strength-that-is-enough",
                                 "The strength that is enough depends on it; not stated is not passed."))

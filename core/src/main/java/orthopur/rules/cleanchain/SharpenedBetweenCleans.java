@@ -69,16 +69,29 @@ public final class SharpenedBetweenCleans extends BookRule {
             if (most == null) {
                 continue;
             }
-            List<String> off = new ArrayList<>();
-            compare(off, "grinding", a.grinding(), most.grinding());
-            compare(off, "honing", a.honing(), most.honing());
+            List<Text> off = new ArrayList<>();
+            compare(
+                    off,
+                    Text.of("sharpened-between-cleans.grinding", "grinding"),
+                    a.grinding(),
+                    most.grinding());
+            compare(
+                    off,
+                    Text.of("sharpened-between-cleans.honing", "honing"),
+                    a.honing(),
+                    most.honing());
             if (most.turns() != null && (a.turns() == null || a.turns() > most.turns())) {
                 off.add(
-                        "turns: at most "
-                                + most.turns()
-                                + (a.turns() == null
-                                        ? ", and none are stated"
-                                        : ", and " + a.turns() + " are stated"));
+                        a.turns() == null
+                                ? Text.of(
+                                        "sharpened-between-cleans.turns-not-stated",
+                                        "turns: at most {0}, and none are stated",
+                                        most.turns())
+                                : Text.of(
+                                        "sharpened-between-cleans.turns",
+                                        "turns: at most {0}, and {1} are stated",
+                                        most.turns(),
+                                        a.turns()));
             }
             if (!off.isEmpty()) {
                 List<String> ids = List.of(m.sheet().part(p).id());
@@ -91,7 +104,7 @@ public final class SharpenedBetweenCleans extends BookRule {
                                         "Step {0} sharpens {1}; {2}.",
                                         m.number(),
                                         m.sheet().names(ids),
-                                        String.join("; ", off)),
+                                        off),
                                 Text.of(
                                         "sharpened-between-cleans.ground-too-long-the-edge",
                                         "Ground too long, the edge is gone and the metal is in the product."));
@@ -100,15 +113,21 @@ public final class SharpenedBetweenCleans extends BookRule {
     }
 
     private static void compare(
-            List<String> off, String what, @Nullable Duration stated, @Nullable Duration most) {
+            List<Text> off, Text what, @Nullable Duration stated, @Nullable Duration most) {
         if (most != null && (stated == null || stated.compareTo(most) > 0)) {
             off.add(
-                    what
-                            + ": at most "
-                            + Show.duration(most)
-                            + (stated == null
-                                    ? ", and no time is stated"
-                                    : ", and " + Show.duration(stated) + " is stated"));
+                    stated == null
+                            ? Text.of(
+                                    "sharpened-between-cleans.no-time",
+                                    "{0}: at most {1}, and no time is stated",
+                                    what,
+                                    Show.duration(most))
+                            : Text.of(
+                                    "sharpened-between-cleans.time",
+                                    "{0}: at most {1}, and {2} is stated",
+                                    what,
+                                    Show.duration(most),
+                                    Show.duration(stated)));
         }
     }
 

@@ -55,20 +55,20 @@ public final class KeptProduct extends BookRule {
                             WHY);
         }
         String words = (m.step().words() + " " + a.destination()).toLowerCase(Locale.ROOT);
-        List<String> missing = new ArrayList<>();
+        List<Text> missing = new ArrayList<>();
         if (a.destination() == null || a.destination().isBlank()) {
-            missing.add("where");
+            missing.add(Text.of("kept-product.where", "where"));
         }
         if (a.container() == null && !COVERED.matcher(words).find()) {
-            missing.add("in which clean covered container");
+            missing.add(Text.of("kept-product.container", "in which clean covered container"));
         }
         if (!a.labeled() && !LABELED.matcher(words).find()) {
-            missing.add("with which label");
+            missing.add(Text.of("kept-product.label", "with which label"));
         }
         if (a.cold() == null
                 && m.sheet().sheet().temperatureControlledFood()
                 && !COLD.matcher(words).find()) {
-            missing.add("how cold");
+            missing.add(Text.of("kept-product.how-cold", "how cold"));
         }
         if (!missing.isEmpty()) {
             out.report(info)
@@ -77,7 +77,7 @@ public final class KeptProduct extends BookRule {
                                     "kept-product.keeps-product-and-does-not",
                                     "Step {0} keeps product and does not say {1}.",
                                     m.number(),
-                                    String.join(", ", missing)),
+                                    missing),
                             WHY);
         }
     }

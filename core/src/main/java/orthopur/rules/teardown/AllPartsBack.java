@@ -77,7 +77,9 @@ public final class AllPartsBack extends BookRule {
                                     SheetIndex.spoken(part.name()),
                                     there,
                                     part.count(),
-                                    has),
+                                    takes
+                                            ? Text.of("all-parts-back.on", "on the machine")
+                                            : Text.of("all-parts-back.off", "off the machine")),
                             Text.of(
                                     "all-parts-back.a-count-that-cannot-be",
                                     "A count that cannot be right hides the piece that is missing."));

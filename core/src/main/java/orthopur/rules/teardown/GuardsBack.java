@@ -43,19 +43,21 @@ public final class GuardsBack extends BookRule {
             return;
         }
         List<String> ids = m.partIds(missing.isEmpty() ? guards : missing);
-        String what =
+        Text what =
                 missing.isEmpty()
-                        ? "nobody has checked since the last assembly that the guards are on: "
-                        : "a guard is off: ";
+                        ? Text.of(
+                                "guards-back.not-checked",
+                                "nobody has checked since the last assembly that the guards are on: {0}",
+                                m.sheet().names(ids))
+                        : Text.of("guards-back.off", "a guard is off: {0}", m.sheet().names(ids));
         out.report(info)
                 .items(ids)
                 .says(
                         Text.of(
                                 "guards-back.makes-the-machine-live-while",
-                                "Step {0} makes the machine live while {1}{2}.",
+                                "Step {0} makes the machine live while {1}.",
                                 m.number(),
-                                what,
-                                m.sheet().names(ids)),
+                                what),
                         Text.of(
                                 "guards-back.the-guard-is-what-stands",
                                 "The guard is what stands between the moving part and the next person's hand."))

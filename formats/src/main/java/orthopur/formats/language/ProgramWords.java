@@ -14,6 +14,7 @@ import orthopur.formats.Json;
 import orthopur.formats.Schemas;
 import orthopur.formats.StatedField;
 import orthopur.instrument.Measures;
+import orthopur.machine.Check;
 import orthopur.machine.EndState;
 import orthopur.machine.Frequency;
 import orthopur.machine.Hazard;
@@ -58,6 +59,7 @@ public final class ProgramWords {
         shown(all, "end", EndState.values(), EndState::shown);
         shown(all, "limit", Limit.values(), Limit::shown);
         shown(all, "hazard", Hazard.values(), Hazard::shown);
+        shown(all, "check-state", Check.State.values(), Check.State::shown);
         return all;
     }
 

@@ -19,6 +19,7 @@ import orthopur.ledger.Backup;
 import orthopur.ledger.Head;
 import orthopur.ledger.SiteKey;
 import orthopur.server.custody.Custody;
+import orthopur.text.Text;
 
 /** Makes the nightly backup and knows how old the last good one is. */
 @Service
@@ -83,14 +84,14 @@ public class Backups {
     }
 
     /** What a supervisor has to know of backups; null while there is nothing to say. */
-    public @Nullable String warning() {
+    public @Nullable Text warning() {
         Path folder = to;
         if (folder == null) {
             return null;
         }
         String why = failed;
         if (why != null) {
-            return "The last backup failed. " + why;
+            return Text.of("backups.failed", "The last backup failed. {0}", why);
         }
         try {
             List<Path> all = all(folder);
@@ -101,10 +102,12 @@ public class Backups {
                 return null;
             }
             return all.isEmpty()
-                    ? "There is no backup in %s yet.".formatted(folder)
-                    : "The last good backup is %d hours old.".formatted(age.toHours());
+                    ? Text.of("backups.none", "There is no backup in {0} yet.", folder.toString())
+                    : Text.of(
+                            "backups.old", "The last good backup is {0} hours old.", age.toHours());
         } catch (IOException e) {
-            return "The backups in %s cannot be read.".formatted(folder);
+            return Text.of(
+                    "backups.unreadable", "The backups in {0} cannot be read.", folder.toString());
         }
     }
 }

@@ -146,7 +146,7 @@ public class Custody {
     }
 
     /** What was found changed at the start, for a person to read. */
-    public List<String> changed() {
+    public List<Text> changed() {
         return compared.join().changed().stream().map(c -> called(c.kind(), c.ref())).toList();
     }
 
@@ -159,20 +159,21 @@ public class Custody {
         return kind + " " + ref;
     }
 
-    private static String called(Sealed kind, String ref) {
+    private static Text called(Sealed kind, String ref) {
         return switch (kind) {
-            case PROCEDURE_VERSION -> "The approved procedure " + ref;
-            case SHEET -> "The machine sheet " + ref;
+            case PROCEDURE_VERSION ->
+                    Text.of("custody.procedure", "The approved procedure {0}", ref);
+            case SHEET -> Text.of("custody.sheet", "The machine sheet {0}", ref);
             case SITE_DOCUMENT ->
                     ref.equals("chemicals")
-                            ? "The list of chemicals"
-                            : "The description of the site";
-            case FIGURE_CHANGE -> "A figure of the rule book";
-            case ACCOUNT -> "The account " + ref;
-            case TRAINING -> "A training (" + ref + ")";
-            case TABLET -> "The tablet " + ref;
-            case PACK -> "The round pack " + ref;
-            default -> kind.table() + " " + ref;
+                            ? Text.of("custody.chemicals", "The list of chemicals")
+                            : Text.of("custody.site", "The description of the site");
+            case FIGURE_CHANGE -> Text.of("custody.figure", "A figure of the rule book");
+            case ACCOUNT -> Text.of("custody.account", "The account {0}", ref);
+            case TRAINING -> Text.of("custody.training", "A training ({0})", ref);
+            case TABLET -> Text.of("custody.tablet", "The tablet {0}", ref);
+            case PACK -> Text.of("custody.pack", "The round pack {0}", ref);
+            default -> Text.plain(kind.table() + " " + ref);
         };
     }
 

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import orthopur.formats.TextDocument;
 import orthopur.instrument.Instrument;
 import orthopur.server.floor.SiteEntries;
 import orthopur.server.machines.Premises;
@@ -106,7 +107,7 @@ class InstrumentsController {
     /**
      * @param value null when it shows none; {@code says} tells why
      */
-    record MeterReading(@Nullable Double value, String unit, String says) {}
+    record MeterReading(@Nullable Double value, String unit, TextDocument says) {}
 
     @GetMapping
     synchronized List<MeterView> all() {
@@ -171,19 +172,40 @@ class InstrumentsController {
         boolean odd = !standard && world.nextInt(ODD) == 0;
         double truth = odd ? s.kind() == Meter.Kind.ATP ? near * 12 : near * 0.5 : near;
         String unit = s.meter().unit();
-        String due = s.meter().condition().due() ? " Its calibration is overdue." : "";
+        boolean due = s.meter().condition().due();
         return switch (s.meter().read(truth)) {
             case Meter.Answer.Shown a ->
-                    new MeterReading(a.value(), a.unit(), s.name() + " shows it." + due);
+                    new MeterReading(
+                            a.value(),
+                            a.unit(),
+                            says(Text.of("meter.shows", "{0} shows it.", s.name()), due));
             case Meter.Answer.Beyond b ->
                     new MeterReading(
                             null,
                             unit,
-                            "%s shows \"beyond range\": it reads %s.%s"
-                                    .formatted(s.name(), b.range(), due));
+                            says(
+                                    Text.of(
+                                            "meter.beyond",
+                                            "{0} shows \"beyond range\": it reads {1}.",
+                                            s.name(),
+                                            b.range()),
+                                    due));
             case Meter.Answer.Dark d ->
-                    new MeterReading(null, unit, s.name() + " stays dark: its battery is flat.");
+                    new MeterReading(
+                            null,
+                            unit,
+                            says(
+                                    Text.of(
+                                            "meter.dark",
+                                            "{0} stays dark: its battery is flat.",
+                                            s.name()),
+                                    false));
         };
+    }
+
+    private static TextDocument says(Text shown, boolean due) {
+        return TextDocument.of(
+                due ? Text.of("meter.due", "{0} Its calibration is overdue.", shown) : shown);
     }
 
     private @Nullable Standing standing(String id) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.TextDocument;
+import orthopur.formats.language.Sentences;
 import orthopur.formats.language.Spoken;
 import orthopur.text.Text;
 
@@ -12,11 +13,13 @@ public final class Tongue {
     private final String code;
     private final Map<String, String> texts;
     private final Spoken spoken;
+    private final Sentences sentences;
 
     Tongue(String code, Map<String, String> texts, Spoken spoken) {
         this.code = code;
         this.texts = texts;
         this.spoken = spoken;
+        this.sentences = new Sentences(texts, spoken);
     }
 
     /** English, in which everything stands. */
@@ -68,34 +71,7 @@ public final class Tongue {
 
     /** A sentence of the core as a sentence of its own. */
     public String sentence(TextDocument text) {
-        String said = text(text);
-        return said.isEmpty() ? said : Character.toUpperCase(said.charAt(0)) + said.substring(1);
-    }
-
-    /** The same as a piece of another one. */
-    public String text(TextDocument text) {
-        String pattern = texts.get(text.id());
-        return pattern == null
-                ? spoken.say(text.english())
-                : new Text(text.id(), pattern, text.args().stream().map(this::argument).toList())
-                        .toString();
-    }
-
-    private Object argument(Object arg) {
-        return switch (arg) {
-            case TextDocument t -> text(t);
-            case String s -> spoken.say(s);
-            case List<?> all -> listed(all.stream().map(a -> argument(a).toString()).toList());
-            default -> arg;
-        };
-    }
-
-    /** "A", "A and B", "A, B and C". */
-    private String listed(List<String> names) {
-        int last = names.size() - 1;
-        return last <= 0
-                ? String.join("", names)
-                : String.join(", ", names.subList(0, last)) + spoken.say(" and ") + names.get(last);
+        return sentences.sentence(text);
     }
 
     private String said(String id, String english, List<Object> args) {

@@ -5,10 +5,12 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import orthopur.formats.EntryEnvelope;
+import orthopur.formats.TextDocument;
 import orthopur.ledger.Head;
 import orthopur.server.backup.Backups;
 import orthopur.server.custody.Custody;
 import orthopur.server.floor.RoundLog;
+import orthopur.text.Text;
 
 /**
  * Walks the chain of the log a stretch at a time, outside of any transaction, so that no entry
@@ -52,10 +54,10 @@ class ChainWalk {
             long entries,
             long all,
             @Nullable Long firstBroken,
-            List<String> changed,
+            List<TextDocument> changed,
             @Nullable Long signedTo,
             @Nullable Long signedAt,
-            @Nullable String backup) {}
+            @Nullable TextDocument backup) {}
 
     /** Goes on walking for a moment and says how far it is. */
     synchronized Integrity soFar() {
@@ -111,14 +113,15 @@ class ChainWalk {
 
     private Integrity said() {
         Head head = custody.last();
+        Text warning = backups.warning();
         return new Integrity(
                 broken == null,
                 walked,
                 Math.max(walked, log.count()),
                 broken,
-                custody.changed(),
+                custody.changed().stream().map(TextDocument::of).toList(),
                 head == null ? null : head.entry(),
                 head == null ? null : head.at(),
-                backups.warning());
+                warning == null ? null : TextDocument.of(warning));
     }
 }

@@ -128,7 +128,7 @@ public class Accounts {
                 name,
                 password,
                 found == null ? null : found.getPasswordHash(),
-                "Name and password do not match.");
+                Text.of("accounts.no-match", "Name and password do not match."));
         custody.vouchFor(Sealed.ACCOUNT, Objects.requireNonNull(found).getId().toString());
         return person(found);
     }
@@ -179,7 +179,7 @@ public class Accounts {
                 "pin of " + a.getId(),
                 pin == null ? "" : pin,
                 a.getPinHash().isEmpty() ? null : a.getPinHash(),
-                "The PIN is wrong.");
+                Text.of("accounts.the-pin-is-wrong", "The PIN is wrong."));
     }
 
     /** Whether somebody has no PIN of their own yet: it was given to them, or is of four digits. */
@@ -196,12 +196,16 @@ public class Accounts {
      * @throws Said when the secret is wrong, or the PIN is none
      */
     public Person choosePin(Person person, String secret, boolean byPin, String pin) {
-        List<String> wrong = new ArrayList<>();
+        List<Text> wrong = new ArrayList<>();
         Secrets.pin(pin, wrong);
         refuse(wrong);
         AccountRecord a = proven(person, secret, byPin);
         if (byPin && secret.equals(pin)) {
-            refuse(List.of("Choose another PIN than the one you had."));
+            refuse(
+                    List.of(
+                            Text.of(
+                                    "accounts.another-pin",
+                                    "Choose another PIN than the one you had.")));
         }
         String hashed = hash(pin);
         return changed(a, c -> c.set(ACCOUNT.PIN_HASH, hashed).set(ACCOUNT.PIN_OWN, true));
@@ -213,7 +217,7 @@ public class Accounts {
      * @throws Said when the old one is wrong, or the new one is none
      */
     public Person choosePassword(Person person, String old, String password) {
-        List<String> wrong = new ArrayList<>();
+        List<Text> wrong = new ArrayList<>();
         Secrets.password(password, wrong);
         refuse(wrong);
         AccountRecord a = proven(person, old, false);
@@ -232,7 +236,7 @@ public class Accounts {
                     "password of " + a.getId(),
                     secret,
                     a.getPasswordHash(),
-                    "The password is wrong.");
+                    Text.of("accounts.the-password-is-wrong", "The password is wrong."));
         }
         return a;
     }
@@ -245,9 +249,9 @@ public class Accounts {
         return new Person(a.getId(), a.getName(), Role.valueOf(a.getRole()), epoch);
     }
 
-    private static void refuse(List<String> wrong) {
+    private static void refuse(List<Text> wrong) {
         if (!wrong.isEmpty()) {
-            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, Text.plain(String.join(" ", wrong)));
+            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, Text.sentences(wrong));
         }
     }
 

@@ -81,7 +81,7 @@ class People {
     /** A supervisor for whom nobody signs: whoever runs the server answers for it. */
     void supervisor(String given, String password, String pin, Consumer<Signature> with) {
         String name = given.strip();
-        List<String> wrong = new ArrayList<>();
+        List<Text> wrong = new ArrayList<>();
         named(name, wrong);
         check(password, null, wrong);
         Secrets.pin(pin, wrong);
@@ -102,10 +102,10 @@ class People {
     @Transactional(noRollbackFor = Said.class)
     public PersonView create(NewPerson in, String password, Signature signed) {
         String name = in.name() == null ? "" : in.name().strip();
-        List<String> wrong = new ArrayList<>();
+        List<Text> wrong = new ArrayList<>();
         named(name, wrong);
         if (in.role() == null) {
-            wrong.add("Choose a role.");
+            wrong.add(Text.of("accounts.choose-a-role", "Choose a role."));
         }
         check(in.password(), in.adultFrom(), wrong);
         String same = samePerson(name, in.sameAs(), wrong);
@@ -135,7 +135,7 @@ class People {
                                                 Text.of(
                                                         "people.there-is-no-such-account",
                                                         "There is no such account.")));
-        List<String> wrong = new ArrayList<>();
+        List<Text> wrong = new ArrayList<>();
         check(in.password() == null ? "unchanged" : in.password(), in.adultFrom(), wrong);
         String name = in.name() == null ? a.getName() : in.name().strip();
         named(name, wrong);
@@ -145,8 +145,10 @@ class People {
         boolean supervises = in.role() == Role.SUPERVISOR && !in.left();
         if (!supervises && lastSupervisor(a)) {
             wrong.add(
-                    a.getName()
-                            + " is the only supervisor left; somebody has to be able to write and approve.");
+                    Text.of(
+                            "accounts.is-the-only-supervisor-left-somebody",
+                            "{0} is the only supervisor left; somebody has to be able to write and approve.",
+                            a.getName()));
         }
         refuse(wrong);
         String before = said(a);
@@ -191,9 +193,13 @@ class People {
         return view(a);
     }
 
-    private static void named(String name, List<String> wrong) {
+    private static void named(String name, List<Text> wrong) {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            wrong.add("The name has 1 to " + LONGEST_NAME + " letters.");
+            wrong.add(
+                    Text.of(
+                            "accounts.the-name-has-to-letters",
+                            "The name has 1 to {0} letters.",
+                            LONGEST_NAME));
         }
     }
 
@@ -241,23 +247,31 @@ class People {
         }
     }
 
-    private void known(List<String> machines, List<String> wrong) {
+    private void known(List<String> machines, List<Text> wrong) {
         for (String m : machines) {
             if (!db.fetchExists(SHEET, SHEET.CODE.eq(m))) {
-                wrong.add("There is no machine " + m + " on this site to be trained on.");
+                wrong.add(
+                        Text.of(
+                                "accounts.there-is-no-machine-on-this",
+                                "There is no machine {0} on this site to be trained on.",
+                                m));
             }
         }
     }
 
     /** The first account of a person: whoever cleaned with one does not release with the other. */
-    private @Nullable String samePerson(String name, @Nullable String other, List<String> wrong) {
+    private @Nullable String samePerson(String name, @Nullable String other, List<Text> wrong) {
         if (other == null || other.isBlank()) {
             return null;
         }
         AccountRecord first =
                 db.selectFrom(ACCOUNT).where(ACCOUNT.NAME.eq(other.strip())).fetchOne();
         if (first == null || other.strip().equals(name)) {
-            wrong.add("A second account names another account of the site, not \"" + other + "\".");
+            wrong.add(
+                    Text.of(
+                            "accounts.a-second-account-names-another-account",
+                            "A second account names another account of the site, not \"{0}\".",
+                            other));
             return null;
         }
         return first.getSameAs() == null ? first.getName() : first.getSameAs();
@@ -274,22 +288,23 @@ class People {
                         == 1;
     }
 
-    private void check(
-            @Nullable String password, @Nullable LocalDate adultFrom, List<String> wrong) {
+    private void check(@Nullable String password, @Nullable LocalDate adultFrom, List<Text> wrong) {
         Secrets.password(password, wrong);
         LocalDate today = accounts.today();
         if (adultFrom != null
                 && (!adultFrom.isAfter(today)
                         || adultFrom.isAfter(today.plusYears(MOST_YEARS_TO_18)))) {
             wrong.add(
-                    "The day of turning 18 lies after today, at most %d years; leave it empty for somebody of age."
-                            .formatted(MOST_YEARS_TO_18));
+                    Text.of(
+                            "accounts.turning-18",
+                            "The day of turning 18 lies after today, at most {0} years; leave it empty for somebody of age.",
+                            MOST_YEARS_TO_18));
         }
     }
 
-    private static void refuse(List<String> wrong) {
+    private static void refuse(List<Text> wrong) {
         if (!wrong.isEmpty()) {
-            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, Text.plain(String.join(" ", wrong)));
+            throw new Said(HttpStatus.UNPROCESSABLE_ENTITY, Text.sentences(wrong));
         }
     }
 

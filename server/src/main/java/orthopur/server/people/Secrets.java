@@ -3,6 +3,7 @@ package orthopur.server.people;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 
 /** What a password and a PIN have to be. */
 final class Secrets {
@@ -15,12 +16,15 @@ final class Secrets {
 
     private Secrets() {}
 
-    static void password(@Nullable String password, List<String> wrong) {
+    static void password(@Nullable String password, List<Text> wrong) {
         int letters = password == null ? 0 : password.length();
         if (letters < LEAST_PASSWORD || bytes(password) > MOST_PASSWORD) {
             wrong.add(
-                    "The password has %d letters at least, and %d at most; letters with marks count for two or more."
-                            .formatted(LEAST_PASSWORD, MOST_PASSWORD));
+                    Text.of(
+                            "accounts.password-letters",
+                            "The password has {0} letters at least, and {1} at most; letters with marks count for two or more.",
+                            LEAST_PASSWORD,
+                            MOST_PASSWORD));
         }
     }
 
@@ -28,12 +32,14 @@ final class Secrets {
         return secret == null ? 0 : secret.getBytes(StandardCharsets.UTF_8).length;
     }
 
-    static void pin(@Nullable String pin, List<String> wrong) {
+    static void pin(@Nullable String pin, List<Text> wrong) {
         if (pin == null || !pin.matches("[0-9]{" + PIN_DIGITS + "}")) {
-            wrong.add("The PIN has six digits.");
+            wrong.add(Text.of("accounts.the-pin-has-six-digits", "The PIN has six digits."));
         } else if (simple(pin)) {
             wrong.add(
-                    "This PIN is guessed first: not all digits alike, and not one after the other.");
+                    Text.of(
+                            "accounts.this-pin-is-guessed-first-not",
+                            "This PIN is guessed first: not all digits alike, and not one after the other."));
         }
     }
 

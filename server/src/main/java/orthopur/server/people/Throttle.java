@@ -67,7 +67,7 @@ class Throttle {
      * @param hash null where there is none; that takes as long
      * @throws Said when it is wrong, or may not be tried now
      */
-    void compare(String who, String secret, @Nullable String hash, String otherwise) {
+    void compare(String who, String secret, @Nullable String hash, Text otherwise) {
         Place place = new Place(who.strip().toLowerCase(Locale.ROOT), from());
         long now = clock.millis();
         Tries before = before(place);

@@ -94,10 +94,33 @@ class WorkbenchController {
 
     record OldTextRequest(String machine, String text) {}
 
+    /**
+     * What one clause of an old text was read as.
+     *
+     * @param line of the pasted text, from 1
+     * @param missing what the step needs and the text does not say
+     * @param why it stays a note
+     */
+    record ClauseView(
+            int line,
+            String text,
+            @Nullable String notation,
+            List<TextDocument> missing,
+            @Nullable TextDocument why) {
+        static ClauseView of(OldText.Reading r) {
+            return new ClauseView(
+                    r.line(),
+                    r.text(),
+                    r.notation(),
+                    r.missing().stream().map(TextDocument::of).toList(),
+                    r.why() == null ? null : TextDocument.of(r.why()));
+        }
+    }
+
     /** Reads an old procedure clause by clause; what is not understood stays a note. */
     @PostMapping("/old-texts")
-    List<OldText.Reading> oldText(@RequestBody OldTextRequest in) {
-        return drafts.read(in.machine(), in.text());
+    List<ClauseView> oldText(@RequestBody OldTextRequest in) {
+        return drafts.read(in.machine(), in.text()).stream().map(ClauseView::of).toList();
     }
 
     /**

@@ -245,31 +245,36 @@ public class Board {
             State.ReadingState read = s.readings().get(step.id());
             if (read != null && read.outcome() != ReadingJudge.Outcome.IN) {
                 all.add(
-                        "Step %d: %s mg/L at %s °C: %s. %s"
-                                .formatted(
-                                        step.number(),
-                                        Show.number(read.strength()),
-                                        Show.number(read.temperature()),
-                                        read.outcome() == ReadingJudge.Outcome.OUT
-                                                ? "out of range"
-                                                : "can’t tell",
-                                        read.corrected()
-                                                ? "Corrected; read it again."
-                                                : "No corrective action yet."));
+                        Text.kept(
+                                "kept.alarm.reading",
+                                "Step {0}: {1} mg/L at {2} °C: {3}. {4}",
+                                step.number(),
+                                Show.number(read.strength()),
+                                Show.number(read.temperature()),
+                                read.outcome() == ReadingJudge.Outcome.OUT
+                                        ? Text.of("kept.alarm.out", "out of range")
+                                        : Text.of("kept.alarm.cannot-tell", "can’t tell"),
+                                read.corrected()
+                                        ? Text.of(
+                                                "kept.alarm.corrected", "Corrected; read it again.")
+                                        : Text.of(
+                                                "kept.alarm.not-corrected",
+                                                "No corrective action yet.")));
             }
         }
         for (State.TroubleState t : s.troubles()) {
             if (t.kind().hurts() && (s.status() == State.Status.OPEN || late(t))) {
                 all.add(
-                        "%s: %s, said by %s."
-                                .formatted(
-                                        r.pack().troubles().stream()
-                                                .filter(x -> x.kind() == t.kind())
-                                                .map(RoundPack.Trouble::title)
-                                                .findFirst()
-                                                .orElse(t.kind().name()),
-                                        t.text(),
-                                        t.who()));
+                        Text.kept(
+                                "kept.alarm.trouble",
+                                "{0}: {1}, said by {2}.",
+                                r.pack().troubles().stream()
+                                        .filter(x -> x.kind() == t.kind())
+                                        .map(RoundPack.Trouble::title)
+                                        .findFirst()
+                                        .orElse(t.kind().name()),
+                                t.text(),
+                                t.who()));
             }
         }
         return all;

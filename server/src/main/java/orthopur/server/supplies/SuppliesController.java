@@ -15,6 +15,7 @@ import orthopur.chemical.Chemical;
 import orthopur.chemical.MaterialTable;
 import orthopur.formats.ChemicalsFormat;
 import orthopur.formats.Site;
+import orthopur.formats.TextDocument;
 import orthopur.quantity.Show;
 import orthopur.round.Role;
 import orthopur.server.machines.Premises;
@@ -64,7 +65,7 @@ class SuppliesController {
             List<String> organisms,
             List<String> ppe,
             List<String> neverWith,
-            List<String> notOn,
+            List<TextDocument> notOn,
             double pricePerLitre,
             int shelfLifeDays) {}
 
@@ -199,7 +200,14 @@ class SuppliesController {
                                         c.neverWith(),
                                         MaterialTable.ROWS.stream()
                                                 .filter(r -> r.kinds().contains(c.kind()))
-                                                .map(r -> r.material() + ": " + r.why())
+                                                .map(
+                                                        r ->
+                                                                TextDocument.of(
+                                                                        Text.of(
+                                                                                "supplies.not-on",
+                                                                                "{0}: {1}",
+                                                                                r.name(),
+                                                                                r.why())))
                                                 .toList(),
                                         c.pricePerLitre(),
                                         c.shelfLifeDays()))
