@@ -6,7 +6,7 @@ const reading = (line: number, text: string, notation?: string) => ({
   text,
   notation,
   missing: [],
-  why: notation ? undefined : "not understood",
+  why: notation ? undefined : { id: "", english: "not understood", args: [] },
 });
 
 test("notes go with the step before them, early ones with the first", () => {

@@ -1,9 +1,9 @@
 import type { Schemas } from "../api/client";
 
 /** A clause of an old text on its way to a step: the line it becomes, or null while it is a note. */
-export type Taken = { line: string | null; reading: Schemas["Reading"] };
+export type Taken = { line: string | null; reading: Schemas["ClauseView"] };
 
-export const begin = (readings: Schemas["Reading"][]): Taken[] =>
+export const begin = (readings: Schemas["ClauseView"][]): Taken[] =>
   readings.map((reading) => ({ line: reading.notation ?? null, reading }));
 
 /** The steps with their words. A note goes with the step before it, so that nothing of the text is lost. */

@@ -80,7 +80,7 @@ class SanitizerLimitTest {
                         null,
                         false);
         assertEquals(Verdict.UNDECIDED, LIMIT.judge(noPh).verdict());
-        assertEquals("[" + "the pH" + "]", LIMIT.judge(noPh).missing().toString());
+        assertEquals("[the pH]", LIMIT.judge(noPh).missing().toString());
     }
 
     @Test

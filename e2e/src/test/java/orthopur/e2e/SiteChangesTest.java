@@ -79,7 +79,8 @@ class SiteChangesTest {
             Locator wet = b.page.getByLabel("Contact time (wet) or dwell");
             assertThat(wet).hasValue("60 s");
             wet.fill("a while");
-            assertThat(b.page.getByText("String found, object expected.").first()).isVisible();
+            assertThat(b.page.getByText("This is a text; a group of fields is expected.").first())
+                    .isVisible();
             wet.fill("61 s");
             assertThat(b.text(Pattern.compile("approved procedures"))).isVisible();
             assertEquals(List.of(), b.axe());

@@ -74,6 +74,11 @@ public final class Tongue {
         return sentences.sentence(text);
     }
 
+    /** The same of one that is no document yet. */
+    public String sentence(Text text) {
+        return sentence(TextDocument.of(text));
+    }
+
     private String said(String id, String english, List<Object> args) {
         return new Text(id, texts.getOrDefault(id, english), args).toString();
     }

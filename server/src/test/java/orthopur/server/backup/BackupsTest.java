@@ -83,13 +83,15 @@ class BackupsTest {
         Backups b = backups(folder.resolve("copies").toString());
         assertNull(b.warning(), "the first night is still to come");
         now = now.plus(Duration.ofHours(27));
-        assertEquals("There is no backup in " + folder.resolve("copies") + " yet.", b.warning());
+        assertEquals(
+                "There is no backup in " + folder.resolve("copies") + " yet.",
+                String.valueOf(b.warning()));
         b = backups(folder.toString());
         night(b);
         now = now.plus(Duration.ofHours(25));
         assertNull(b.warning());
         now = now.plus(Duration.ofHours(4));
-        assertEquals("The last good backup is 29 hours old.", b.warning());
+        assertEquals("The last good backup is 29 hours old.", String.valueOf(b.warning()));
     }
 
     @Test
@@ -97,7 +99,9 @@ class BackupsTest {
         Path file = Files.writeString(folder.resolve("taken"), "a file where a folder should be");
         Backups b = backups(file.toString());
         b.nightly();
-        assertTrue(String.valueOf(b.warning()).startsWith("The last backup failed. "), b.warning());
+        assertTrue(
+                String.valueOf(b.warning()).startsWith("The last backup failed. "),
+                b.warning() + "");
         Files.delete(file);
         b.nightly();
         assertNull(b.warning());

@@ -68,6 +68,26 @@ class PrintsTest {
         }
     }
 
+    /**
+     * For a crew that reads Spanish: verdict and steps as well; that it is a translation is said.
+     */
+    @Test
+    void theWholeProcedureIsReadInSpanishOnPaperAndInWord() throws Exception {
+        try (PDDocument d = print(SLICER + "whole.pdf?in=es")) {
+            String t = text(d);
+            assertTrue(t.contains("El texto aprobado es el que está en inglés."), t);
+            assertTrue(t.contains("Veredicto") && t.contains("Aprobado por Ilse Varga"), t);
+            assertTrue(t.contains("cuchilla") && !t.contains("Take the blade"), t);
+        }
+        try (PDDocument d = print("/api/prints/procedures/qk-sl1-draft/1/whole.pdf?in=es")) {
+            String t = text(d);
+            assertTrue(t.contains("Sin aprobar.") && t.contains("STOP El paso "), t);
+        }
+        String word = OfficeFile.text(Client.ilse(mvc).bytes(SLICER + "procedure.docx?in=es"));
+        assertTrue(word.contains("la versión del programa es la válida"), word);
+        assertTrue(word.contains("Cuidado: ") && !word.contains("Caution: "), word);
+    }
+
     @Test
     void aCardForEachStepWithItsWordsLarge() throws Exception {
         try (PDDocument d = print(SLICER + "cards.pdf")) {

@@ -4,6 +4,9 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Locale;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
@@ -293,5 +296,10 @@ class ReleaseApiTest {
         byte[] pdf = ruvi.bytes(path + "/pdf");
         assertEquals("%PDF", new String(pdf, 0, 4, java.nio.charset.StandardCharsets.US_ASCII));
         assertTrue(pdf.length > 5_000);
+        try (PDDocument d = Loader.loadPDF(ruvi.bytes(path + "/pdf?in=es"))) {
+            String record = new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
+            assertTrue(record.contains("se guarda en inglés"), record);
+            assertTrue(record.contains("Cerrado y firmado"), record);
+        }
     }
 }
