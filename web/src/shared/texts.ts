@@ -17,6 +17,7 @@ type Kept = { english: RegExp[]; said: string; literal: number };
 
 type Asked = { patterns: Kept[]; answers: Map<string, string | undefined> };
 
+const FIGURE = /^[\d.,]+ (mg\/L|mL|min|cm|mm|kg|kPa)$/;
 const PLACE = /\{(\d)\}/g;
 
 /** Short words join anything; only a longer pattern is believed where its parts are unknown. */
@@ -79,7 +80,7 @@ function found(texts: Texts, english: string): string | undefined {
     return UPPER(lower);
   }
   // A code, a letter, a figure with its unit.
-  if (!/\p{Ll}.*\p{Ll}/u.test(english)) {
+  if (!/\p{Ll}.*\p{Ll}/u.test(english) || FIGURE.test(english)) {
     return english;
   }
   const numbered = /^(.*\D) (\d+)$/.exec(english);

@@ -469,11 +469,15 @@ public final class PackCompiler {
                                                         b.most().mgPerL()))
                                 .toList();
         Strength stock = context.stockOf(c);
+        String strength = z.solution().strength() == null ? "" : z.solution().strength().shown();
         String planned =
-                (z.solution().strength() == null ? "" : z.solution().strength().shown())
-                        + (z.solution().temperature() == null
-                                ? ""
-                                : " at " + z.solution().temperature().shown());
+                z.solution().temperature() == null
+                        ? strength
+                        : Text.kept(
+                                "kept.pack.planned",
+                                "{0} at {1}",
+                                strength,
+                                z.solution().temperature().shown());
         return new ReadingPlan(
                 c.name(),
                 bands,

@@ -110,10 +110,18 @@ class HostileTest {
 
     /** All that is found in all of them. */
     static Stream<Found> found() throws IOException {
-        return cases().flatMap(
-                        c ->
-                                DemoSite.verify(written(c)).findings().stream()
-                                        .map(f -> new Found(c, f)));
+        Stream<Found> drafts =
+                DemoSite.DRAFTS.stream().flatMap(d -> found(new Case(d, List.of()), demo(d)));
+        return Stream.concat(drafts, cases().flatMap(c -> found(c, written(c))));
+    }
+
+    private static Stream<Found> found(Case in, Procedure p) {
+        return DemoSite.verify(p).findings().stream().map(f -> new Found(in, f));
+    }
+
+    private static Procedure demo(String id) {
+        ProcedureDocument d = ProcedureFormat.document(DemoSite.procedure(id));
+        return ProcedureFormat.read(d, DemoSite.sheet(d.sheet()), CHEMICALS);
     }
 
     private static void said(String what, List<Finding> roots, String said) {

@@ -1,5 +1,7 @@
 package orthopur.rules.chemistry;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.mixing.SanitizerLimit;
@@ -7,6 +9,7 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Solution;
 import orthopur.runthrough.Moment;
+import orthopur.text.Text;
 
 /**
  * A sanitize step with its chemical and what the limits say of it.
@@ -59,18 +62,23 @@ record SanitizerUse(
     }
 
     /** The solution as the step states it, for a sentence. */
-    String shown() {
-        StringBuilder b = new StringBuilder(chemical.name());
+    Text shown() {
+        List<String> figures = new ArrayList<>();
         if (use.strength() != null) {
-            b.append(" at ").append(use.strength().shown());
+            figures.add(use.strength().shown());
         }
         if (use.temperature() != null) {
-            b.append(", ").append(use.temperature().shown());
+            figures.add(use.temperature().shown());
         }
         if (use.ph() != null) {
-            b.append(", ").append(use.ph().shown());
+            figures.add(use.ph().shown());
         }
-        return b.toString();
+        String all = String.join(", ", figures);
+        return figures.isEmpty()
+                ? Text.plain(chemical.name())
+                : use.strength() == null
+                        ? Text.figures("{0}, {1}", chemical.name(), all)
+                        : Text.of("sanitizer-use.at", "{0} at {1}", chemical.name(), all);
     }
 
     /** The same step with another solution. */

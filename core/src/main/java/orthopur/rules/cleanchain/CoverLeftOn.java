@@ -67,7 +67,10 @@ public final class CoverLeftOn extends BookRule {
         Part part = end.sheet().part(cover);
         Step step = end.procedure().steps().get(place);
         List<String> ids = hidden.stream().map(s -> end.sheet().surface(s).id()).toList();
-        String how = part.shifts() ? "moved aside" : "taken off";
+        Text how =
+                part.shifts()
+                        ? Text.of("cover-left-on.moved-aside", "moved aside")
+                        : Text.of("cover-left-on.taken-off", "taken off");
         Findings.Report r =
                 out.report(info)
                         .at(place, step.id())

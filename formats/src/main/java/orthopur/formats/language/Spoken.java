@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 public final class Spoken {
     private static final List<String> JOINTS = List.of("; ", ", ", " and ");
     private static final Pattern NUMBERED = Pattern.compile("(.*\\D) (\\d+)");
+    private static final Pattern FIGURE = Pattern.compile("[\\d.,]+ (mg/L|mL|min|cm|mm|kg|kPa)");
     private static final Pattern PLACE = Pattern.compile("\\{(\\d)}");
 
     /** Short words join anything; only a longer pattern is believed where its parts are unknown. */
@@ -92,7 +93,8 @@ public final class Spoken {
             return whole;
         }
         // A code, a letter, a figure with its unit.
-        if (english.chars().filter(Character::isLowerCase).count() < 2) {
+        if (english.chars().filter(Character::isLowerCase).count() < 2
+                || FIGURE.matcher(english).matches()) {
             return english;
         }
         Matcher numbered = NUMBERED.matcher(english);
