@@ -88,11 +88,12 @@ class ArchitectureTest {
     }
 
     @ArchTest
-    static final ArchRule QUANTITIES_STAND_ALONE =
+    static final ArchRule QUANTITIES_AND_SENTENCES_STAND_ALONE =
             classes()
                     .that()
-                    .resideInAPackage("orthopur.quantity..")
+                    .resideInAnyPackage("orthopur.quantity..", "orthopur.text..")
                     .should()
                     .onlyDependOnClassesThat()
-                    .resideInAnyPackage("orthopur.quantity..", "java..", "org.jspecify..");
+                    .resideInAnyPackage(
+                            "orthopur.quantity..", "orthopur.text..", "java..", "org.jspecify..");
 }
