@@ -146,7 +146,7 @@ export default function Chemicals() {
               {c.ppe.length > 0 && (
                 <>
                   <h3>{say("chemicals.chemicals.ppe", "PPE")}</h3>
-                  <p>{c.ppe.join(", ")}</p>
+                  <p>{c.ppe.map(told).join(", ")}</p>
                 </>
               )}
               {(c.neverWith.length > 0 || c.notOn.length > 0) && (
