@@ -13,11 +13,11 @@ const NIGHT = {
   people: [{ id: "2", name: "Maren Oyelaran", works: true, releases: false, machines: ["QK-SL1"] }],
   places: [],
   tasks: [
-    { id: "sl1/1", name: "Remove: blade", group: "sl1", minutes: 20, hands: true, hotLitres: 0 },
-    { id: "sl1/2", name: "Wash: tray", group: "sl1", minutes: 30, hands: true, hotLitres: 0 },
-    { id: "fl1/1", name: "Wash: piston", group: "fl1", minutes: 30, hands: true, hotLitres: 0 },
-    { id: "ov1/1", name: "Remove: belt", group: "ov1", minutes: 10, hands: true, hotLitres: 0 },
-    { id: "ov1/2", name: "Wash: belt", group: "ov1", minutes: 10, hands: true, hotLitres: 0 },
+    { id: "sl1/1", name: "Remove: blade", group: "sl1", minutes: 20, hands: true, hotLitres: 0, takes: [] },
+    { id: "sl1/2", name: "Wash: tray", group: "sl1", minutes: 30, hands: true, hotLitres: 0, takes: [] },
+    { id: "fl1/1", name: "Wash: piston", group: "fl1", minutes: 30, hands: true, hotLitres: 0, takes: [] },
+    { id: "ov1/1", name: "Remove: belt", group: "ov1", minutes: 10, hands: true, hotLitres: 0, takes: [] },
+    { id: "ov1/2", name: "Wash: belt", group: "ov1", minutes: 10, hands: true, hotLitres: 0, takes: [] },
   ],
   cleans: [
     { procedure: "sl1", title: "Slicer", machine: "QK-SL1", wanted: 480 },
@@ -72,6 +72,28 @@ describe("what the plan has next for whoever is here", () => {
     expect(within(section).getByRole("link", { name: "To QK-SL1" }).getAttribute("href")).toBe(
       "/floor/at/QK-SL1",
     );
+  });
+
+  it("says from whom a machine is taken over, and that locks change hands at it", async () => {
+    const [, ...others] = NIGHT.plan.tasks;
+    const [first, wash, ...rest] = NIGHT.tasks;
+    next({
+      "GET /api/tonight": {
+        ...NIGHT,
+        tasks: [first, { ...wash, takes: ["parts cart", "step ladder"] }, ...rest],
+        people: [
+          ...NIGHT.people,
+          { id: "3", name: "Pell Okonjo", works: true, releases: false, machines: [] },
+        ],
+        plan: { tasks: [{ ...NIGHT.plan.tasks[0], people: ["3"] }, ...others] },
+      },
+    });
+    expect(
+      await screen.findByText(
+        "You take over from Pell Okonjo. Where it is locked out: your lock on before theirs comes off.",
+      ),
+    ).toBeDefined();
+    expect(screen.getByText("Take parts cart and step ladder.")).toBeDefined();
   });
 
   it("takes a clean on by one press", async () => {

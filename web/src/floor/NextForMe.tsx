@@ -9,7 +9,7 @@ import { heard } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
-import { toldTask } from "../shared/texts";
+import { listed, told, toldTask } from "../shared/texts";
 
 const SHOWN = 3;
 
@@ -46,6 +46,8 @@ export function NextForMe() {
             <strong>{clock.time(night.from + t.from * 60_000)}</strong> {machine(tasks.get(t.id)?.group)}{" "}
             {toldTask(tasks.get(t.id)?.name ?? t.id)}
             {t.people.length > 1 && ` · ${say("floor.next.two", "{0} people", t.people.length)}`}
+            <Takes task={tasks.get(t.id)} />
+            <From night={night} task={t} person={session.person ?? ""} />
           </li>
         ))}
       </ol>
@@ -56,6 +58,40 @@ export function NextForMe() {
       )}
       {first && <Mine night={night} group={first} machine={machine(first)} person={session.person} />}
     </section>
+  );
+}
+
+/** Carts and single tools that are fetched for it: here the plan knows that they are free. */
+function Takes({ task }: { task: Schemas["NightTask"] | undefined }) {
+  return task && task.takes.length > 0 ? (
+    <span className="floor-from">{say("floor.next.takes", "Take {0}.", listed(task.takes.map(told)))}</span>
+  ) : null;
+}
+
+type FromProps = { night: Schemas["TonightView"]; task: Schemas["TaskDocument"]; person: string };
+
+/** Whom a machine is taken over from: locks change hands at the machine, and it is never without one. */
+function From({ night, task, person }: FromProps) {
+  const group = new Map(night.tasks.map((t) => [t.id, t.group]));
+  const own = group.get(task.id);
+  const before = [
+    ...night.done.filter((d) => d.group === own),
+    ...night.plan.tasks.filter((t) => group.get(t.id) === own),
+  ]
+    .filter((t) => t.hands && t.to <= task.from)
+    .sort((a, b) => b.to - a.to)[0];
+  if (!before || task.id.endsWith("/release") || before.people.includes(person)) {
+    return null;
+  }
+  const names = before.people.map((p) => night.people.find((n) => n.id === p)?.name ?? p);
+  return (
+    <span className="floor-from">
+      {say(
+        "floor.next.take-over",
+        "You take over from {0}. Where it is locked out: your lock on before theirs comes off.",
+        names.join(", "),
+      )}
+    </span>
   );
 }
 

@@ -1,5 +1,5 @@
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { told, useReading } from "../shared/texts";
 import "./floor.css";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
@@ -63,6 +63,7 @@ function useSheet(machine: string) {
 
 function Carry({ round, view, actor }: { round: string; view: View; actor: Actor }) {
   const { pack } = view;
+  useReading(pack.machine, pack.procedure);
   const session = useSession();
   const [paper, setPaper] = usePaper(round);
   const live = useRound(round, view, actor, paper);

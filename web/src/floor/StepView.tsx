@@ -232,7 +232,14 @@ export function StepView(p: Props) {
                 ? say("floor.step-view.contact-time", "Contact time, {0}", clock(now.contact))
                 : now.soaking > 0
                   ? say("floor.step-view.soaking", "Soaking, {0}", clock(now.soaking))
-                  : label({ pieces, moved, taking, readingIn: now.in, asked: now.holds, step })
+                  : label({
+                      pieces,
+                      moved,
+                      taking: fitting ? !taking : taking,
+                      readingIn: now.in,
+                      asked: now.holds,
+                      step,
+                    })
             }
             ready={now.ready && !p.reader}
             disabled={p.reader}

@@ -28,6 +28,13 @@ describe("what is mixed at a step", () => {
     expect(await screen.findByText(/It is then 150 mg\/L/)).toBeDefined();
   });
 
+  it("makes up a foot bath by the label's own figures for it", async () => {
+    const bath = { product: "halvern-h12", litres: 15, mgPerL: 1000, celsius: 20, vessel: "foot bath" };
+    show(<ToMix mix={{ ...bath, leastMgPerL: 800, mostMgPerL: 1200 }} />, site);
+    expect(await screen.findByText(/It is then 1024 mg\/L/)).toBeDefined();
+    expect(screen.queryByText(/Too cold/)).toBeNull();
+  });
+
   it("guesses nothing of a product that the site does not have", async () => {
     show(<ToMix mix={{ ...SOAK, product: "gone" }} />, site);
     expect(await screen.findByText(/does not know how much goes in/)).toBeDefined();

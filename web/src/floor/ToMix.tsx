@@ -45,6 +45,8 @@ export function ToMix({ mix }: { mix: Mix }) {
     hold: 0,
     fade: 0,
     wanted,
+    leastMgPerL: mix.leastMgPerL ?? undefined,
+    mostMgPerL: mix.mostMgPerL ?? undefined,
   });
   return (
     <section className="to-mix" aria-label={say("floor.to-mix.to-mix", "To mix")}>

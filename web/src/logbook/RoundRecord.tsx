@@ -5,7 +5,7 @@ import { api, type CoreText, type Schemas, unwrap } from "../api/client";
 import { NotShown, Waiting } from "../shared/PageState";
 import { inUnits, say, spoken } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
-import { piece } from "../shared/texts";
+import { piece, useReading } from "../shared/texts";
 import { Correct } from "./Correct";
 import { said, stepOf } from "./said";
 import "./logbook.css";
@@ -49,6 +49,7 @@ export default function RoundRecord() {
     queryKey: keys.record(round),
     queryFn: () => unwrap(api.GET("/api/logbook/{round}", { params: { path: { round } } })),
   });
+  useReading(record.data?.row.machine, record.data?.row.procedure);
   if (record.isError) {
     return (
       <NotShown

@@ -7,7 +7,7 @@ import { NotShown, Waiting } from "../shared/PageState";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
-import { told } from "../shared/texts";
+import { told, useReading } from "../shared/texts";
 import { MapView } from "./MapView";
 import "./machines.css";
 import { keys } from "../shared/keys";
@@ -15,6 +15,7 @@ import { keys } from "../shared/keys";
 /** One machine: how it comes apart, what each part is, what feeds it and where that is cut. */
 export default function Machine() {
   const { code = "" } = useParams();
+  useReading(code);
   const session = useSession();
   const [params, setParams] = useSearchParams();
   const sheet = useQuery({

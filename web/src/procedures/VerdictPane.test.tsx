@@ -20,6 +20,7 @@ const finding = (rule: string, more: object = {}) => ({
   because: "What is put away wet grows.",
   why: english("What is put away wet grows."),
   source: "Food Code 2022, 4-901.11",
+  cited: english("Food Code 2022, 4-901.11"),
   remedies: [],
   ...more,
 });

@@ -3,7 +3,7 @@ import type { Schemas } from "../api/client";
 import type { Edit, Step } from "../ribbon/draft";
 import { type Actions, editLine, type Names } from "../ribbon/words";
 import { say } from "../shared/say";
-import { sentence, told } from "../shared/texts";
+import { piece, sentence, told } from "../shared/texts";
 import { cost } from "./Difference";
 
 type Verdict = Schemas["VerdictDocument"];
@@ -211,7 +211,7 @@ export function VerdictPane(p: Props) {
                 "{0} by rule {1}, {2}",
                 root.severity,
                 root.rule,
-                root.source,
+                piece(root.cited),
               )}
             </p>
             {p.editable && root.remedies.length > 0 && (

@@ -1,5 +1,6 @@
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
+import { useReading } from "../shared/texts";
 import "./workbench.css";
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
@@ -37,6 +38,7 @@ export default function Workbench() {
     staleTime: Number.POSITIVE_INFINITY,
   });
   const machine = view.data?.row.machine;
+  useReading(machine, id);
   const sheet = useQuery({
     queryKey: keys.sheet(machine),
     enabled: machine !== undefined,

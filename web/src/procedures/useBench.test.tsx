@@ -1,4 +1,4 @@
-import { screen } from "@testing-library/react";
+import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../api/client";
 import { Problem, show } from "../testing/page";
@@ -68,10 +68,10 @@ describe("a procedure under work", () => {
   it("leaves nothing behind in the browser once it is saved", async () => {
     const { user } = show(<Writing />, { [`PUT ${PATH}`]: view("As typed", 5) });
     await user.click(press("Type"));
-    expect(localStorage).toHaveLength(1);
+    await waitFor(() => expect(localStorage).toHaveLength(1));
     await user.click(press("Save"));
     await screen.findByText("sheet 1, saved");
-    expect(localStorage).toHaveLength(0);
+    await waitFor(() => expect(localStorage).toHaveLength(0));
   });
 
   it("shows the newer state of somebody else, with mine one step back", async () => {

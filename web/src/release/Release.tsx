@@ -1,6 +1,6 @@
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { told, useReading } from "../shared/texts";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -22,6 +22,7 @@ export default function Release() {
     queryFn: () => unwrap(api.GET("/api/releases/{round}", { params: { path: { round } } })),
   });
   const clock = useClock();
+  useReading(view.data?.machine);
   if (view.isError) {
     return (
       <NotShown
@@ -40,7 +41,7 @@ export default function Release() {
     <main className="page release">
       <div className="page-head">
         <h1>
-          {v.machine} {v.title}
+          {v.machine} {told(v.title)}
         </h1>
         <span className="grow" />
         <Link className="btn" to={`/logbook/${v.round}`}>

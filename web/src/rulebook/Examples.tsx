@@ -7,7 +7,7 @@ import { say } from "../shared/say";
 import { sentence } from "../shared/texts";
 import { titleOf } from "./titles";
 
-type Props = { rule: Schemas["RuleInfo"]; figures: Schemas["FigureView"][] };
+type Props = { rule: Schemas["RuleView"]; figures: Schemas["FigureView"][] };
 
 /** Two examples of a rule that run live: another figure may flip them. Nothing here is saved. */
 export function Examples({ rule, figures }: Props) {

@@ -3,6 +3,8 @@ import { describe, expect, it } from "vitest";
 import { ILSE, MAREN, show } from "../testing/page";
 import RuleBook from "./RuleBook";
 
+const english = (words: string) => ({ id: "", english: words, args: [] });
+
 const figure = (id: string, value: number, unit: string, more: object = {}) => ({
   id,
   title: id,
@@ -10,7 +12,7 @@ const figure = (id: string, value: number, unit: string, more: object = {}) => (
   shipped: value,
   unit,
   source: "the code",
-  cited: { plant: "the plant's code" },
+  cited: { plant: english("the plant's code") },
   lowerIsStricter: false,
   set: false,
   override: false,
@@ -33,8 +35,22 @@ const BOOK = {
     figure("lift.load-constant", 25, "kg", { override: true }),
   ],
   rules: [
-    { id: "L3", severity: "STOP", title: "Made safe", source: "the code", follows: [] },
-    { id: "S1", severity: "STOP", title: "Strong enough", source: "the code", follows: [] },
+    {
+      id: "L3",
+      severity: "STOP",
+      title: "Made safe",
+      source: "the code",
+      cited: english("the code"),
+      follows: [],
+    },
+    {
+      id: "S1",
+      severity: "STOP",
+      title: "Strong enough",
+      source: "the code",
+      cited: english("the code"),
+      follows: [],
+    },
   ],
   changes: [],
 };

@@ -1,6 +1,6 @@
 import { NotShown, Waiting } from "../shared/PageState";
 import { inUnits, say } from "../shared/say";
-import { told } from "../shared/texts";
+import { piece, told } from "../shared/texts";
 import "./rulebook.css";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -33,7 +33,7 @@ const REGIMES: [string, string][] = [
 const shown = (value: number, unit: string) => (unit === "ratio" ? `× ${value}` : `${value} ${unit}`);
 
 /** A rule by its number and place: some numbers are kept by several small rules. */
-const key = (r: Schemas["RuleInfo"]) => `${r.id} ${r.title.slice(0, 24)}`;
+const key = (r: Schemas["RuleView"]) => `${r.id} ${r.title.slice(0, 24)}`;
 
 /** A site may ask for more than the code, and has to sign for less. */
 function Looser() {
@@ -69,11 +69,11 @@ export default function RuleBook() {
   }
   const fits = (text: string) => text.toLowerCase().includes(word.toLowerCase());
   const rules = book.data.rules.filter(
-    (r) => r.id.startsWith(room) && fits(`${r.id} ${r.title} ${r.source}`),
+    (r) => r.id.startsWith(room) && fits(`${r.id} ${told(r.title)} ${piece(r.cited)}`),
   );
   const figures = book.data.figures.filter((f) => fits(`${titleOf(f)} ${f.source}`));
   const writes = session.data?.role === "SUPERVISOR";
-  const cited = (f: Figure) => (f.set ? f.source : (f.cited[regime] ?? f.source));
+  const cited = (f: Figure) => (f.set || !f.cited[regime] ? f.source : piece(f.cited[regime]));
   const figure = (id: string) => {
     const f = book.data.figures.find((x) => x.id === id);
     if (!f) {
@@ -193,7 +193,7 @@ export default function RuleBook() {
                             </div>
                           )}
                         </td>
-                        <td className="quiet">{f.set ? f.source : (f.cited[regime] ?? f.source)}</td>
+                        <td className="quiet">{cited(f)}</td>
                       </tr>
                     ))}
                   </tbody>
@@ -243,7 +243,7 @@ export default function RuleBook() {
                       <li key={r.id + r.title} className={`rule ${r.severity.toLowerCase()}`}>
                         <b>{told(r.title)}</b>
                         <span className="quiet">
-                          {r.id}, {r.severity}, {r.source}
+                          {r.id}, {r.severity}, {piece(r.cited)}
                         </span>
                         <button
                           className="rule-run"

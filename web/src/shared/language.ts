@@ -1,6 +1,6 @@
 import { api, phraseBy, unwrap } from "../api/client";
 import { heard, recall } from "./kept";
-import { speak, spoken, type Texts } from "./say";
+import { type Own, speak, spoken, type Texts } from "./say";
 import type { Degrees } from "./temperature";
 import type { Volumes } from "./volume";
 
@@ -13,14 +13,15 @@ const KEY = "speaks";
 
 type Kept = { language: string; unit: Degrees };
 
-const load = async (language: string): Promise<Texts> =>
+/** A language as the server gives it; one that this device kept earlier may lack what documents say of their own. */
+type Spoken = { texts: Texts; own?: Own };
+
+const load = async (language: string): Promise<Spoken> =>
   language === "en"
-    ? {}
-    : (
-        await heard(`language:${language}`, () =>
-          unwrap(api.GET("/api/languages/{code}", { params: { path: { code: language } } })),
-        )
-      ).texts;
+    ? { texts: {} }
+    : heard(`language:${language}`, () =>
+        unwrap(api.GET("/api/languages/{code}", { params: { path: { code: language } } })),
+      );
 
 function kept(): Kept {
   try {
@@ -47,11 +48,11 @@ function keptVolumes(): Volumes {
 const PATIENCE = 1500;
 
 /** The newest file; where it does not come in time, the one that this device has kept. */
-async function soon(language: string): Promise<Texts> {
+async function soon(language: string): Promise<Spoken> {
   const fresh = load(language);
   const older = async () => {
     await new Promise((done) => setTimeout(done, PATIENCE));
-    return (await recall<{ texts: Texts }>(`language:${language}`))?.texts ?? fresh;
+    return (await recall<Spoken>(`language:${language}`)) ?? fresh;
   };
   return Promise.race([fresh, older()]);
 }
@@ -60,7 +61,8 @@ async function soon(language: string): Promise<Texts> {
 export async function begin(): Promise<void> {
   const { language, unit } = kept();
   try {
-    speak(language, await soon(language), unit, keptVolumes());
+    const { texts, own } = await soon(language);
+    speak(language, texts, unit, keptVolumes(), own);
   } catch {
     speak("en", {}, unit, keptVolumes());
   }

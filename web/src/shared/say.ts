@@ -15,17 +15,31 @@ export type Part = string | number | null | undefined;
 /** Sentences by their ids, and the texts of sheets and procedures by their English. */
 export type Texts = Readonly<Record<string, string>>;
 
+/** By document, what it says of an English that another says otherwise. */
+export type Own = Readonly<Record<string, Texts>>;
+
 let language = "en";
 let texts: Texts = {};
+let own: Own = {};
+let read = "";
+const views = new Map<string, Texts>();
 let unit: Degrees = "°C";
 let liquid: Volumes = "L";
 const patterns = new Map<string, IntlMessageFormat>();
 
 /** What the page speaks; called once, before anything is said. */
-export function speak(to: string, file: Texts, degrees: Degrees = "°C", volumes: Volumes = "L") {
+export function speak(
+  to: string,
+  file: Texts,
+  degrees: Degrees = "°C",
+  volumes: Volumes = "L",
+  ofDocuments: Own = {},
+) {
   if (to !== language || file !== texts) {
     patterns.clear();
   }
+  views.clear();
+  own = ofDocuments;
   language = to;
   texts = file;
   unit = degrees;
@@ -33,7 +47,17 @@ export function speak(to: string, file: Texts, degrees: Degrees = "°C", volumes
 }
 
 export const spoken = () => language;
-export const textsOf = () => texts;
+/** What the documents say that are read now. */
+export const textsOf = () => views.get(read) ?? texts;
+
+/** From here on the page shows these documents: where two say one English otherwise, theirs counts. */
+export function reading(documents: string[]) {
+  const theirs = documents.filter((d) => own[d]);
+  read = theirs.join("\n");
+  if (theirs.length > 0 && !views.has(read)) {
+    views.set(read, Object.assign({}, texts, ...theirs.map((d) => own[d])));
+  }
+}
 export const degrees = () => unit;
 export const volumes = () => liquid;
 

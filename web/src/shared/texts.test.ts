@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
-import { speak } from "./say";
-import { piece, sentence, translate } from "./texts";
+import { reading, speak } from "./say";
+import { piece, sentence, told, translate } from "./texts";
 
 describe("a text that the file does not have as a whole", () => {
   const t = {
@@ -77,6 +77,26 @@ describe("a sentence of the core", () => {
       expect(sentence({ id: "f.none", english: "the blade is wet", args: ["blade"] })).toBe(
         "The blade is wet",
       );
+    });
+  });
+
+  describe("of two documents that say one English otherwise", () => {
+    const GUARD = { id: "f.off", english: "without guard", args: ["guard"] };
+    beforeEach(() =>
+      speak("es", { guard: "guarda", "f.off": "sin {0}" }, "°C", "L", { "QK-SL1": { guard: "protección" } }),
+    );
+    afterEach(() => {
+      reading([]);
+      speak("en", {});
+    });
+
+    it("shows each in its own words, and the common ones elsewhere", () => {
+      expect(told("guard")).toBe("guarda");
+      reading(["QK-SL1", "qk-sl1-daily"]);
+      expect(told("guard")).toBe("protección");
+      expect(piece(GUARD)).toBe("sin protección");
+      reading(["QK-GR1"]);
+      expect(piece(GUARD)).toBe("sin guarda");
     });
   });
 });

@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
 import { api, type CoreText, unwrap } from "../api/client";
 import { heard } from "./kept";
 import { keys } from "./keys";
-import { inLanguage, inUnits, say, spoken, type Texts, textsOf } from "./say";
+import { inLanguage, inUnits, reading, say, spoken, type Texts, textsOf } from "./say";
 
 /*
  * The texts of sheets and procedures in the reader's language. What a language lacks is shown in English
@@ -130,6 +131,17 @@ function list(texts: Texts, english: string): string | undefined {
 
 /** A text of a sheet or a procedure, in the reader's language and the site's unit. */
 export const told = (english: string): string => inUnits(translate(textsOf(), english), english);
+
+/** A screen that shows these documents; before it says anything, and until another one does. */
+export function useReading(...documents: (string | undefined)[]) {
+  const key = documents.filter((d) => d !== undefined).join("\n");
+  reading(key.split("\n"));
+  useEffect(() => {
+    // The screen that was left has just taken its own back.
+    reading(key.split("\n"));
+    return () => reading([]);
+  }, [key]);
+}
 
 /** What is done and to what, as the plan of a night names a task: "Wash: blade, scraper". */
 export const toldTask = (english: string): string => told(english).replace(": ", " ");

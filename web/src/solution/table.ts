@@ -61,6 +61,9 @@ export type Job = {
   stockMgPerL?: number;
   strokeMl?: number;
   wanted?: number;
+  /** What the label gives for a use beside food, such as a foot bath. */
+  leastMgPerL?: number;
+  mostMgPerL?: number;
 };
 export type Answer = {
   result?: { value: number; unit: string };

@@ -33,6 +33,9 @@ const BEYOND = 26;
 const FIRST = 900;
 const LETTER = 7;
 
+/** Of a head in a narrow lane. */
+const TIGHT = 6;
+
 /**
  * The night running down like a ribbon. Each person is a lane; what they do is a block with its machine. What runs by
  * itself hangs on a thread in the place where it lies. The tank stands beside it as a level; what decides the end is
@@ -220,8 +223,8 @@ function share(l: Lane, all: Block[]): number {
 const short = (code: string) => code.replace(/^[A-Z]+-/, "");
 
 /** As much of some words as there is room for. */
-const cut = (words: string, wide: number) => {
-  const room = Math.max(1, Math.floor(wide / LETTER));
+const cut = (words: string, wide: number, letter = LETTER) => {
+  const room = Math.max(1, Math.floor(wide / letter));
   return words.length > room ? `${words.slice(0, room - 1)}…` : words;
 };
 
@@ -242,11 +245,11 @@ function LaneHead({ lane, place, bottom, first }: HeadProps) {
   const head = person ? (first ? lane.name.split(" ")[0] : lane.name) : told(lane.name);
   const narrow = head.length * LETTER > place.wide - 4;
   return (
-    <g className={`night-lane ${lane.kind}`}>
+    <g className={`night-lane ${lane.kind}${narrow ? " tight" : ""}`}>
       <title>{lane.name}</title>
       <path d={`M${place.x} ${TOP - 6}V${bottom}`} />
       <text
-        x={place.x + (person ? 6 : place.wide / 2)}
+        x={place.x + (person ? (narrow ? 3 : 6) : place.wide / 2)}
         y={lane.kind === "place" && narrow ? 10 : 20}
         textAnchor={person ? "start" : "middle"}
       >
@@ -254,10 +257,10 @@ function LaneHead({ lane, place, bottom, first }: HeadProps) {
         {lane.kind === "place" && narrow && head.includes(" ")
           ? head.split(" ").map((word, n) => (
               <tspan key={word} x={place.x + place.wide / 2} dy={n === 0 ? 0 : 14}>
-                {cut(word, place.wide)}
+                {cut(word, place.wide, TIGHT)}
               </tspan>
             ))
-          : lane.kind !== "machine" && cut(head, place.wide - 4)}
+          : lane.kind !== "machine" && cut(head, place.wide - 2, narrow ? TIGHT : LETTER)}
       </text>
     </g>
   );

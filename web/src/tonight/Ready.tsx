@@ -1,6 +1,13 @@
+import type { CoreText } from "../api/client";
 import { say } from "../shared/say";
 import { listed, sentence } from "../shared/texts";
 import { type Block, type Night, readyOf } from "./night";
+
+/** What would help, by the clock: the core counts minutes of the night. */
+const price = (text: CoreText, at: (minute: number) => string) =>
+  text.id === "night.price-person-from"
+    ? say("tonight.ready.person-from", "One more trained person from {0} on", at(Number(text.args[0])))
+    : sentence(text);
 
 type Props = { night: Night; blocks: Block[]; at: (minute: number) => string };
 
@@ -28,7 +35,7 @@ export function Ready({ night, blocks, at }: Props) {
                   {c.left && (
                     <small>
                       {sentence(c.left.saidReason)}. {say("tonight.ready.would-help", "What would help: ")}
-                      {sentence(c.left.saidPrice)}.
+                      {price(c.left.saidPrice, at)}.
                     </small>
                   )}
                 </>

@@ -20,9 +20,33 @@ const NIGHT = {
   ],
   places: [{ id: "sink", name: "sink", slots: 3 }],
   tasks: [
-    { id: "sl1/1", name: "Remove: blade", group: "sl1-daily", minutes: 40, hands: true, hotLitres: 0 },
-    { id: "sl1/2", name: "Soak tray", group: "sl1-daily", minutes: 20, hands: false, hotLitres: 30 },
-    { id: "sl1/release", name: "Release", group: "sl1-daily", minutes: 6, hands: true, hotLitres: 0 },
+    {
+      id: "sl1/1",
+      name: "Remove: blade",
+      group: "sl1-daily",
+      minutes: 40,
+      hands: true,
+      hotLitres: 0,
+      takes: [],
+    },
+    {
+      id: "sl1/2",
+      name: "Soak tray",
+      group: "sl1-daily",
+      minutes: 20,
+      hands: false,
+      hotLitres: 30,
+      takes: [],
+    },
+    {
+      id: "sl1/release",
+      name: "Release",
+      group: "sl1-daily",
+      minutes: 6,
+      hands: true,
+      hotLitres: 0,
+      takes: [],
+    },
   ],
   cleans: [
     { procedure: "sl1-daily", title: "Slicer", machine: "QK-SL1", wanted: 480, latest: 380, again: 500 },
@@ -127,6 +151,16 @@ describe("tonight", () => {
     expect(
       within(plan).getByText(/22:00–22:40 QK-SL1: Remove blade, Maren Oyelaran, Tobiah Renn/),
     ).toBeDefined();
+  });
+
+  it("says from when somebody more would help by the clock, not by minutes of the night", async () => {
+    const [out] = NIGHT.plan.unplaced;
+    const saidPrice = { id: "night.price-person-from", english: "x", args: [180] };
+    tonight({
+      "GET /api/tonight": { ...NIGHT, plan: { ...NIGHT.plan, unplaced: [{ ...out, saidPrice }] } },
+    });
+    const ready = await screen.findByRole("region", { name: "Ready and wanted" });
+    expect(within(ready).getByText(/One more trained person from 00:00 on/)).toBeDefined();
   });
 
   it("says what is ready when, what stands out of use, and what would help", async () => {

@@ -58,6 +58,7 @@ public final class LargeNight {
                             false,
                             null,
                             null,
+                            null,
                             null);
             parts.add(
                     new Part(
@@ -78,6 +79,7 @@ public final class LargeNight {
                             null,
                             null,
                             List.of(s),
+                            null,
                             null));
             zone.add("p" + i);
         }
@@ -131,6 +133,7 @@ public final class LargeNight {
                 List.of(),
                 List.of(),
                 List.of(),
+                null,
                 null,
                 null);
     }

@@ -102,7 +102,7 @@ public final class MixingTable {
 
     /**
      * @param asked {@code {product, litres, brim, celsius, ph?, rinseAfter, instrument?, hold,
-     *     fade, stockMgPerL?, strokeMl?, wanted?}}
+     *     fade, stockMgPerL?, strokeMl?, wanted?, leastMgPerL?, mostMgPerL?}}
      * @return the card, or {@code {outside}} for a figure outside its domain
      */
     @JSExport
@@ -150,7 +150,12 @@ public final class MixingTable {
                 Math.max(0, t.number("fade")),
                 stock == null ? null : Strength.ofMgPerL(stock),
                 stroke == null || !(stroke > 0) ? null : Volume.ofMillilitres(stroke),
-                wanted == null || !(wanted > 0) ? null : Strength.ofMgPerL(wanted));
+                wanted == null || !(wanted > 0) ? null : Strength.ofMgPerL(wanted),
+                beside(t.numberOrNull("leastMgPerL"), t.numberOrNull("mostMgPerL")));
+    }
+
+    private static @Nullable Band beside(@Nullable Double least, @Nullable Double most) {
+        return least == null || most == null ? null : Band.besideFood(least, most);
     }
 
     private static Volume positive(String name, double litres) {

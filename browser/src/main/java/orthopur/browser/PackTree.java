@@ -72,7 +72,16 @@ final class PackTree {
     private static @Nullable Mix mix(@Nullable Tree t) {
         return t == null
                 ? null
-                : new Mix(t.text("product"), t.number("litres"), null, null, null, null, null);
+                : new Mix(
+                        t.text("product"),
+                        t.number("litres"),
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null);
     }
 
     private static Piece piece(Tree t) {

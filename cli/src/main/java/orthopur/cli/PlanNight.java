@@ -37,6 +37,8 @@ final class PlanNight {
 
     private static final int NIGHT = 480;
 
+    private static final int TANK_CELSIUS = 65;
+
     private final PrintStream out;
     private final PrintStream err;
 
@@ -188,10 +190,8 @@ final class PlanNight {
                                 0,
                                 cleans,
                                 site.members(),
-                                site.vessels(),
+                                site.premises(TANK_CELSIUS),
                                 new Night.Heater(400, 18 * 60 / (4.186 * 53)),
-                                65,
-                                12,
                                 List.of(),
                                 List.of(),
                                 null))

@@ -19,7 +19,7 @@ import orthopur.formats.SheetFormat;
 import orthopur.formats.Site;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Problem;
-import orthopur.machine.Vessel;
+import orthopur.night.CleanJobs;
 import orthopur.night.SiteNight;
 import orthopur.procedure.Procedure;
 import orthopur.quantity.Show;
@@ -61,9 +61,9 @@ final class SiteFiles {
         return Crew.read(read(root.resolve("people.json")));
     }
 
-    List<Vessel> vessels() {
-        List<Vessel> all = Site.read(read(root.resolve("site.json"))).vessels();
-        return all == null ? List.of() : all;
+    /** What a night goes by. */
+    CleanJobs.Premises premises(double hotCelsius) {
+        return Site.read(read(root.resolve("site.json"))).premises(hotCelsius);
     }
 
     /** A procedure of the site with its sheet. */

@@ -76,7 +76,7 @@ final class CleanChain {
         if (sets) {
             rinse(
                     standing,
-                    work.passages(),
+                    work.poured(work.passages()),
                     "Rinse with lukewarm water first",
                     Action.EndPoint.CLEAR);
         }
@@ -111,23 +111,37 @@ final class CleanChain {
         }
         downwards(last).forEach(this::washGroup);
         // Parts of a passage may have soaked.
-        work.passages().forEach(this::flush);
-        rinse(standing, work.passages(), "Rinse", Action.EndPoint.NO_SUDS);
-        List<Passage> closed = work.passages(work.enclosed);
-        if (!closed.isEmpty()) {
-            script.things.add("pH strips");
-            script.add(
-                    new Action.Rinse(
-                            closed.stream().map(Passage::id).toList(),
-                            new Solution(null, null, LUKEWARM, null, new Volume(20)),
-                            Action.Method.FLOOD,
-                            Action.EndPoint.TAP_PH),
-                    "Flush until the strip shows what it shows in tap water: "
-                            + Words.passages(closed),
-                    "Nobody can look inside; clear water can still hold detergent.",
-                    null,
-                    5);
+        work.poured(work.passages()).forEach(this::flush);
+        rinse(standing, work.poured(work.passages()), "Rinse", Action.EndPoint.NO_SUDS);
+        untilTapPh(work.poured(work.passages(work.enclosed)));
+    }
+
+    /**
+     * Lines that only their pump fills: with power on, everything on that closes them, nobody near.
+     */
+    void lines() {
+        rinse(List.of(), work.pumped(), "Rinse with lukewarm water first", Action.EndPoint.CLEAR);
+        work.pumped().forEach(this::flush);
+        untilTapPh(work.pumped());
+        handsClean = false;
+        fill(work.pumped());
+    }
+
+    private void untilTapPh(List<Passage> some) {
+        if (some.isEmpty()) {
+            return;
         }
+        script.things.add("pH strips");
+        script.add(
+                new Action.Rinse(
+                        some.stream().map(Passage::id).toList(),
+                        new Solution(null, null, LUKEWARM, null, new Volume(20)),
+                        Action.Method.FLOOD,
+                        Action.EndPoint.TAP_PH),
+                "Flush until the strip shows what it shows in tap water: " + Words.passages(some),
+                "Nobody can look inside; clear water can still hold detergent.",
+                null,
+                5);
     }
 
     /** Floors, feet and tables below, after which no glove touches what food touches. */
@@ -542,7 +556,11 @@ final class CleanChain {
 
     /** Passages are filled, whether they were put together before or never came apart. */
     void fill() {
-        for (Passage p : work.filled()) {
+        fill(work.poured(work.filled()));
+    }
+
+    private void fill(List<Passage> some) {
+        for (Passage p : some) {
             Surface first = work.surface(p.surfaces().getFirst());
             Means.Use use = first == null ? null : work.means.sanitizer(first);
             if (use != null) {
@@ -556,8 +574,8 @@ final class CleanChain {
                         new Volume(litres));
             }
         }
-        if (!work.filled().isEmpty() && work.request.schools().rinseAfterSanitizer()) {
-            rinse(List.of(), work.filled(), "Rinse the sanitizer off", Action.EndPoint.CLEAR);
+        if (!some.isEmpty() && work.request.schools().rinseAfterSanitizer()) {
+            rinse(List.of(), some, "Rinse the sanitizer off", Action.EndPoint.CLEAR);
         }
     }
 

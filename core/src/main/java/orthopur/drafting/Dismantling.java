@@ -155,16 +155,40 @@ final class Dismantling {
         work.sheet.fittings().stream()
                 .filter(f -> f.replaces() != null || carries(f) || loose().contains(f))
                 .forEach(f -> script.things.add(f.name()));
-        fittings("Put on for the clean: ", loose(), Action.Fit::new, null);
+        fittings("Put on for the clean: ", byHand(loose()), Action.Fit::new, null);
+    }
+
+    /** What closes a line that its pump fills goes on once everything else is together. */
+    void fitForLines() {
+        fittings("Put on for the lines: ", forLines(loose()), Action.Fit::new, null);
+    }
+
+    void unfitFromLines() {
+        takeOffFittings(forLines(loose()));
+    }
+
+    private List<Fitting> forLines(List<Fitting> some) {
+        return some.stream()
+                .filter(f -> work.pumped().stream().anyMatch(p -> f.serves().contains(p.id())))
+                .toList();
+    }
+
+    private List<Fitting> byHand(List<Fitting> some) {
+        List<Fitting> lines = forLines(some);
+        return some.stream().filter(f -> !lines.contains(f)).toList();
     }
 
     /**
      * Off again before anything is put together, and counted: the machine must not start with it.
      */
     void unfit() {
+        takeOffFittings(byHand(loose()));
+    }
+
+    private void takeOffFittings(List<Fitting> some) {
         fittings(
                 "Take off what was put on for the clean, and count: ",
-                loose(),
+                some,
                 Action.Unfit::new,
                 "What stays on is thrown off, jams, or lets product run where it should not.");
     }

@@ -101,6 +101,7 @@ public final class Drafter {
         CleanChain chain = new CleanChain(work, script);
         boolean inPlace = work.request.schools().assembledFirst();
         chain.washOutSinks();
+        safety.programs();
         safety.makeSafe();
         machine.takeApart();
         machine.fit();
@@ -122,6 +123,13 @@ public final class Drafter {
         machine.putTogether();
         if (inPlace) {
             chain.fill();
+        }
+        if (!work.pumped().isEmpty()) {
+            machine.fitForLines();
+            safety.liveForLines();
+            chain.lines();
+            safety.deadAfterLines();
+            machine.unfitFromLines();
         }
         safety.release();
     }

@@ -1,6 +1,7 @@
 package orthopur.drafting;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
@@ -33,6 +34,22 @@ final class Safety {
         this.script = script;
     }
 
+    /** Programs that belong to each clean of this kind, on the machine as it stood in use. */
+    void programs() {
+        for (Program p : work.sheet.programs()) {
+            if (p.frequency() == work.request.kind() && p.purpose() == Program.Purpose.PURGE) {
+                script.add(
+                        run(p, new Solution(null, null, null, null, null), p.earliestEnd()),
+                        "Run to its end: " + p.name() + prompts(p),
+                        "Nothing else does its work.");
+            }
+        }
+    }
+
+    private static String prompts(Program p) {
+        return p.prompts().isEmpty() ? "" : ". It shows: " + String.join("; ", p.prompts());
+    }
+
     void makeSafe() {
         if (work.sheet.safePosition() != null) {
             script.add(
@@ -48,15 +65,21 @@ final class Safety {
                     null);
         }
         powered();
+        cutOff(work.energies);
+        work.energies.stream().filter(e -> e.kind() == EnergyKind.HEAT).forEach(this::cool);
+    }
+
+    /** From the plug to the proof, each energy on its own path. */
+    private void cutOff(List<Energy> some) {
         each(
-                work.having(EnergyStage.UNPLUGGED),
+                having(some, EnergyStage.UNPLUGGED),
                 e -> new Action.Isolate(List.of(e.id())),
                 e -> "Pull the plug and keep it in sight: " + name(e) + at(e));
         each(
-                work.having(EnergyStage.ISOLATED),
+                having(some, EnergyStage.ISOLATED),
                 e -> new Action.Isolate(List.of(e.id())),
                 e -> "Cut off: " + name(e) + at(e));
-        for (Energy e : work.having(EnergyStage.LOCKED)) {
+        for (Energy e : having(some, EnergyStage.LOCKED)) {
             String own =
                     work.people == 1
                             ? "Tell everyone at the machine. Put on your own lock and tag: "
@@ -68,18 +91,64 @@ final class Safety {
                             : own);
         }
         each(
-                work.having(EnergyStage.RELIEVED),
+                having(some, EnergyStage.RELIEVED),
                 e -> new Action.Relieve(List.of(e.id())),
                 e ->
                         e.kind() == EnergyKind.STORED
                                 ? "Release or block: " + name(e) + at(e)
                                 : "Release what is left: " + name(e));
         each(
-                work.having(EnergyStage.PROVED),
+                having(some, EnergyStage.PROVED),
                 e -> new Action.Prove(List.of(e.id())),
                 Safety::proof);
         backToOff();
-        work.energies.stream().filter(e -> e.kind() == EnergyKind.HEAT).forEach(this::cool);
+    }
+
+    private List<Energy> having(List<Energy> some, EnergyStage stage) {
+        return work.having(stage).stream().filter(some::contains).toList();
+    }
+
+    private List<Energy> movers() {
+        return work.energies.stream()
+                .filter(e -> work.pumped().stream().anyMatch(p -> e.id().equals(p.movedBy())))
+                .toList();
+    }
+
+    /** Power for what sends the liquid round, and for nothing else. */
+    void liveForLines() {
+        script.add(
+                new Action.Clear(true, true, true),
+                "Hands and tools away, every guard on: the lines are washed with power on",
+                "A machine that starts with a hand or a tool in it hurts somebody.");
+        giveBack(having(movers(), EnergyStage.LOCKED));
+        script.add(
+                new Action.Restore(ids(movers()), null),
+                "Switch on for the lines: " + Words.energies(movers()),
+                "Nothing runs through them otherwise.");
+    }
+
+    /** Safe once more before a hand takes off what closed the lines. */
+    void deadAfterLines() {
+        script.add(
+                new Action.Operate(Action.Mode.STOP, ids(movers()), List.of()),
+                "Switch off: " + Words.energies(movers()),
+                null);
+        List<Energy> again = new ArrayList<>(movers());
+        work.energies.stream().filter(e -> !e.kind().drives()).forEach(again::add);
+        cutOff(again);
+    }
+
+    private void giveBack(List<Energy> locked) {
+        if (!locked.isEmpty()) {
+            script.add(
+                    new Action.Unlock(ids(locked), work.people == 1 ? null : "each owner", true),
+                    work.people == 1
+                            ? "Tell everyone at the machine. Take off your own lock or tag: "
+                                    + Words.energies(locked)
+                            : "Tell everyone at the machine. Each of you takes off their own lock or tag: "
+                                    + Words.energies(locked),
+                    null);
+        }
     }
 
     private void lock(Energy e, String words) {
@@ -194,17 +263,23 @@ final class Safety {
             return;
         }
         script.product(acid.chemical());
+        List<Part> feeding = work.sheet.parts().stream().filter(Part::feedsDetergent).toList();
+        List<String> tubes = feeding.stream().map(Part::id).toList();
+        if (!tubes.isEmpty()) {
+            script.add(
+                    new Action.Shift(tubes),
+                    "Set aside so that no detergent runs in: " + Words.parts(feeding),
+                    "Acid on chlorinated detergent gives off a gas that kills.");
+            nobodyAtIt();
+        }
         script.add(
                 run(flushes, new Solution(null, null, null, null, null), flushes.earliestEnd()),
-                "Shut off the dosing of detergent first, then: " + flushes.name(),
+                (tubes.isEmpty() ? "Shut off the dosing of detergent first, then: " : "")
+                        + flushes.name(),
                 "Acid on chlorinated detergent gives off a gas that kills.");
         script.add(
                 run(descales, acid.solution(), descales.earliestEnd()),
-                "Pour the acid in when it asks for it: "
-                        + descales.name()
-                        + (descales.prompts().isEmpty()
-                                ? ""
-                                : ". It shows: " + String.join("; ", descales.prompts())),
+                "Pour the acid in when it asks for it: " + descales.name() + prompts(descales),
                 "Only an acid takes lime off.");
         script.add(
                 run(
@@ -213,6 +288,20 @@ final class Safety {
                         flushes.earliestEnd().multipliedBy(2)),
                 "Drain it, then twice: " + flushes.name(),
                 "Acid that stays meets chlorine in the next wash.");
+        if (!tubes.isEmpty()) {
+            script.add(
+                    new Action.Return(tubes),
+                    "Put it back, to the bottom of its drum: " + Words.parts(feeding),
+                    "Without it the next ware is washed with water alone.");
+            nobodyAtIt();
+        }
+    }
+
+    private void nobodyAtIt() {
+        script.add(
+                new Action.Clear(true, true, true),
+                "Hands and tools out, nobody at the machine, every guard on",
+                null);
     }
 
     private @Nullable Program program(Program.Purpose purpose) {
@@ -235,17 +324,7 @@ final class Safety {
                 new Action.Clear(true, true, true),
                 "Count the tools out, see that nobody is at the machine and every guard is on",
                 "A machine that starts with a hand or a tool in it hurts somebody.");
-        List<Energy> locked = work.having(EnergyStage.LOCKED);
-        if (!locked.isEmpty()) {
-            script.add(
-                    new Action.Unlock(ids(locked), work.people == 1 ? null : "each owner", true),
-                    work.people == 1
-                            ? "Tell everyone at the machine. Take off your own lock or tag: "
-                                    + Words.energies(locked)
-                            : "Tell everyone at the machine. Each of you takes off their own lock or tag: "
-                                    + Words.energies(locked),
-                    null);
-        }
+        giveBack(work.having(EnergyStage.LOCKED));
         List<Energy> live =
                 work.energies.stream()
                         .filter(e -> e.kind() == EnergyKind.CORD || e.kind() == EnergyKind.SUPPLIED)

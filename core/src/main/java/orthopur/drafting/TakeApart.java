@@ -31,7 +31,8 @@ final class TakeApart {
             boolean hides = p.covers().stream().anyMatch(wanted::contains);
             // Those of which never all are off are cleaned where they hang.
             boolean hangs = p.moving().oneAtATime() != null;
-            if ((cleans && p.removable() && !hangs) || hides) {
+            boolean tilts = cleans && p.moving().washedAside();
+            if ((cleans && p.removable() && !hangs) || hides || tilts) {
                 need(p);
             }
         }

@@ -135,6 +135,7 @@ final class Work {
         Set<String> due = new HashSet<>();
         some.forEach(s -> due.add(s.id()));
         return sheet.passages().stream()
+                .filter(p -> surfaces.keySet().containsAll(p.surfaces()))
                 .filter(p -> p.surfaces().stream().anyMatch(due::contains))
                 .toList();
     }
@@ -172,9 +173,21 @@ final class Work {
 
     /** Passages that stand full of sanitizer, and are chased out. */
     List<Passage> filled() {
-        return request.schools().assembledFirst()
-                ? passages()
-                : passages(enclosed.stream().filter(Work::sanitized).toList());
+        List<Passage> byHand =
+                request.schools().assembledFirst()
+                        ? passages()
+                        : passages(enclosed.stream().filter(Work::sanitized).toList());
+        return passages().stream().filter(p -> p.onlyMoved() || byHand.contains(p)).toList();
+    }
+
+    /** Passages through which nothing runs unless what moves it is on. */
+    List<Passage> pumped() {
+        return passages().stream().filter(Passage::onlyMoved).toList();
+    }
+
+    /** Those that a hand fills. */
+    List<Passage> poured(List<Passage> some) {
+        return some.stream().filter(p -> !p.onlyMoved()).toList();
     }
 
     /** Whole parts where all of their surfaces are meant, else the surfaces. */

@@ -114,6 +114,11 @@ public record Instrument(
         return measures == null || measures.strength();
     }
 
+    /** Whether it can show so much, in mg/L: a strip ends at its last mark, a kit at its range. */
+    public boolean reaches(double value) {
+        return steps.isEmpty() ? most == null || value <= most : value <= steps.getLast();
+    }
+
     /**
      * What is seen on it can mean anything in an interval.
      *

@@ -13,6 +13,8 @@ import orthopur.quantity.Mass;
  * @param index the machine must be brought to a position before one of the part comes off
  * @param oneAtATime name of a group of which never all may be off at once
  * @param fittings ids of cleaning fittings that carry it, so that they are on before it is moved
+ * @param aside whether it is washed, rinsed and left to run dry while it is moved aside, as a table
+ *     that tilts to its drain; null for no
  * @param small goes down a drain, so it goes into a bath, tray or bag
  */
 public record Handling(
@@ -22,6 +24,7 @@ public record Handling(
         @Nullable Index index,
         @Nullable String oneAtATime,
         List<String> fittings,
+        @Nullable Boolean aside,
         boolean small) {
 
     /** How the machine is brought from one position to the next. */
@@ -40,11 +43,16 @@ public record Handling(
             @Nullable Index index,
             @Nullable String oneAtATime,
             boolean small) {
-        this(mass, people, tools, index, oneAtATime, List.of(), small);
+        this(mass, people, tools, index, oneAtATime, List.of(), null, small);
     }
 
     public Handling {
         tools = Lists.orNone(tools);
         fittings = Lists.orNone(fittings);
+    }
+
+    /** Whether water comes onto it only while it is moved aside. */
+    public boolean washedAside() {
+        return aside != null && aside;
     }
 }

@@ -24,6 +24,7 @@ import orthopur.quantity.Temperature;
  * @param ventilation what keeps the air of the room fit to breathe where a gas could drive it out
  * @param standDays for how many days it may stand clean before it is cleaned again; null where the
  *     sheet does not say, which is as in a wet area
+ * @param food whether what runs on it is raw or ready to eat; null where the sheet does not say
  * @param drive what moves it; null where the sheet does not say
  */
 @RecordBuilder
@@ -64,7 +65,8 @@ public record MachineSheet(
         List<Symptom> symptoms,
         List<Fault> faults,
         @Nullable String ventilation,
-        @Nullable Integer standDays)
+        @Nullable Integer standDays,
+        @Nullable Food food)
         implements MachineSheetBuilder.With {
 
     public MachineSheet {

@@ -23,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param when the option it depends on, as "group=option"; null for always
  * @param sharpening how long it is ground and honed at most; null where it is not sharpened or the
  *     sheet does not say
+ * @param doses whether detergent is fed through it into the tank by itself for as long as it is not
+ *     set aside; null for a part that feeds none
  */
 @RecordBuilder
 public record Part(
@@ -43,7 +45,8 @@ public record Part(
         @Nullable Assembly assembly,
         @Nullable String when,
         List<Surface> surfaces,
-        @Nullable Sharpening sharpening)
+        @Nullable Sharpening sharpening,
+        @Nullable Boolean doses)
         implements PartBuilder.With {
 
     public Part {
@@ -52,6 +55,11 @@ public record Part(
         // In the order of the file: a plain immutable set has another order in every run.
         hazards = Collections.unmodifiableSet(new LinkedHashSet<>(hazards));
         surfaces = List.copyOf(surfaces);
+    }
+
+    /** Whether what the machine washes with goes into its tank while this is where it belongs. */
+    public boolean feedsDetergent() {
+        return doses != null && doses;
     }
 
     /** What it takes to move it; nothing special where the sheet says nothing. */

@@ -19,6 +19,7 @@ import orthopur.quantity.Volume;
  * @param leaves what stays in it once it is drained; null where nobody has measured it, so that the
  *     whole volume counts
  * @param movedBy the energy that sends liquid round in it; null where the sheet does not say
+ * @param pumped whether nothing runs through it unless that energy is on; null for no
  */
 public record Passage(
         String id,
@@ -32,12 +33,18 @@ public record Passage(
         List<String> closedBy,
         List<String> vents,
         @Nullable String movedBy,
+        @Nullable Boolean pumped,
         @Nullable Volume leaves) {
     public Passage {
         closedBy = Lists.orNone(closedBy);
         vents = Lists.orNone(vents);
         chambers = Lists.orNone(chambers);
         surfaces = List.copyOf(surfaces);
+    }
+
+    /** Whether what moves it has to be on before anything runs through it. */
+    public boolean onlyMoved() {
+        return pumped != null && pumped;
     }
 
     /** A passage that nothing has to close. */
@@ -52,7 +59,7 @@ public record Passage(
             List<String> chambers) {
         this(
                 id, name, surfaces, volume, bore, product, empties, chambers, List.of(), List.of(),
-                null, null);
+                null, null, null);
     }
 
     /** The same where only these parts are fitted. */
@@ -69,6 +76,7 @@ public record Passage(
                 closedBy.stream().filter(parts::contains).toList(),
                 vents,
                 movedBy,
+                pumped,
                 leaves);
     }
 }

@@ -15,6 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param energies that are live while it runs
  * @param off energies that have to be stopped while it runs: a humidifier during a dry-out
  * @param aside parts that have to be moved aside while it runs: a door that stands ajar
+ * @param frequency of the clean to which it belongs, and of no other; null where nothing asks for
+ *     it
  */
 public record Program(
         String id,
@@ -27,7 +29,8 @@ public record Program(
         List<String> needs,
         List<String> energies,
         List<String> off,
-        List<String> aside) {
+        List<String> aside,
+        @Nullable Frequency frequency) {
     /** One that runs closed, whatever else is on. */
     public Program(
             String id,
@@ -50,7 +53,8 @@ public record Program(
                 needs,
                 energies,
                 List.of(),
-                List.of());
+                List.of(),
+                null);
     }
 
     public Program {

@@ -23,6 +23,8 @@ import orthopur.quantity.Temperature;
  *     label's figures for that use hold; null where it is a surface like any other
  * @param lime whether it stands for the lime scale on a part: only an acid takes that off, however
  *     long it is washed otherwise; null for no
+ * @param dries whether it has to be dry before it is shut, covered or put back, as an oven wall;
+ *     null where that holds only for what food touches
  * @param dryClean the dry clean that was validated against allergens, in words; null where only a
  *     wet one will do
  */
@@ -44,7 +46,8 @@ public record Surface(
         boolean harborage,
         @Nullable String dryClean,
         @Nullable String use,
-        @Nullable Boolean lime)
+        @Nullable Boolean lime,
+        @Nullable Boolean dries)
         implements SurfaceBuilder.With {
 
     public Surface {
@@ -52,6 +55,11 @@ public record Surface(
         banned = Lists.orNone(banned);
         // In the order of the file: a plain immutable set has another order in every run.
         limits = Collections.unmodifiableSet(new LinkedHashSet<>(limits));
+    }
+
+    /** Whether it is dry before it goes where no air gets: what food touches always. */
+    public boolean mustDry() {
+        return zone == 1 || dries != null && dries;
     }
 
     /** Whether only an acid cleans it. */

@@ -17,7 +17,7 @@ public final class Chain {
      * @return nothing where its tasks wait for each other in a circle
      */
     public static OptionalInt minutes(List<Job> group) {
-        return end(group.stream().map(j -> j.from(0)).toList());
+        return end(group.stream().map(j -> j.withEarliest(0)).toList());
     }
 
     /**

@@ -7,7 +7,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
@@ -52,6 +51,16 @@ public final class CleanJobs {
     private double minutes;
     private int people = 1;
     private double hot;
+
+    /** What a stretch comes after where the one before it ended with nothing to wait for. */
+    private List<After> stays = List.of();
+
+    /** How many people were at the stretch before. */
+    private int before;
+
+    /** Minutes that a stretch was rounded up by: the next has less to do. */
+    private double ahead;
+
     private double longest;
     private String name = "";
     private final Set<String> places = new TreeSet<>();
@@ -87,8 +96,34 @@ public final class CleanJobs {
      *
      * @param vessels with their kinds
      * @param hotCelsius,mainsCelsius of the tank, and of what runs into it
+     * @param shared carts and single tools
+     * @param walk minutes to get to a machine from elsewhere
      */
-    public record Premises(List<Vessel> vessels, double hotCelsius, double mainsCelsius) {}
+    public record Premises(
+            List<Vessel> vessels,
+            double hotCelsius,
+            double mainsCelsius,
+            List<Shared> shared,
+            double walk) {
+        public Premises {
+            vessels = List.copyOf(vessels);
+            shared = List.copyOf(shared);
+        }
+    }
+
+    /**
+     * A cart or a tool that machines share. Whoever fetches it has it until the last thing on it is
+     * back, or until the tools are away.
+     *
+     * @param name as procedures call it
+     * @param count how many there are, from 1
+     */
+    public record Shared(String id, String name, int count) {
+        /** Whether it is meant by what is fetched, or lies somewhere. */
+        boolean in(String words) {
+            return words.toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT));
+        }
+    }
 
     /**
      * A task of a clean.
@@ -109,16 +144,18 @@ public final class CleanJobs {
         procedure.steps().forEach(c::step);
         c.close();
         c.releaseAndWarmUp();
+        new Kept(procedure, sheet, premises.shared(), c.jobs, c.stepsOf).say();
         return c.jobs.stream()
                 .map(j -> new Part(j, c.stepsOf.getOrDefault(j.id(), List.of())))
                 .toList();
     }
 
     /** The places of a site: its sinks are one place of as many slots, all else stands alone. */
-    public static List<Night.Place> places(List<Vessel> vessels) {
+    public static List<Night.Place> places(Premises premises) {
         List<Night.Place> all = new ArrayList<>();
+        premises.shared().forEach(s -> all.add(new Night.Place(s.id(), s.name(), s.count(), 0)));
         int sinks = 0;
-        for (Vessel v : vessels) {
+        for (Vessel v : premises.vessels()) {
             if (v.kind().equals("sink")) {
                 sinks++;
             } else {
@@ -245,21 +282,18 @@ public final class CleanJobs {
             return List.copyOf(next);
         }
         String id = wish(jobs.size(), "work");
-        jobs.add(
-                job(
-                        id,
-                        name,
-                        (int) Math.max(1, Math.ceil(minutes)),
-                        people,
-                        places,
-                        null,
-                        List.copyOf(next),
-                        hot,
-                        null));
+        // Whoever stays when another has gone comes from nowhere.
+        boolean comes = next.isEmpty() || !next.equals(stays) || people > before;
+        double needed = minutes + (comes ? premises.walk() : 0) - ahead;
+        int lasts = (int) Math.max(1, Math.ceil(needed));
+        ahead = Math.min(1, lasts - needed);
+        jobs.add(job(id, name, lasts, people, places, null, List.copyOf(next), hot, null));
         stepsOf.put(id, List.copyOf(steps));
         steps.clear();
         next.clear();
         next.add(new After(id, 0, null));
+        stays = List.copyOf(next);
+        before = people;
         minutes = 0;
         hot = 0;
         name = "";
@@ -283,7 +317,7 @@ public final class CleanJobs {
                             id,
                             Text.kept("kept.night.release", "Release"),
                             procedure.id(),
-                            RELEASE,
+                            (int) Math.ceil(RELEASE + premises.walk()),
                             true,
                             1,
                             List.of(),
@@ -299,7 +333,9 @@ public final class CleanJobs {
                             hands,
                             List.of(),
                             null,
-                            null));
+                            null,
+                            List.of(),
+                            List.of()));
             end = id;
         }
         if (sheet.warmUp() != null) {
@@ -315,18 +351,7 @@ public final class CleanJobs {
                             0,
                             wish.wantedBy()));
         } else if (!wish.secondPerson() && last != null && wish.wantedBy() != null) {
-            Job j = Objects.requireNonNull(jobs.removeLast());
-            jobs.add(
-                    job(
-                            j.id(),
-                            j.name(),
-                            j.minutes(),
-                            j.people(),
-                            Set.copyOf(j.places()),
-                            j.content(),
-                            j.after(),
-                            j.hotLitres(),
-                            wish.wantedBy()));
+            jobs.add(jobs.removeLast().withWantedBy(wish.wantedBy()));
         }
     }
 
@@ -360,7 +385,9 @@ public final class CleanJobs {
                 List.of(),
                 List.of(),
                 null,
-                null);
+                null,
+                List.of(),
+                List.of());
     }
 
     /** Liters of the tank that a solution takes, mixed with cold water. */

@@ -66,6 +66,7 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
                                 ? List.of(who.id())
                                 : swapped(stood.people(), who.id());
         Map<String, Placed> before = plan.byId();
+        Set<String> along = night.byTheSame(task);
         List<Job> fixed = new ArrayList<>();
         for (Job j : night.tasks()) {
             Placed p = before.get(j.id());
@@ -73,10 +74,11 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
                 fixed.add(j);
             } else if (j.id().equals(task)) {
                 Job later = moved.notBefore(minute);
-                fixed.add(later.hands() ? later.onlyBy(Set.copyOf(by)) : later);
+                fixed.add(later.hands() ? later.withBy(Set.copyOf(by)) : later);
             } else {
                 Job there = j.notBefore(p.from());
-                fixed.add(j.hands() ? there.onlyBy(Set.copyOf(p.people())) : there);
+                List<String> own = along.contains(j.id()) ? by : p.people();
+                fixed.add(j.hands() ? there.withBy(Set.copyOf(own)) : there);
             }
         }
         Night asPut =
@@ -126,7 +128,9 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
         plan.tasks().stream()
                 .sorted(Comparator.comparingInt(Placed::from).thenComparing(Placed::id))
                 .forEach(p -> order.add(p.id()));
-        Schedule schedule = new Schedule(night, groups, jobs);
+        Map<String, Integer> ended = new HashMap<>();
+        plan.tasks().forEach(p -> ended.put(p.id(), p.to()));
+        Schedule schedule = new Schedule(night, groups, jobs, ended);
         schedule.breaks(false);
         List<Job> waiting = new ArrayList<>();
         order.stream()

@@ -29,6 +29,13 @@ public final class Greedy implements Planner {
                 took);
     }
 
+    /** The same plan, without asking why something is left out. */
+    static Plan bare(Night night) {
+        Schedule schedule = new Schedule(night, night.groups(), night.byId());
+        List<String> out = fill(night, schedule);
+        return Measured.bare(schedule.placed(), schedule.rests(), out);
+    }
+
     /** The groups for which there is no room, without asking why. */
     static List<String> leftOut(Night night) {
         return fill(night, new Schedule(night, night.groups(), night.byId()));

@@ -116,12 +116,17 @@ public final class Measured {
             end = counts(night, r) ? Math.max(end, r.to()) : end;
         }
         all.put(Aim.LATE, late);
-        all.put(Aim.END, end);
+        all.put(Aim.END, quarters(end));
         all.put(Aim.CHANGES, (double) hands.values().stream().mapToInt(h -> h.size() - 1).sum());
         int most = load.values().stream().mapToInt(l -> l).max().orElse(0);
-        all.put(Aim.LOAD, Math.ceil((double) most / QUARTER) * QUARTER);
-        all.put(Aim.UNATTENDED, unattended);
+        all.put(Aim.LOAD, quarters(most));
+        all.put(Aim.UNATTENDED, quarters(unattended));
         return all;
+    }
+
+    /** Minutes in full quarters of an hour, the last begun one included. */
+    public static double quarters(double minutes) {
+        return Math.max(0, Math.ceil(minutes / QUARTER - 1e-6) * QUARTER);
     }
 
     private static boolean counts(Night night, Rest r) {
@@ -161,6 +166,7 @@ public final class Measured {
     private static @Nullable Placed before(
             Placed next, List<Placed> placed, Map<String, Job> jobs, Night night) {
         Job j = Objects.requireNonNull(jobs.get(next.id()));
+        Set<String> takes = night.takenWith(next.id());
         Placed best = null;
         for (Placed p : placed) {
             Job o = Objects.requireNonNull(jobs.get(p.id()));
@@ -173,6 +179,7 @@ public final class Measured {
                 }
             }
             holds |= p.people().stream().anyMatch(next.people()::contains);
+            holds |= o.keeps().stream().anyMatch(k -> takes.contains(k.place()));
             for (String place : j.places()) {
                 if (o.places().contains(place)) {
                     holds = true;

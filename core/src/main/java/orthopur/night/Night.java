@@ -1,8 +1,11 @@
 package orthopur.night;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -25,6 +28,9 @@ public record Night(
         places = List.copyOf(places);
         tasks = List.copyOf(tasks);
     }
+
+    /** How the ids of places begin that are no places but what cuts several machines off. */
+    public static final String DISCONNECT = "disconnect:";
 
     /** From one minute to another, the second not included. */
     public record Span(int from, int to) {}
@@ -78,7 +84,7 @@ public record Night(
     /**
      * A place or a single tool.
      *
-     * @param slots how many tasks it takes at a time, from 1
+     * @param slots how much it takes at a time, from 1
      * @param changeover minutes between two tasks with another content
      */
     public record Place(String id, String name, int slots, int changeover) {}
@@ -113,7 +119,10 @@ public record Night(
      * @param apart tasks during which it may not be done
      * @param by who alone may do it, because somebody said so; null where that is open
      * @param running what has begun stays as it is; null where it has not
+     * @param sameAs tasks whose people do this one too: a plug is in the control of one only
+     * @param keeps places that were taken before and are free when this has ended
      */
+    @RecordBuilder
     public record Job(
             String id,
             String name,
@@ -134,89 +143,58 @@ public record Night(
             List<String> otherThan,
             List<String> apart,
             @Nullable Set<String> by,
-            @Nullable Running running) {
+            @Nullable Running running,
+            List<String> sameAs,
+            List<Keep> keeps)
+            implements NightJobBuilder.With {
         public Job {
             places = List.copyOf(places);
             after = List.copyOf(after);
             otherThan = List.copyOf(otherThan);
             apart = List.copyOf(apart);
             by = by == null ? null : Set.copyOf(by);
+            sameAs = List.copyOf(sameAs);
+            keeps = List.copyOf(keeps);
         }
 
         /** The same, not before a minute. */
         public Job notBefore(int minute) {
-            return from(Math.max(earliest, minute));
-        }
-
-        /** The same, from a minute on, whatever was said of it before. */
-        Job from(int minute) {
-            return changed(minutes, after, minute, apart, by, running);
-        }
-
-        /** The same, after other tasks. */
-        public Job after(List<After> others) {
-            return changed(minutes, others, earliest, apart, by, running);
+            return withEarliest(Math.max(earliest, minute));
         }
 
         /** The same, after one more. */
         public Job alsoAfter(After another) {
             List<After> all = new ArrayList<>(after);
             all.add(another);
-            return after(all);
+            return withAfter(all);
         }
 
         /** The same, not during other tasks either. */
         public Job alsoApartFrom(List<String> others) {
             List<String> all = new ArrayList<>(apart);
             all.addAll(others);
-            return changed(minutes, after, earliest, all, by, running);
-        }
-
-        /** The same, by nobody else. */
-        public Job onlyBy(Set<String> people) {
-            return changed(minutes, after, earliest, apart, people, running);
-        }
-
-        /** The same, of which so much is left. */
-        public Job lasting(int left) {
-            return changed(left, after, earliest, apart, by, running);
+            return withApart(all);
         }
 
         /** The same, begun. */
         public Job begun(Running since) {
-            return changed(minutes, after, earliest, apart, by, since);
+            Job now = withRunning(since);
+            return hands ? now.withPeople(since.people().size()) : now;
         }
 
-        private Job changed(
-                int lasts,
-                List<After> others,
-                int from,
-                List<String> notDuring,
-                @Nullable Set<String> only,
-                @Nullable Running since) {
-            return new Job(
-                    id,
-                    name,
-                    group,
-                    lasts,
-                    hands,
-                    since == null || !hands ? people : since.people().size(),
-                    places,
-                    content,
-                    others,
-                    from,
-                    wantedBy,
-                    hotLitres,
-                    must,
-                    trained,
-                    adults,
-                    skill,
-                    otherThan,
-                    notDuring,
-                    only,
-                    since);
+        /** How many slots of a place it takes: as often as it names it. */
+        public int slotsOf(String place) {
+            return Collections.frequency(places, place);
         }
     }
+
+    /**
+     * A place that is taken over several tasks and between them: a cart from the first part on it
+     * until the last of them is back.
+     *
+     * @param since task with whose beginning it is taken; null where that lies before the night
+     */
+    public record Keep(String place, @Nullable String since) {}
 
     /**
      * What comes before a task.
@@ -249,6 +227,36 @@ public record Night(
     public Map<String, List<Job>> groups() {
         Map<String, List<Job>> all = new LinkedHashMap<>();
         tasks.forEach(t -> all.computeIfAbsent(t.group(), k -> new ArrayList<>()).add(t));
+        return all;
+    }
+
+    /** The tasks that whoever does this one does too, itself included. */
+    public Set<String> byTheSame(String task) {
+        Set<String> all = new LinkedHashSet<>(Set.of(task));
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Job j : tasks) {
+                if (all.contains(j.id())) {
+                    more |= all.addAll(j.sameAs());
+                } else if (j.sameAs().stream().anyMatch(all::contains)) {
+                    more |= all.add(j.id());
+                }
+            }
+        }
+        return all;
+    }
+
+    /** The places that are taken when a task begins, and kept until another ends. */
+    public Set<String> takenWith(String task) {
+        Set<String> all = new LinkedHashSet<>();
+        for (Job j : tasks) {
+            for (Keep k : j.keeps()) {
+                if (task.equals(k.since())) {
+                    all.add(k.place());
+                }
+            }
+        }
         return all;
     }
 

@@ -61,9 +61,15 @@ public record Plan(
         CHANGES,
         /** Minutes of work of whoever has most, in full quarters of an hour. */
         LOAD,
-        /** The minute at which the last of it ends, breaks in the middle of the work included. */
+        /**
+         * The minute at which the last of it ends, breaks in the middle of the work included, in
+         * full quarters of an hour.
+         */
         END,
-        /** The minute at which the last of what runs by itself is over: long things first. */
+        /**
+         * The minute at which the last of what runs by itself is over, in full quarters of an hour:
+         * long things first.
+         */
         UNATTENDED
     }
 

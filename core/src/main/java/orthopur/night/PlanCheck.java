@@ -10,6 +10,7 @@ import java.util.Set;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Job;
+import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Span;
@@ -118,6 +119,17 @@ public final class PlanCheck {
                 person.here().stream().anyMatch(s -> s.from() <= p.from() && p.to() <= s.to());
         if (!there) {
             fault("plan.not-here", "{0} is not here for {1}", person.name(), p.id());
+        }
+        for (String other : j.sameAs()) {
+            Placed o = placed.get(other);
+            if (o != null && !o.people().contains(person.id())) {
+                fault(
+                        "plan.other-person",
+                        "{0} is done by whoever does {1}, and {2} does not",
+                        p.id(),
+                        other,
+                        person.name());
+            }
         }
         for (String other : j.otherThan()) {
             Placed o = placed.get(other);
@@ -247,19 +259,8 @@ public final class PlanCheck {
                             .filter(p -> jobs.containsKey(p.id()))
                             .filter(p -> job(p).places().contains(place.id()))
                             .toList();
+            full(place, here);
             for (Placed a : here) {
-                long same =
-                        here.stream()
-                                .filter(b -> b.from() <= a.from() && a.from() < b.to())
-                                .count();
-                if (same > place.slots()) {
-                    fault(
-                            "plan.full",
-                            "{0} has {1} things at once; it takes {2}",
-                            place.name(),
-                            same,
-                            place.slots());
-                }
                 if (place.slots() == 1 && place.changeover() > 0) {
                     here.stream()
                             .filter(b -> changed(a, b, place))
@@ -273,6 +274,37 @@ public final class PlanCheck {
                                                     b.id(),
                                                     place.changeover()));
                 }
+            }
+        }
+    }
+
+    /** No more stands in a place, or is kept in it, than it takes. */
+    private void full(Place place, List<Placed> here) {
+        List<Span> taken = new ArrayList<>();
+        for (Placed p : here) {
+            for (int n = 0; n < job(p).slotsOf(place.id()); n++) {
+                taken.add(new Span(p.from(), p.to()));
+            }
+        }
+        for (Placed p : plan.tasks()) {
+            Job j = jobs.get(p.id());
+            for (Keep k : j == null ? List.<Keep>of() : j.keeps()) {
+                if (k.place().equals(place.id())) {
+                    Placed since = k.since() == null ? null : placed.get(k.since());
+                    taken.add(new Span(since == null ? 0 : since.from(), p.to()));
+                }
+            }
+        }
+        for (Span a : taken) {
+            long same =
+                    taken.stream().filter(b -> b.from() <= a.from() && a.from() < b.to()).count();
+            if (same > place.slots()) {
+                fault(
+                        "plan.full",
+                        "{0} has {1} things at once; it takes {2}",
+                        place.name(),
+                        same,
+                        place.slots());
             }
         }
     }

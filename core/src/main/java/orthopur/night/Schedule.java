@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Job;
+import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Span;
@@ -41,11 +42,38 @@ final class Schedule {
     private final Map<String, List<Job>> apart = new HashMap<>();
     private final Set<String> leftOut = new HashSet<>();
 
+    /** What is taken when a task begins and kept until another ends. */
+    private final Map<String, List<Taken>> takes = new HashMap<>();
+
+    /** Until when each place is kept by each task that gives it back, as far as it is known. */
+    private final Map<Taken, Integer> until = new HashMap<>();
+
+    /** Until when that was so in an earlier plan; nothing where there is none. */
+    private final Map<String, Integer> ended;
+
+    /** How often each place is kept by what has not ended in this schedule yet. */
+    private final int[] open;
+
+    private final Map<String, List<String>> bound = new HashMap<>();
+
     /**
      * @param groups,jobs of the night, made once where many orders are tried
      */
     Schedule(Night night, Map<String, List<Job>> groups, Map<String, Job> jobs) {
+        this(night, groups, jobs, Map.of());
+    }
+
+    /**
+     * @param ended when each task ended in a plan that this one follows: until then is kept what it
+     *     gives back
+     */
+    Schedule(
+            Night night,
+            Map<String, List<Job>> groups,
+            Map<String, Job> jobs,
+            Map<String, Integer> ended) {
         this.night = night;
+        this.ended = ended;
         this.groups = groups;
         this.jobs = jobs;
         this.people = night.people();
@@ -53,6 +81,7 @@ final class Schedule {
         this.load = new int[people.size()];
         this.used = new int[night.places().size()][night.until()];
         this.drawn = new double[night.until()];
+        this.open = new int[night.places().size()];
         for (int i = 0; i < people.size(); i++) {
             personAt.put(people.get(i).id(), i);
             Arrays.fill(busy[i], true);
@@ -70,6 +99,18 @@ final class Schedule {
                 if (o != null) {
                     apart.computeIfAbsent(j.id(), k -> new ArrayList<>()).add(o);
                     apart.computeIfAbsent(o.id(), k -> new ArrayList<>()).add(j);
+                }
+            }
+            for (String other : j.sameAs()) {
+                bound.computeIfAbsent(j.id(), k -> new ArrayList<>()).add(other);
+                bound.computeIfAbsent(other, k -> new ArrayList<>()).add(j.id());
+            }
+            for (Keep k : j.keeps()) {
+                Taken taken = new Taken(k.place(), j.id());
+                if (k.since() != null && jobs.containsKey(k.since())) {
+                    takes.computeIfAbsent(k.since(), x -> new ArrayList<>()).add(taken);
+                } else {
+                    take(taken, 0);
                 }
             }
         }
@@ -133,6 +174,13 @@ final class Schedule {
                 return false;
             }
         }
+        // Until when a place is kept is known only when the task that ends it stands.
+        for (Taken taken : takes.getOrDefault(j.id(), List.of())) {
+            Integer at = placeAt.get(taken.place());
+            if (ended.isEmpty() && at != null && open[at] >= night.places().get(at).slots()) {
+                return false;
+            }
+        }
         return true;
     }
 
@@ -184,6 +232,7 @@ final class Schedule {
                     load[i] -= j.minutes();
                 }
                 occupy(j, p.from(), -1);
+                kept(j, p.from(), -1);
             }
         }
     }
@@ -199,7 +248,7 @@ final class Schedule {
             Place place = night.places().get(at);
             int[] here = used[at];
             for (int m = end - 1; m >= t; m--) {
-                if (here[m] >= place.slots()) {
+                if (here[m] + j.slotsOf(id) > place.slots()) {
                     return m + 1;
                 }
             }
@@ -208,6 +257,19 @@ final class Schedule {
                 if (free > t) {
                     return free;
                 }
+            }
+        }
+        for (Taken taken : takes.getOrDefault(j.id(), List.of())) {
+            int full = full(taken.place(), t, keptUntil(taken, t));
+            if (full >= 0) {
+                return full + 1;
+            }
+        }
+        for (Keep k : j.keeps()) {
+            Integer known = until.get(new Taken(k.place(), j.id()));
+            if (known != null && full(k.place(), known, end) >= 0) {
+                // Nobody else gives way; later it is no better.
+                return night.until();
             }
         }
         for (Job o : apart.getOrDefault(j.id(), List.of())) {
@@ -299,6 +361,12 @@ final class Schedule {
                 return true;
             }
         }
+        for (String other : bound.getOrDefault(j.id(), List.of())) {
+            Placed o = placed.get(other);
+            if (o != null && !o.people().contains(people.get(person).id())) {
+                return true;
+            }
+        }
         return false;
     }
 
@@ -343,6 +411,76 @@ final class Schedule {
             }
         }
         occupy(j, from, 1);
+        kept(j, from, 1);
+    }
+
+    /**
+     * What is taken when a task begins.
+     *
+     * @param back the task that gives it back
+     */
+    private record Taken(String place, String back) {}
+
+    /** What it takes is taken until it is known when it is back, and from there it is free. */
+    private void kept(Job j, int from, int by) {
+        for (Taken taken : takes.getOrDefault(j.id(), List.of())) {
+            if (by > 0) {
+                take(taken, from);
+            } else {
+                occupy(taken.place(), from, Objects.requireNonNull(until.remove(taken)), -1);
+                // What was given back already is not given back twice.
+                open(taken.place(), placed.containsKey(taken.back()) ? 0 : -1);
+            }
+        }
+        int to = from + j.minutes();
+        for (Keep k : j.keeps()) {
+            Taken taken = new Taken(k.place(), j.id());
+            Integer known = until.get(taken);
+            if (known == null) {
+                continue;
+            }
+            if (by > 0) {
+                occupy(k.place(), Math.min(known, to), Math.max(known, to), to > known ? 1 : -1);
+                until.put(taken, to);
+            }
+            open(k.place(), -by);
+        }
+    }
+
+    private void take(Taken taken, int from) {
+        int to = keptUntil(taken, from);
+        until.put(taken, to);
+        occupy(taken.place(), from, to, 1);
+        open(taken.place(), 1);
+    }
+
+    private int keptUntil(Taken taken, int from) {
+        return Math.max(from, ended.getOrDefault(taken.back(), night.until()));
+    }
+
+    private void open(String place, int by) {
+        Integer at = placeAt.get(place);
+        if (at != null) {
+            open[at] += by;
+        }
+    }
+
+    private void occupy(String place, int from, int to, int by) {
+        Integer at = placeAt.get(place);
+        for (int m = from; at != null && m < Math.min(night.until(), to); m++) {
+            used[at][m] += by;
+        }
+    }
+
+    /** The last minute between two at which a place takes nothing more; -1 where there is none. */
+    private int full(String place, int from, int to) {
+        Integer at = placeAt.get(place);
+        for (int m = Math.min(night.until(), to) - 1; at != null && m >= from; m--) {
+            if (used[at][m] >= night.places().get(at).slots()) {
+                return m;
+            }
+        }
+        return -1;
     }
 
     private void occupy(Job j, int from, int by) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Stream;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Job;
 import orthopur.night.Plan.Aim;
@@ -57,7 +58,7 @@ public final class Search {
      */
     public static Plan best(Night night, int tries) {
         Search s = new Search(night);
-        Plan best = new Greedy().plan(night, 1);
+        Plan best = Greedy.bare(night);
         if (night.tasks().isEmpty()) {
             return best;
         }
@@ -66,15 +67,21 @@ public final class Search {
             int wanted = j.wantedBy() == null ? night.until() : j.wantedBy();
             s.rank.put(j.id(), wanted * 0.3 - s.tail.getOrDefault(j.id(), 0));
         }
+        Plan at = best;
+        Map<Aim, Double> atWorth = worth;
         for (int i = 0; i < tries; i++) {
             Map<String, Double> before = new HashMap<>(s.rank);
             if (i > 0) {
-                s.shake();
+                s.shake(at);
             }
             Plan next = s.fill(i % 2 == 0);
             Map<Aim, Double> now = Measured.values(night, next);
-            int better = compare(now, worth);
+            int better = s.nearer(next, now, at, atWorth);
             if (better < 0) {
+                at = next;
+                atWorth = now;
+            }
+            if (compare(now, worth) < 0) {
                 best = next;
                 worth = now;
             }
@@ -85,6 +92,37 @@ public final class Search {
             }
         }
         return best;
+    }
+
+    /**
+     * Level by level; but of two plans that leave as much out the better is the one that leaves
+     * less work out, though it has more people at its machines: it is nearer to a plan with all of
+     * it.
+     */
+    private int nearer(Plan next, Map<Aim, Double> now, Plan best, Map<Aim, Double> worth) {
+        boolean asMany =
+                Stream.of(Aim.OUT_OF_USE, Aim.LEFT_OUT)
+                        .allMatch(
+                                aim ->
+                                        now.getOrDefault(aim, 0.0)
+                                                .equals(worth.getOrDefault(aim, 0.0)));
+        if (asMany && !next.unplaced().isEmpty()) {
+            int c = Integer.compare(minutesOut(next), minutesOut(best));
+            if (c != 0) {
+                return c;
+            }
+        }
+        return compare(now, worth);
+    }
+
+    private int minutesOut(Plan plan) {
+        int all = 0;
+        for (Plan.Unplaced u : plan.unplaced()) {
+            for (Job j : groups.getOrDefault(u.id(), List.of())) {
+                all += j.minutes() * Math.max(1, j.people());
+            }
+        }
+        return all;
     }
 
     /** Level by level. */
@@ -98,7 +136,16 @@ public final class Search {
         return 0;
     }
 
-    private void shake() {
+    private void shake(Plan at) {
+        if (!at.unplaced().isEmpty() && random.nextBoolean()) {
+            // What found no room comes sooner.
+            int which = random.nextInt(at.unplaced().size());
+            double by = -30 - Math.abs(random.nextGaussian() * 90);
+            for (Job o : groups.getOrDefault(at.unplaced().get(which).id(), List.of())) {
+                rank.merge(o.id(), by, Double::sum);
+            }
+            return;
+        }
         int moves = 1 + random.nextInt(3);
         for (int i = 0; i < moves; i++) {
             Job j = night.tasks().get(random.nextInt(night.tasks().size()));

@@ -12,7 +12,6 @@ import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.MachineSheet;
-import orthopur.machine.Vessel;
 import orthopur.night.CleanJobs.Part;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
@@ -21,7 +20,6 @@ import orthopur.night.Night.Job;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
-import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 
@@ -32,9 +30,6 @@ import orthopur.procedure.Step;
 public final class SiteNight {
     /** Half an hour in the middle of the night. */
     private static final int BREAK = 30;
-
-    /** The zone of what is near food no more: the room. */
-    private static final int ROOM = 3;
 
     private final Evening evening;
     private final List<Job> jobs = new ArrayList<>();
@@ -61,6 +56,7 @@ public final class SiteNight {
      *
      * @param minutes its length, at the end of which production wants its machines
      * @param now minute until which it is the past; what has not begun lies after it
+     * @param premises what the site has
      * @param heater null where nothing is known of it
      * @param said what was said about it, the newest last
      * @param rounds that were begun in it
@@ -71,17 +67,14 @@ public final class SiteNight {
             int now,
             List<Clean> cleans,
             List<Member> members,
-            List<Vessel> vessels,
+            CleanJobs.Premises premises,
             @Nullable Heater heater,
-            double hotCelsius,
-            double mainsCelsius,
             List<Said> said,
             List<Round> rounds,
             @Nullable Plan before) {
         public Evening {
             cleans = List.copyOf(cleans);
             members = List.copyOf(members);
-            vessels = List.copyOf(vessels);
             said = List.copyOf(said);
             rounds = List.copyOf(rounds);
         }
@@ -259,10 +252,7 @@ public final class SiteNight {
                                     c.secondPerson(),
                                     c.adults(),
                                     c.pace()),
-                            new CleanJobs.Premises(
-                                    evening.vessels(),
-                                    evening.hotCelsius(),
-                                    evening.mainsCelsius()));
+                            evening.premises());
             planned.put(id, parts);
             if (round == null) {
                 parts.forEach(p -> jobs.add(p.job()));
@@ -278,18 +268,17 @@ public final class SiteNight {
                                     ? j
                                     : j.notBefore(cold.minute()));
         }
-        neighbors(planned);
-        floorsFirst(planned);
+        Beside beside = new Beside(evening.cleans(), planned, jobs);
+        beside.order();
+        List<Night.Place> places = new ArrayList<>(CleanJobs.places(evening.premises()));
+        places.addAll(beside.disconnects());
+        places.replaceAll(beside::asTaken);
         List<Person> people = people();
         handedOver(people);
+        plugPassedOn(people);
         List<Said> notKept = put(people);
         return new Standing(
-                new Night(
-                        evening.minutes(),
-                        people,
-                        CleanJobs.places(evening.vessels()),
-                        evening.heater(),
-                        jobs),
+                new Night(evening.minutes(), people, places, evening.heater(), jobs),
                 done,
                 notKept);
     }
@@ -363,7 +352,7 @@ public final class SiteNight {
                 from = Math.max(from, ended + a.lag());
             }
         }
-        return j.after(left).notBefore(from);
+        return j.withAfter(left).notBefore(from);
     }
 
     /** When something was begun that waits for a task: by then that task was over. */
@@ -435,134 +424,9 @@ public final class SiteNight {
         Set<String> members = new HashSet<>();
         evening.members().forEach(m -> members.add(m.id()));
         if (who.size() < j.people() || !members.containsAll(who) || to > evening.minutes()) {
-            return j.lasting(rest);
+            return j.withMinutes(rest);
         }
-        return j.lasting(to - since).begun(new Running(since, List.copyOf(who)));
-    }
-
-    // --- beside each other ----------------------------------------------------------------------
-
-    /** Nothing is hosed beside a machine that is sanitized already, or is just being so. */
-    private void neighbors(Map<String, List<Part>> planned) {
-        Map<String, Clean> byMachine = new HashMap<>();
-        evening.cleans().forEach(c -> byMachine.put(c.sheet().code(), c));
-        for (Clean c : evening.cleans()) {
-            for (String n : c.sheet().neighbors()) {
-                Clean beside = byMachine.get(n);
-                if (beside == null) {
-                    continue;
-                }
-                List<Part> mine = planned.getOrDefault(c.procedure().id(), List.of());
-                List<Part> theirs = planned.getOrDefault(beside.procedure().id(), List.of());
-                beside(sprays(c, mine), fromSanitizing(beside, theirs));
-            }
-        }
-    }
-
-    private void beside(List<String> sprays, List<String> clean) {
-        for (int i = 0; i < jobs.size(); i++) {
-            Job j = jobs.get(i);
-            if (!clean.isEmpty() && sprays.contains(j.id()) && j.running() == null) {
-                jobs.set(i, j.alsoApartFrom(clean.stream().filter(this::open).toList()));
-            }
-        }
-    }
-
-    private boolean open(String id) {
-        return jobs.stream().anyMatch(j -> j.id().equals(id));
-    }
-
-    private static List<String> sprays(Clean c, List<Part> parts) {
-        Map<String, Step> steps = byId(c.procedure());
-        return parts.stream()
-                .filter(
-                        p ->
-                                p.steps().stream()
-                                        .map(steps::get)
-                                        .anyMatch(s -> s != null && s.action().sprays()))
-                .map(p -> p.job().id())
-                .toList();
-    }
-
-    private static List<String> fromSanitizing(Clean c, List<Part> parts) {
-        Map<String, Step> steps = byId(c.procedure());
-        List<String> all = new ArrayList<>();
-        for (Part p : parts) {
-            if (!all.isEmpty()
-                    || p.steps().stream()
-                            .map(steps::get)
-                            .anyMatch(s -> s != null && s.action() instanceof Action.Sanitize)) {
-                all.add(p.job().id());
-            }
-        }
-        return all;
-    }
-
-    /**
-     * Floors, walls and drains come before sanitizing: what the broom and the water throw up lies
-     * on whatever was sanitized before. An area that no machine stands in is the whole site.
-     */
-    private void floorsFirst(Map<String, List<Part>> planned) {
-        Set<String> rooms = new HashSet<>();
-        evening.cleans().stream()
-                .filter(c -> !area(c.sheet()))
-                .forEach(c -> rooms.add(c.sheet().room()));
-        for (Clean floors : evening.cleans()) {
-            String last = area(floors.sheet()) ? lastThatSoils(floors, planned) : null;
-            if (last != null) {
-                String room = floors.sheet().room();
-                evening.cleans().stream()
-                        .filter(c -> !area(c.sheet()))
-                        .filter(c -> !rooms.contains(room) || room.equals(c.sheet().room()))
-                        .map(
-                                c ->
-                                        fromSanitizing(
-                                                c,
-                                                planned.getOrDefault(
-                                                        c.procedure().id(), List.of())))
-                        .forEach(tasks -> after(last, tasks));
-            }
-        }
-    }
-
-    /** Whether nothing of it touches food or what does: floors, walls, drains. */
-    private static boolean area(MachineSheet sheet) {
-        return sheet.parts().stream()
-                .flatMap(p -> p.surfaces().stream())
-                .allMatch(s -> s.zone() >= ROOM);
-    }
-
-    private @Nullable String lastThatSoils(Clean floors, Map<String, List<Part>> planned) {
-        Map<String, Step> steps = byId(floors.procedure());
-        String last = null;
-        for (Part p : planned.getOrDefault(floors.procedure().id(), List.of())) {
-            boolean soils =
-                    p.steps().stream()
-                            .map(steps::get)
-                            .filter(Objects::nonNull)
-                            .map(Step::action)
-                            .anyMatch(
-                                    a ->
-                                            a instanceof Action.DryClean
-                                                    || a instanceof Action.Wash
-                                                    || a instanceof Action.Rinse);
-            last = soils && open(p.job().id()) ? p.job().id() : last;
-        }
-        return last;
-    }
-
-    /** The first of some tasks waits for another, where it has not begun. */
-    private void after(String floors, List<String> tasks) {
-        int first = tasks.isEmpty() ? -1 : indexOf(tasks.getFirst());
-        if (first >= 0 && jobs.get(first).running() == null) {
-            jobs.set(first, jobs.get(first).alsoAfter(After.ifThere(floors)));
-        }
-    }
-
-    private static Map<String, Step> byId(Procedure p) {
-        Map<String, Step> all = new HashMap<>();
-        p.steps().forEach(s -> all.put(s.id(), s));
-        return all;
+        return j.withMinutes(to - since).begun(new Running(since, List.copyOf(who)));
     }
 
     // --- people ---------------------------------------------------------------------------------
@@ -582,7 +446,7 @@ public final class SiteNight {
             if (gone != null && j.hands() && j.running() == null) {
                 Set<String> others = new HashSet<>();
                 people.stream().map(Person::id).filter(p -> !gone.contains(p)).forEach(others::add);
-                jobs.set(i, j.onlyBy(others));
+                jobs.set(i, j.withBy(others));
             }
         }
     }
@@ -623,14 +487,58 @@ public final class SiteNight {
                             if (j.running() != null || (!s.person().isEmpty() && !there)) {
                                 not.add(s);
                             } else {
-                                jobs.set(
-                                        i,
-                                        who == null || j.people() != 1
-                                                ? j
-                                                : j.onlyBy(Set.of(who.id())));
+                                jobs.set(i, j);
+                                if (who != null && j.people() == 1) {
+                                    byOne(j.id(), who.id());
+                                }
                             }
                         });
         return not;
+    }
+
+    /** Whoever does a task does what belongs to it: who has the plug. */
+    private void byOne(String task, String who) {
+        Set<String> along =
+                new Night(evening.minutes(), List.of(), List.of(), null, jobs).byTheSame(task);
+        jobs.replaceAll(
+                j ->
+                        along.contains(j.id()) && j.running() == null
+                                ? j.withBy(Set.of(who)).withSameAs(List.of())
+                                : j);
+    }
+
+    /**
+     * Whoever has the plug and cannot go on hands it over, and somebody else does the rest. What is
+     * over binds nobody; what is left of it is done by one person again.
+     */
+    private void plugPassedOn(List<Person> people) {
+        Map<String, String> first = new HashMap<>();
+        for (int i = 0; i < jobs.size(); i++) {
+            Job j = jobs.get(i);
+            List<String> same = new ArrayList<>();
+            for (String other : j.sameAs()) {
+                int at = indexOf(other);
+                boolean goesOn = at >= 0 && goesOn(jobs.get(at), j, people);
+                String instead = goesOn ? other : first.putIfAbsent(other, j.id());
+                if (instead != null && j.running() == null) {
+                    same.add(instead);
+                }
+            }
+            jobs.set(i, j.withSameAs(same));
+        }
+    }
+
+    private boolean goesOn(Job before, Job next, List<Person> people) {
+        return before.running() == null
+                || people.stream()
+                        .filter(p -> before.running().people().contains(p.id()))
+                        .anyMatch(
+                                p ->
+                                        before.running().people().size() == 1
+                                                && p.may(next)
+                                                && p.here().stream()
+                                                        .anyMatch(
+                                                                h -> h.to() >= evening.minutes()));
     }
 
     private int indexOf(String job) {

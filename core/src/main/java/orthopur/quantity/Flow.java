@@ -12,7 +12,7 @@ public record Flow(double litresPerMinute) {
                 litresPerMinute,
                 Double.MIN_VALUE,
                 100_000,
-                OutOfRange.above("0", "100,000 L/min"));
+                () -> OutOfRange.above("0", "100,000 L/min"));
     }
 
     public String shown() {

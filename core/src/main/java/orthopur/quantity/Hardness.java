@@ -7,7 +7,7 @@ package orthopur.quantity;
  */
 public record Hardness(double mgPerL) {
     public Hardness {
-        OutOfRange.check("hardness", mgPerL, 0, 5_000, OutOfRange.range("0", "5,000 mg/L"));
+        OutOfRange.check("hardness", mgPerL, 0, 5_000, () -> OutOfRange.range("0", "5,000 mg/L"));
     }
 
     public String shown() {

@@ -7,7 +7,7 @@ package orthopur.quantity;
  */
 public record Length(double metres) {
     public Length {
-        OutOfRange.check("length", metres, 0, 10_000, OutOfRange.range("0", "10,000 m"));
+        OutOfRange.check("length", metres, 0, 10_000, () -> OutOfRange.range("0", "10,000 m"));
     }
 
     public double centimetres() {

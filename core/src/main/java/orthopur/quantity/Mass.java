@@ -7,7 +7,7 @@ package orthopur.quantity;
  */
 public record Mass(double kilograms) implements Comparable<Mass> {
     public Mass {
-        OutOfRange.check("mass", kilograms, 0, 100_000, OutOfRange.range("0", "100,000 kg"));
+        OutOfRange.check("mass", kilograms, 0, 100_000, () -> OutOfRange.range("0", "100,000 kg"));
     }
 
     @Override

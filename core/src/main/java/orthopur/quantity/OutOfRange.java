@@ -1,6 +1,7 @@
 package orthopur.quantity;
 
 import java.util.Objects;
+import java.util.function.Supplier;
 import orthopur.text.Text;
 
 /** A value outside its domain. The message names the quantity, the value and the allowed range. */
@@ -75,10 +76,12 @@ public final class OutOfRange extends IllegalArgumentException {
         return Text.of("out-of-range.below", "below {0}", most);
     }
 
-    static double check(String quantity, double value, double least, double most, Text allowed) {
+    /** The range is put into words only where it is left: quantities are made by the million. */
+    static double check(
+            String quantity, double value, double least, double most, Supplier<Text> allowed) {
         // Written so that NaN is refused as well.
         if (!(value >= least && value <= most)) {
-            throw new OutOfRange(quantity, Show.number(value), allowed);
+            throw new OutOfRange(quantity, Show.number(value), allowed.get());
         }
         return value;
     }

@@ -7,7 +7,7 @@ package orthopur.quantity;
  */
 public record Ph(double value) {
     public Ph {
-        OutOfRange.check("pH", value, 0, 14, OutOfRange.range("0", "14"));
+        OutOfRange.check("pH", value, 0, 14, () -> OutOfRange.range("0", "14"));
     }
 
     public String shown() {

@@ -7,7 +7,8 @@ package orthopur.quantity;
  */
 public record Pressure(double kilopascals) {
     public Pressure {
-        OutOfRange.check("pressure", kilopascals, 0, 20_000, OutOfRange.range("0", "20,000 kPa"));
+        OutOfRange.check(
+                "pressure", kilopascals, 0, 20_000, () -> OutOfRange.range("0", "20,000 kPa"));
     }
 
     public String shown() {

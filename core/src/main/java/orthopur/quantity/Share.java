@@ -7,7 +7,7 @@ package orthopur.quantity;
  */
 public record Share(double percent) implements Dosage, Comparable<Share> {
     public Share {
-        OutOfRange.check("share", percent, 0, 100, OutOfRange.range("0", "100 %"));
+        OutOfRange.check("share", percent, 0, 100, () -> OutOfRange.range("0", "100 %"));
     }
 
     @Override

@@ -7,7 +7,8 @@ package orthopur.quantity;
  */
 public record Strength(double mgPerL) implements Dosage, Comparable<Strength> {
     public Strength {
-        OutOfRange.check("strength", mgPerL, 0, 1_000_000, OutOfRange.range("0", "1,000,000 mg/L"));
+        OutOfRange.check(
+                "strength", mgPerL, 0, 1_000_000, () -> OutOfRange.range("0", "1,000,000 mg/L"));
     }
 
     public static Strength ofMgPerL(double value) {

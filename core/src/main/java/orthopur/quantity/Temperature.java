@@ -8,7 +8,11 @@ package orthopur.quantity;
 public record Temperature(double celsius) implements Comparable<Temperature> {
     public Temperature {
         OutOfRange.check(
-                "temperature", celsius, -273.15, 1_000, OutOfRange.range("-273.15", "1,000 °C"));
+                "temperature",
+                celsius,
+                -273.15,
+                1_000,
+                () -> OutOfRange.range("-273.15", "1,000 °C"));
     }
 
     public static Temperature ofCelsius(double value) {
@@ -18,7 +22,11 @@ public record Temperature(double celsius) implements Comparable<Temperature> {
     /** Converts from degrees Fahrenheit; refused below absolute zero (-459.67 °F). */
     public static Temperature ofFahrenheit(double value) {
         OutOfRange.check(
-                "temperature", value, -459.67, 1_832, OutOfRange.range("-459.67", "1,832 °F"));
+                "temperature",
+                value,
+                -459.67,
+                1_832,
+                () -> OutOfRange.range("-459.67", "1,832 °F"));
         // Rounded to a billionth so that 75.2 °F is exactly 24 °C at an inclusive boundary.
         return new Temperature(Math.max(-273.15, Math.floor((value - 32) / 1.8 * 1e9 + 0.5) / 1e9));
     }

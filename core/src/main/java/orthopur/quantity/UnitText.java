@@ -90,7 +90,11 @@ public final class UnitText {
                     default -> throw unknown("time", value, unit, "s, min, h");
                 };
         OutOfRange.check(
-                "time", seconds, 0, 7 * 86_400, Text.of("out-of-range.s-to-days", "0 s to 7 days"));
+                "time",
+                seconds,
+                0,
+                7 * 86_400,
+                () -> Text.of("out-of-range.s-to-days", "0 s to 7 days"));
         return Duration.ofMillis(Math.round(seconds * 1000));
     }
 
@@ -126,7 +130,7 @@ public final class UnitText {
                     default -> throw unknown("velocity", value, unit, "m/s, ft/s");
                 };
         return OutOfRange.check(
-                "velocity", v, Double.MIN_VALUE, 100, OutOfRange.above("0", "100 m/s"));
+                "velocity", v, Double.MIN_VALUE, 100, () -> OutOfRange.above("0", "100 m/s"));
     }
 
     public static Pressure pressure(double value, String unit) {

@@ -7,7 +7,8 @@ package orthopur.quantity;
  */
 public record Volume(double litres) {
     public Volume {
-        OutOfRange.check("volume", litres, 0, 1_000_000, OutOfRange.range("0", "1,000,000 L"));
+        OutOfRange.check(
+                "volume", litres, 0, 1_000_000, () -> OutOfRange.range("0", "1,000,000 L"));
     }
 
     public static Volume ofLitres(double value) {

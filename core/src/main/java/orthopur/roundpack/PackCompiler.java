@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
+import orthopur.chemical.Label;
 import orthopur.instrument.Instrument;
 import orthopur.instrument.Measures;
 import orthopur.machine.Check;
@@ -16,8 +18,11 @@ import orthopur.machine.Configuration;
 import orthopur.machine.Fitting;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
+import orthopur.machine.Program;
+import orthopur.machine.Surface;
 import orthopur.machine.Vessel;
 import orthopur.machine.WasherType;
+import orthopur.mixing.Band;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
@@ -261,13 +266,15 @@ public final class PackCompiler {
                 where(a),
                 a instanceof Action.Circulate c ? flows(c) : Map.of(),
                 a.name(),
-                mix(a.solution()));
+                mix(a));
     }
 
-    private static @Nullable Mix mix(@Nullable Solution s) {
+    private @Nullable Mix mix(Action a) {
+        Solution s = a.solution();
         if (s == null || s.chemical() == null || s.strength() == null || s.volume() == null) {
             return null;
         }
+        Band beside = beside(a);
         return new Mix(
                 s.chemical(),
                 s.volume().litres(),
@@ -275,7 +282,36 @@ public final class PackCompiler {
                 s.strength() instanceof Share of ? of.percent() : null,
                 s.temperature() == null ? null : s.temperature().celsius(),
                 s.ph() == null ? null : s.ph().value(),
-                s.vessel());
+                s.vessel(),
+                beside == null ? null : beside.least().mgPerL(),
+                beside == null ? null : beside.most().mgPerL());
+    }
+
+    /**
+     * What the label gives where nothing that is sanitized touches food: floors, drains and foot
+     * baths have strengths of their own. Null where something does, or the label says nothing.
+     */
+    private @Nullable Band beside(Action a) {
+        Chemical c = context.chemical(a.chemical());
+        List<Surface> all =
+                a.items().stream()
+                        .flatMap(i -> sheet.surfacesMeant(i).stream())
+                        .map(sheet::surface)
+                        .toList();
+        if (c == null || !(a instanceof Action.Sanitize) || all.isEmpty()) {
+            return null;
+        }
+        double least = 0;
+        double most = Band.UNDILUTED;
+        for (Surface s : all) {
+            Label.OtherUse on = s.zone() >= 3 ? c.label().other(s.use()) : null;
+            if (on == null || !(on.least() instanceof Strength low)) {
+                return null;
+            }
+            least = Math.max(least, low.mgPerL());
+            most = on.most() instanceof Strength high ? Math.min(most, high.mgPerL()) : most;
+        }
+        return Band.besideFood(least, most);
     }
 
     /** Whether hands go to the machine itself: a part at the sink is out of its reach. */
@@ -335,10 +371,25 @@ public final class PackCompiler {
                                     .map(Check::name)
                                     .reduce((x, y) -> x + ", " + y)
                                     .orElse("");
+                    case Action.Fit fit -> fitted(fit.fittings());
+                    case Action.Unfit off -> fitted(off.fittings());
+                    case Action.RunProgram run ->
+                            sheet.sheet().programs().stream()
+                                    .filter(x -> x.id().equals(run.program()))
+                                    .map(Program::name)
+                                    .findFirst()
+                                    .orElse(sheet.names(named));
                     case Action.HoldPoint h -> h.who() == null ? "" : h.who();
                     default -> sheet.names(named);
                 };
         return what.isEmpty() ? a.verb() : what;
+    }
+
+    private String fitted(List<String> ids) {
+        return sheet.sheet().fittings().stream()
+                .filter(f -> ids.contains(f.id()))
+                .map(Fitting::name)
+                .collect(Collectors.joining(", "));
     }
 
     /** Pieces by number; where fewer than all move, those that earlier steps have not moved yet. */
@@ -458,16 +509,18 @@ public final class PackCompiler {
                         z.solution().ph(),
                         context.hardness(),
                         procedure.schools().rinseAfterSanitizer());
+        Band beside = beside(z);
+        List<Band> permitted =
+                beside == null ? new SanitizerLimit(context.book()).bands(use) : List.of(beside);
         List<ReadingBand> bands =
-                new SanitizerLimit(context.book())
-                        .bands(use).stream()
-                                .map(
-                                        b ->
-                                                new ReadingBand(
-                                                        b.from().celsius(),
-                                                        b.least().mgPerL(),
-                                                        b.most().mgPerL()))
-                                .toList();
+                permitted.stream()
+                        .map(
+                                b ->
+                                        new ReadingBand(
+                                                b.from().celsius(),
+                                                b.least().mgPerL(),
+                                                b.most().mgPerL()))
+                        .toList();
         Strength stock = context.stockOf(c);
         String strength = z.solution().strength() == null ? "" : z.solution().strength().shown();
         String planned =
@@ -484,7 +537,11 @@ public final class PackCompiler {
                 stock == null ? null : stock.mgPerL(),
                 z.solution().volume() == null ? null : z.solution().volume().litres(),
                 planned,
-                instruments.stream().filter(i -> i.reads(c.kind())).map(Instrument::id).toList());
+                instruments.stream()
+                        .filter(i -> i.reads(c.kind()))
+                        .filter(i -> beside == null || i.reaches(beside.least().mgPerL()))
+                        .map(Instrument::id)
+                        .toList());
     }
 
     /** What the action has measured, and the condition as found where the step asks for it. */

@@ -61,6 +61,8 @@ public record RoundPack(
      * @param percent share of the product by volume, in percent
      * @param ph of the mixed solution; null where it is not stated
      * @param vessel what it is mixed in, as the procedure calls it
+     * @param leastMgPerL,mostMgPerL what the label gives for a use beside food, such as a foot
+     *     bath; null where it is for what touches food
      */
     public record Mix(
             String product,
@@ -69,7 +71,9 @@ public record RoundPack(
             @Nullable Double percent,
             @Nullable Double celsius,
             @Nullable Double ph,
-            @Nullable String vessel) {}
+            @Nullable String vessel,
+            @Nullable Double leastMgPerL,
+            @Nullable Double mostMgPerL) {}
 
     /**
      * One step as the tablet shows it.

@@ -1,5 +1,6 @@
 package orthopur.rules;
 
+import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -14,6 +15,9 @@ import orthopur.runthrough.SheetIndex;
 
 /** Edits that several rules propose. They add a step or an item, never a figure. */
 public final class StepEdits {
+    /** Drying in the air, where nobody has said how long. */
+    public static final Duration DRYING = Duration.ofMinutes(20);
+
     private StepEdits() {}
 
     /** A new step without figures, its id free in this procedure. */

@@ -121,6 +121,18 @@ public final class Ending {
         return false;
     }
 
+    /** Place of the last step that does this, of those that are done on what is fitted; or -1. */
+    public int last(Predicate<Action> does) {
+        List<Step> steps = procedure.steps();
+        for (int i = steps.size() - 1; i >= 0; i--) {
+            if (context.configuration().holds(steps.get(i).when())
+                    && does.test(steps.get(i).action())) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
     /** The id of the first step from a place on that fits, or null for the end of the procedure. */
     public @Nullable String firstFrom(int place, Predicate<Step> fits) {
         return procedure.steps().stream()

@@ -3,6 +3,7 @@ package orthopur.runthrough;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Remedy;
+import orthopur.rulebook.Citation;
 import orthopur.text.Text;
 
 /**
@@ -39,6 +40,11 @@ public record Finding(
     /** Why it matters, in English. */
     public String because() {
         return why.sentence();
+    }
+
+    /** What it rests on, as a sentence that has a language. */
+    public Text cited() {
+        return Citation.said(source);
     }
 
     /** One figure that was compared. */

@@ -421,7 +421,9 @@ public final class RunThrough {
             }
             case Action.DrawOff a -> {
                 m.passages().forEach(p -> night.drained[p] = true);
-                a.places()
+                a.places().stream()
+                        // Let run empty, what nobody has seen is as dirty as before.
+                        .filter(v -> a.washedOut() || night.vessel(v) != null)
                         .forEach(
                                 v ->
                                         night.hold(
@@ -462,6 +464,11 @@ public final class RunThrough {
             case Action.Isolate _, Action.Lock _, Action.Relieve _, Action.Prove _ -> {
                 advance(m);
                 seen(m);
+                if (m.action() instanceof Action.Isolate) {
+                    // It is cut off because somebody goes to it.
+                    night.toolsOut = false;
+                    night.peopleClear = false;
+                }
             }
             // These leave the machine as it is; what they say is read by rules and the floor.
             case Action.Prepare _,
@@ -548,11 +555,10 @@ public final class RunThrough {
         int at = m.place();
         boolean cleans = detergent(solution);
         Set<Residue> left = left(context.chemical(solution.chemical()), Residue.DETERGENT);
+        boolean acid = acid(context.chemical(solution.chemical()));
         for (int s : m.exposed()) {
-            boolean takes =
-                    cleans
-                            && (!sheet.surface(s).limed()
-                                    || acid(context.chemical(solution.chemical())));
+            // Acid takes lime, and leaves fat, starch and sugar where they are.
+            boolean takes = cleans && sheet.surface(s).limed() == acid;
             change(s, f -> f.washedAt(at, takes, left));
         }
         refuse(m.exposed(), !cleans);
@@ -725,7 +731,7 @@ public final class RunThrough {
 
     /** Air alone takes its time; a minute beside the rack dries nothing. */
     private boolean wetStill(Action.Dry a) {
-        return a.method() == Action.Drying.AIR
+        return a.method() != Action.Drying.TOWEL
                 && a.time() != null
                 && a.time().compareTo(context.book().duration("dry.air.least")) < 0;
     }

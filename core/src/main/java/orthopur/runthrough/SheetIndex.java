@@ -10,6 +10,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.machine.Passage;
 import orthopur.machine.Surface;
+import orthopur.procedure.Action;
 import orthopur.text.Text;
 
 /** A sheet with its names resolved to places, so that a run needs no look-ups by text. */
@@ -209,6 +210,16 @@ public final class SheetIndex {
         return passage >= 0
                 ? wettedIn(passage)
                 : part >= 0 ? surfacesOf(part) : surface >= 0 ? List.of(surface) : List.of();
+    }
+
+    /** Whether an action names a part, or something of it. */
+    public boolean meant(Action action, int part) {
+        return action.items().stream()
+                .anyMatch(
+                        i ->
+                                partNamed(i) == part
+                                        || surfacesMeant(i).stream()
+                                                .anyMatch(s -> ownerOf(s) == part));
     }
 
     /**

@@ -121,7 +121,7 @@ public record DoseCard(
         private DoseCard sanitizer() {
             List<Band> bands = job.bands(book);
             SanitizerLimit limit = new SanitizerLimit(book);
-            Text refusal = limit.judge(job.use(job.at())).refusal();
+            Text refusal = job.beside() == null ? limit.judge(job.use(job.at())).refusal() : null;
             Band band = Job.band(bands, job.coldest());
             if (refusal != null) {
                 problems.add(Text.of("mix.not-permitted", "Not like this: {0}.", refusal));
@@ -393,15 +393,18 @@ public record DoseCard(
                     then,
                     strokes,
                     give,
-                    limit.contact(
-                            new SanitizerLimit.Use(
-                                    job.chemical().kind(),
-                                    job.chemical().label(),
-                                    target == null ? null : Strength.ofMgPerL(target),
-                                    job.at(),
-                                    job.ph(),
-                                    job.hardness(),
-                                    job.rinseAfter())),
+                    // How long a floor stays wet its own step says; a foot bath wets soles.
+                    job.beside() != null
+                            ? null
+                            : limit.contact(
+                                    new SanitizerLimit.Use(
+                                            job.chemical().kind(),
+                                            job.chemical().label(),
+                                            target == null ? null : Strength.ofMgPerL(target),
+                                            job.at(),
+                                            job.ph(),
+                                            job.hardness(),
+                                            job.rinseAfter())),
                     List.copyOf(problems));
         }
 

@@ -28,6 +28,8 @@ import orthopur.rulebook.RuleBook;
  * @param stock strength of the concentrate as it is now; null for the one on its sheet
  * @param stroke what one stroke of the pump on its container gives; null for none
  * @param wanted a strength that somebody asks for; null for the lowest that lasts
+ * @param beside what the label gives for a use beside food, such as a foot bath; null where it is
+ *     for what touches food
  */
 public record Job(
         Chemical chemical,
@@ -42,7 +44,40 @@ public record Job(
         double fade,
         @Nullable Strength stock,
         @Nullable Volume stroke,
-        @Nullable Strength wanted) {
+        @Nullable Strength wanted,
+        @Nullable Band beside) {
+
+    /** For what touches food. */
+    public Job(
+            Chemical chemical,
+            Volume litres,
+            Volume brim,
+            Temperature at,
+            @Nullable Ph ph,
+            @Nullable Hardness hardness,
+            boolean rinseAfter,
+            @Nullable Instrument instrument,
+            double hold,
+            double fade,
+            @Nullable Strength stock,
+            @Nullable Volume stroke,
+            @Nullable Strength wanted) {
+        this(
+                chemical,
+                litres,
+                brim,
+                at,
+                ph,
+                hardness,
+                rinseAfter,
+                instrument,
+                hold,
+                fade,
+                stock,
+                stroke,
+                wanted,
+                null);
+    }
 
     /** Strength of the concentrate, or null where it is dosed by volume only. */
     @Nullable Strength concentrate() {
@@ -53,6 +88,9 @@ public record Job(
 
     /** The permitted strengths by temperature, coldest first; empty for what sanitizes nothing. */
     public List<Band> bands(RuleBook book) {
+        if (beside != null) {
+            return List.of(beside);
+        }
         return chemical.kind().sanitizes() ? new SanitizerLimit(book).bands(use(at)) : List.of();
     }
 

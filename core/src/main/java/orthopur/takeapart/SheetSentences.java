@@ -72,6 +72,9 @@ final class SheetSentences {
                     Text.kept(
                             "kept.sheet.tools", "Have at hand: {0}", String.join(", ", h.tools())));
         }
+        if (h.washedAside()) {
+            say.add(Text.kept("kept.sheet.washed-aside", "It is washed while it is moved aside."));
+        }
         if (h.oneAtATime() != null) {
             say.add(
                     Text.kept(

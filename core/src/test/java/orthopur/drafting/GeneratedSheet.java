@@ -138,6 +138,7 @@ final class GeneratedSheet {
                         List.of(),
                         List.of(),
                         null,
+                        null,
                         null),
                 has);
     }
@@ -216,6 +217,7 @@ final class GeneratedSheet {
                 assembly(id, loose && !shifts),
                 when,
                 own,
+                null,
                 null);
     }
 
@@ -278,7 +280,8 @@ final class GeneratedSheet {
                 false,
                 null,
                 null,
-                null);
+                null,
+                chance(5) ? true : null);
     }
 
     private List<Energy> energies(List<OptionGroup> groups) {

@@ -33,7 +33,9 @@ class ChainTest {
                 List.of(),
                 List.of(),
                 null,
-                null);
+                null,
+                List.of(),
+                List.of());
     }
 
     private static final List<Job> CLEAN =

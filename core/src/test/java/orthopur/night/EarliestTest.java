@@ -26,7 +26,7 @@ class EarliestTest {
     private static Job work(String id, int minutes, int earliest) {
         return new Job(
                 id, id, id, minutes, true, 1, List.of(), null, List.of(), earliest, null, 0, false,
-                null, false, null, List.of(), List.of(), null, null);
+                null, false, null, List.of(), List.of(), null, null, List.of(), List.of());
     }
 
     private static Night night(List<Person> people, Job... jobs) {

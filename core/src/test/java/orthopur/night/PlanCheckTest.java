@@ -14,6 +14,7 @@ import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Heater;
 import orthopur.night.Night.Job;
+import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Running;
@@ -70,7 +71,9 @@ class PlanCheckTest {
                 id.equals("release") ? List.of("apart", "wash") : List.of(),
                 List.of(),
                 null,
-                null);
+                null,
+                List.of(),
+                List.of());
     }
 
     private static final Night NIGHT =
@@ -230,5 +233,78 @@ class PlanCheckTest {
                 "night.circle", new Greedy().plan(round, 1).unplaced().getFirst().reason().id());
         Night nobody = new Night(240, List.of(), NIGHT.places(), NIGHT.heater(), NIGHT.tasks());
         assertFalse(new Greedy().plan(nobody, 1).unplaced().isEmpty());
+    }
+
+    @Test
+    void aKeptPlaceIsTakenBetweenItsTasksToo() {
+        Job apart = job("apart", 20, true, List.of(), null, List.of(), 0);
+        Job together =
+                job("together", 10, true, List.of(), null, List.of(new After("apart", 30, null)), 0)
+                        .withKeeps(List.of(new Keep("cart", "apart")));
+        List<Job> tasks = new ArrayList<>(List.of(apart, together));
+        tasks.add(apart.withId("apart2").withGroup("clean2"));
+        tasks.add(
+                together.withId("together2")
+                        .withGroup("clean2")
+                        .withAfter(List.of(new After("apart2", 30, null)))
+                        .withKeeps(List.of(new Keep("cart", "apart2"))));
+        Night night =
+                new Night(
+                        240,
+                        List.of(ANNA.at(ANNA.here(), List.of())),
+                        List.of(new Place("cart", "cart", 1, 0)),
+                        null,
+                        tasks);
+        List<Placed> both =
+                List.of(
+                        new Placed("apart", List.of("anna"), null, 0, 20, true),
+                        new Placed("apart2", List.of("anna"), null, 20, 40, true),
+                        new Placed("together", List.of("anna"), null, 50, 60, true),
+                        new Placed("together2", List.of("anna"), null, 70, 80, true));
+        assertEquals(
+                "plan.full",
+                PlanCheck.faults(night, Measured.bare(both, List.of(), List.of())).getFirst().id());
+        Plan plan = new Greedy().plan(night, 1);
+        assertEquals(List.of(), PlanCheck.faults(night, plan));
+        assertEquals(List.of(), plan.unplaced());
+        // A cart that was out before the night is back first.
+        tasks.set(1, together.withKeeps(List.of(new Keep("cart", null))));
+        Night taken = new Night(240, night.people(), night.places(), null, tasks);
+        Plan later = Search.best(taken, 5);
+        assertEquals(List.of(), PlanCheck.faults(taken, later));
+        assertTrue(later.byId().get("apart2").from() >= later.byId().get("together").to());
+        // Who waits for a cart is decided by whoever has it.
+        List<Placed> waits =
+                List.of(
+                        new Placed("apart", List.of("anna"), null, 0, 20, true),
+                        new Placed("together", List.of("anna"), null, 50, 60, true),
+                        new Placed("apart2", List.of("ben"), null, 60, 80, true),
+                        new Placed("together2", List.of("ben"), null, 110, 120, true));
+        assertEquals(
+                List.of("apart", "together", "apart2", "together2"),
+                Measured.plan(
+                                night,
+                                Plan.Status.FEASIBLE,
+                                waits,
+                                List.of(),
+                                List.of(),
+                                List.of(),
+                                0)
+                        .critical());
+    }
+
+    @Test
+    void whoHasThePlugDoesAllOfIt() {
+        List<Job> tasks = new ArrayList<>(NIGHT.tasks());
+        tasks.set(2, tasks.get(2).withSameAs(List.of("apart")).withTrained(null));
+        Night night = new Night(240, NIGHT.people(), NIGHT.places(), NIGHT.heater(), tasks);
+        List<Placed> other = new ArrayList<>(RIGHT);
+        other.set(2, new Placed("wash", List.of("ben"), "sink", 60, 80, true));
+        other.remove(3);
+        assertTrue(
+                PlanCheck.faults(night, Measured.bare(other, BREAK, List.of())).stream()
+                        .anyMatch(f -> f.id().equals("plan.other-person")));
+        assertEquals(List.of(), PlanCheck.faults(night, Measured.bare(RIGHT, BREAK, List.of())));
+        assertEquals(Set.of("apart", "wash"), night.byTheSame("wash"));
     }
 }

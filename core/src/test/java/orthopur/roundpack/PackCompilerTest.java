@@ -51,7 +51,8 @@ class PackCompilerTest {
     @Test
     void whatIsMixedIsSaidWithItsLitersAndOnlyWhereTheyAreStated() {
         RoundPack.Mix bucket = step(Bench.good(), "sanitize").mix();
-        assertEquals(new RoundPack.Mix("chlor", 40, 100.0, null, 18.0, 7.4, null), bucket);
+        assertEquals(
+                new RoundPack.Mix("chlor", 40, 100.0, null, 18.0, 7.4, null, null, null), bucket);
         Solution soak =
                 new Solution(
                         "degreaser",
@@ -62,7 +63,9 @@ class PackCompilerTest {
                         "sink 1");
         Procedure p = Bench.with("sanitize", new Action.Soak(List.of("seal"), soak, null));
         RoundPack.Mix mix = step(p, "sanitize").mix();
-        assertEquals(new RoundPack.Mix("degreaser", 40, null, 1.5, 43.0, null, "sink 1"), mix);
+        assertEquals(
+                new RoundPack.Mix("degreaser", 40, null, 1.5, 43.0, null, "sink 1", null, null),
+                mix);
         Procedure open =
                 Bench.with(
                         "sanitize", new Action.Soak(List.of("seal"), soak.withVolume(null), null));

@@ -1,6 +1,7 @@
 package orthopur.solution;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotNull;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
@@ -15,6 +16,7 @@ import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.instrument.Instrument;
 import orthopur.instrument.Measures;
+import orthopur.mixing.Band;
 import orthopur.mixing.Interval;
 import orthopur.quantity.OutOfRange;
 import orthopur.quantity.Ph;
@@ -83,6 +85,33 @@ class MixingTest {
 
     private static List<String> problems(Job j) {
         return DoseCard.of(j, BOOK).problems().stream().map(p -> p.id()).toList();
+    }
+
+    /** A foot bath: what food may bear is too weak for soles, and no figure of food's is said. */
+    @Test
+    void besideFoodTheLabelsOwnFiguresHold() {
+        Job food = job(15, 15, 5, null);
+        Job bath =
+                new Job(
+                        food.chemical(),
+                        food.litres(),
+                        food.brim(),
+                        food.at(),
+                        food.ph(),
+                        null,
+                        false,
+                        null,
+                        0,
+                        0,
+                        null,
+                        null,
+                        new Strength(1000),
+                        Band.besideFood(800, 1200));
+        DoseCard c = DoseCard.of(bath, BOOK);
+        assertEquals(List.of(), c.problems());
+        assertTrue(c.then() >= 800 && c.then() <= 1200, c.then() + "");
+        assertNull(c.contact());
+        assertFalse(DoseCard.of(wanting(food, 1000.0, null, 0, 0), BOOK).problems().isEmpty());
     }
 
     @Test

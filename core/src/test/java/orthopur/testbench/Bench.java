@@ -409,6 +409,7 @@ public final class Bench {
                 List.of(),
                 List.of(),
                 null,
+                null,
                 null);
     }
 
@@ -517,6 +518,7 @@ public final class Bench {
                             false,
                             null,
                             null,
+                            null,
                             null));
             return this;
         }
@@ -527,7 +529,7 @@ public final class Bench {
             }
             return new Part(
                     id, id, count, removable, shifts, behind, covers, Set.of(), guard, "sink", null,
-                    null, null, null, null, null, surfaces, null);
+                    null, null, null, null, null, surfaces, null, null);
         }
     }
 

@@ -9,6 +9,7 @@ import orthopur.machine.Passage;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
+import orthopur.procedure.Solution;
 import orthopur.procedure.Step;
 
 /**
@@ -35,8 +36,28 @@ final class AroundFaults {
             blown(s);
             stopped(i, s);
             cloth(s);
+            unsaid(s);
         }
-        for (String allergen : r.sheet().allergens()) {
+        List<String> all = List.copyOf(r.sheet().allergens());
+        for (int i = 0; i < all.size(); i++) {
+            for (int j = i + 1; j < all.size(); j++) {
+                out.whole(
+                        "allergen",
+                        "what follows may hold neither " + all.get(i) + " nor " + all.get(j),
+                        p.clearing(List.of(all.get(i), all.get(j))),
+                        Set.of("C25"),
+                        Set.of());
+            }
+        }
+        if (all.size() > 2) {
+            out.whole(
+                    "allergen",
+                    "what follows holds none",
+                    p.clearing(all),
+                    Set.of("C25"),
+                    Set.of());
+        }
+        for (String allergen : all) {
             // No demo procedure swabs for one: each was written for the same product tomorrow.
             out.whole(
                     "allergen",
@@ -101,6 +122,40 @@ final class AroundFaults {
                     new Action.DryClean(
                             a.items(), Action.Sweeping.AIR, new orthopur.quantity.Pressure(600)),
                     "L17");
+        }
+    }
+
+    /** A time or a place that is left out, and that everybody fills in differently. */
+    private void unsaid(Step s) {
+        if (s.action() instanceof Action.Dry a && a.method() != Action.Drying.TOWEL) {
+            out.changed(
+                    "unname",
+                    "how long it dries",
+                    s,
+                    new Action.Dry(a.items(), a.method(), null),
+                    "C10");
+        }
+        if (s.action() instanceof Action.Sanitize a
+                && a.method() == Action.Method.IMMERSE
+                && a.solution().vessel() != null) {
+            Solution x = a.solution();
+            out.changed(
+                    "unname",
+                    "in what it lies",
+                    s,
+                    new Action.Sanitize(
+                            a.items(),
+                            new Solution(
+                                    x.chemical(),
+                                    x.strength(),
+                                    x.temperature(),
+                                    x.ph(),
+                                    x.volume(),
+                                    null),
+                            a.method(),
+                            a.contact(),
+                            a.readings()),
+                    "C23");
         }
     }
 

@@ -1,8 +1,10 @@
 package orthopur.faults;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
@@ -38,33 +40,46 @@ final class EnergyFaults {
             }
             around(i, s);
         }
-        r.sheet().energies().forEach(this::forgotten);
+        List<Energy> all = r.sheet().energies();
+        for (int i = 0; i < all.size(); i++) {
+            forgotten(List.of(all.get(i)));
+            for (int j = i + 1; j < all.size(); j++) {
+                forgotten(List.of(all.get(i), all.get(j)));
+            }
+        }
         order();
     }
 
-    /** An energy that nobody ever thought of; hands go into its reach all the same. */
-    private void forgotten(Energy e) {
+    /** One or two energies that nobody ever thought of; hands go into their reach all the same. */
+    private void forgotten(List<Energy> some) {
         Procedure without = p;
-        for (Step s : p.steps()) {
-            boolean safe =
-                    stage(s.action(), e) != null
-                            && s.action().energies().contains(e.id())
-                            && without.steps().stream().anyMatch(x -> x.id().equals(s.id()));
-            if (safe) {
-                without = without.apply(Reading.left(s, e.id()));
+        Set<String> rules = new LinkedHashSet<>();
+        for (Energy e : some) {
+            Procedure before = without;
+            for (Step s : p.steps()) {
+                Step now =
+                        without.steps().stream()
+                                .filter(x -> x.id().equals(s.id()))
+                                .findFirst()
+                                .orElse(null);
+                if (now != null
+                        && stage(s.action(), e) != null
+                        && now.action().energies().contains(e.id())) {
+                    without = without.apply(Reading.left(now, e.id()));
+                }
             }
+            if (r.handsIn(0, e) == null || e.keepLive() || without == before) {
+                return;
+            }
+            rules.addAll(e.kind().drives() ? Set.of("L3") : Set.of("L3", "L4", "L8"));
         }
-        Step hands = r.handsIn(0, e);
-        if (hands != null && !e.keepLive() && without != p) {
-            out.whole(
-                    "forget-energy",
-                    e.name() + " is never made safe",
-                    without,
-                    e.kind() == EnergyKind.SUPPLIED || e.kind() == EnergyKind.CORD
-                            ? Set.of("L3")
-                            : Set.of("L3", "L4", "L8"),
-                    Set.of());
-        }
+        out.whole(
+                "forget-energy",
+                some.stream().map(Energy::name).collect(Collectors.joining(" and "))
+                        + " never made safe",
+                without,
+                rules,
+                Set.of());
     }
 
     /** Which stage of the path of 29 CFR 1910.147(d) an action is. */
@@ -268,6 +283,15 @@ final class EnergyFaults {
                             s,
                             new Action.Lock(l.energies(), n, l.secondMeasure(), l.told()),
                             "L7");
+                }
+                for (int more = 1; more <= 2; more++) {
+                    int people = p.mostPeople() + more;
+                    out.fault(
+                            "person",
+                            people + " people and no more locks",
+                            List.of(new Edit.Change(s.id(), s.withPeople(people))),
+                            Set.of("L7"),
+                            Set.of(s.id()));
                 }
                 if (l.secondMeasure() != null) {
                     out.changed(

@@ -38,6 +38,7 @@ public final class Injector {
         new ResidueFaults(reading, in).make();
         new TimingFaults(reading, in).make();
         new ProgramFaults(reading, in).make();
+        new OnceMoreFaults(reading, in).make();
         return List.copyOf(in.mutants);
     }
 

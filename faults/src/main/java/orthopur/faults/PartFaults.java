@@ -17,6 +17,9 @@ import orthopur.procedure.Step;
 
 /** Parts that stay on or off, lie in the wrong place, or go on wrongly. */
 final class PartFaults {
+    private static final Set<ChemicalKind> LUBRICANTS =
+            Set.of(ChemicalKind.OIL, ChemicalKind.GREASE, ChemicalKind.SHIELD);
+
     private final Reading r;
     private final Injector out;
     private final Procedure p;
@@ -455,12 +458,16 @@ final class PartFaults {
     }
 
     private void lubricated(Step s, Action.Lubricate a) {
-        out.changed(
-                "other-chemical",
-                "a detergent as grease",
-                s,
-                new Action.Lubricate(a.items(), "sudmere-n"),
-                "T8");
+        for (Chemical other : r.chemicals().values()) {
+            if (!LUBRICANTS.contains(other.kind())) {
+                out.changed(
+                        "other-chemical",
+                        other.name() + " as grease",
+                        s,
+                        new Action.Lubricate(a.items(), other.id()),
+                        "T8");
+            }
+        }
         out.changed("weaken", "grease not named", s, new Action.Lubricate(a.items(), null), "T8");
         for (Part dry : r.sheet().parts()) {
             boolean never =

@@ -19,7 +19,7 @@ import orthopur.quantity.Volume;
  * where it is dirty.
  */
 final class ResidueFaults {
-    private static final double[] PARTS = {0.1, 0.25, 0.5, 0.75, 0.9, 0.97};
+    private static final double[] PARTS = {0.1, 0.25, 0.4, 0.5, 0.6, 0.75, 0.85, 0.9, 0.97};
     private static final double[] HOURS = {4.1, 5, 8};
     private static final List<String> DIRTY_PLACES =
             List.of("floor", "the floor", "Floor", "on the floor beside the machine");

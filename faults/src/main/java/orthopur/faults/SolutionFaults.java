@@ -24,6 +24,20 @@ import orthopur.quantity.Volume;
 
 /** Too weak, too cold, too short, not stated, the wrong product, the wrong place. */
 final class SolutionFaults {
+    /** What runs in the lines of one machine or another, and what runs in none. */
+    private static final List<String> DRINKS =
+            List.of(
+                    "another drink",
+                    "horchata",
+                    "almond horchata",
+                    "ginger tea",
+                    "ginger lemon tea",
+                    "ginger",
+                    "plain",
+                    "lemonade",
+                    "still water",
+                    "water");
+
     private static final double[] SOUR = {3, 4.5, 5.9};
     private static final double[] SHARES = {
         0.02, 0.1, 0.25, 0.4, 0.5, 0.6, 0.75, 0.85, 0.9, 0.95, 0.98, 0.99
@@ -107,6 +121,19 @@ final class SolutionFaults {
 
     private void sanitized(int place, Step s, Action.Sanitize a, Chemical c) {
         Solution x = a.solution();
+        for (Chemical other : r.chemicals().values()) {
+            if (other.kind().sanitizes()) {
+                Solution in =
+                        new Solution(
+                                other.id(),
+                                x.strength(),
+                                x.temperature(),
+                                x.ph(),
+                                x.volume(),
+                                x.vessel());
+                unborne(s, a.items(), other, with(a, in));
+            }
+        }
         Set<String> here = Set.of(s.id());
         if (c.label().least() instanceof Strength least) {
             for (double f : SHARES) {
@@ -528,6 +555,28 @@ final class SolutionFaults {
         }
     }
 
+    /** A material that does not bear what it lies in, or is sanitized with. */
+    private void unborne(Step s, List<String> items, Chemical other, Action changed) {
+        if (bears(items.stream().flatMap(i -> r.surfaces(i).stream()).toList(), other)) {
+            return;
+        }
+        out.changed(
+                "other-chemical",
+                other.name() + " on a material that does not bear it",
+                s,
+                changed,
+                "S5");
+    }
+
+    private static boolean bears(List<Surface> named, Chemical other) {
+        return named.stream()
+                .flatMap(x -> x.materials().stream())
+                .noneMatch(
+                        m ->
+                                MaterialTable.ROWS.stream()
+                                        .anyMatch(row -> row.excludes(other.kind(), m)));
+    }
+
     /** A product that sheet or material forbids. */
     private void forbidden(Step s, Action.Wash a, Chemical other) {
         List<Surface> named = a.items().stream().flatMap(i -> r.surfaces(i).stream()).toList();
@@ -543,21 +592,7 @@ final class SolutionFaults {
                                                 || other.kind().chlorinated()
                                                         && x.limits().contains(Limit.NO_CHLORINE)
                                                 || x.banned().contains(other.id()));
-        boolean material =
-                named.stream()
-                        .anyMatch(
-                                x ->
-                                        x.materials().stream()
-                                                .anyMatch(
-                                                        m ->
-                                                                MaterialTable.ROWS.stream()
-                                                                        .anyMatch(
-                                                                                row ->
-                                                                                        row
-                                                                                                .excludes(
-                                                                                                        other
-                                                                                                                .kind(),
-                                                                                                        m))));
+        boolean material = !bears(named, other);
         Solution x = a.solution();
         Action changed =
                 wash(
@@ -576,6 +611,27 @@ final class SolutionFaults {
                     s,
                     changed,
                     "S6");
+        }
+        for (String item : material && a.items().size() > 1 ? a.items() : List.<String>of()) {
+            if (!bears(r.surfaces(item), other)) {
+                Action alone =
+                        wash(
+                                new Action.Wash(
+                                        List.of(item), x, a.method(), a.tool(), a.direction()),
+                                new Solution(
+                                        other.id(),
+                                        new Share(1),
+                                        x.temperature(),
+                                        x.ph(),
+                                        x.volume(),
+                                        null));
+                out.fault(
+                        "other-chemical",
+                        item + " washed with " + other.name() + " as well",
+                        List.of(new Edit.InsertBefore(s.id(), s.withId("as-well").with(alone))),
+                        Set.of("S5"),
+                        Set.of("as-well"));
+            }
         }
         if (material) {
             out.changed(
@@ -641,6 +697,18 @@ final class SolutionFaults {
     }
 
     private void soaked(int place, Step s, Action.Soak a, Chemical c) {
+        Solution x = a.solution();
+        for (Chemical other : r.chemicals().values()) {
+            Solution in =
+                    new Solution(
+                            other.id(),
+                            new Share(1),
+                            x.temperature(),
+                            x.ph(),
+                            x.volume(),
+                            x.vessel());
+            unborne(s, a.items(), other, new Action.Soak(a.items(), in, a.dwell()));
+        }
         Duration needed = c.label().contact();
         if (needed != null) {
             for (double f : SHARES) {
@@ -665,7 +733,7 @@ final class SolutionFaults {
                     Set.of("C1"),
                     Set.of());
         }
-        int collect = r.first(place, (x, y) -> y instanceof Action.Collect);
+        int collect = r.first(place, (z, y) -> y instanceof Action.Collect);
         if (collect >= 0) {
             out.fault(
                     "drop",
@@ -710,12 +778,16 @@ final class SolutionFaults {
                             s,
                             new Action.ChaseOut(a.items(), null, a.product()),
                             "C15");
-                    out.changed(
-                            "swap",
-                            "another side's product",
-                            s,
-                            new Action.ChaseOut(a.items(), a.volume(), "another drink"),
-                            "C17");
+                    for (String other : DRINKS) {
+                        if (!other.equals(k.product())) {
+                            out.changed(
+                                    "swap",
+                                    other + " where something else runs",
+                                    s,
+                                    new Action.ChaseOut(a.items(), a.volume(), other),
+                                    "C17");
+                        }
+                    }
                     out.changed(
                             "not-stated",
                             "the product",
@@ -746,6 +818,15 @@ final class SolutionFaults {
                     "drop",
                     "not washed out: " + a.places(),
                     List.of(new Edit.Delete(s.id())),
+                    Set.of("C23"),
+                    Set.of(r.steps().get(use).id()));
+            out.fault(
+                    "weaken",
+                    "emptied and not washed out: " + a.places(),
+                    List.of(
+                            new Edit.Change(
+                                    s.id(),
+                                    s.with(new Action.DrawOff(a.items(), a.places(), false)))),
                     Set.of("C23"),
                     Set.of(r.steps().get(use).id()));
         }

@@ -9,6 +9,8 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Set;
+import orthopur.machine.Energy;
+import orthopur.machine.Part;
 import orthopur.text.Text;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.util.DefaultIndenter;
@@ -23,12 +25,26 @@ public final class Json {
 
     private Json() {}
 
+    /**
+     * Lists that a sheet has to state, even where nothing is in them: a part without a surface is
+     * written as it was said, or it could not be read again.
+     */
+    private abstract static class SaidNone {
+        @JsonInclude(JsonInclude.Include.ALWAYS)
+        abstract List<?> surfaces();
+
+        @JsonInclude(JsonInclude.Include.ALWAYS)
+        abstract List<?> zone();
+    }
+
     private static JsonMapper mapper() {
         // Documents and hashes are older than the library: a field that an old file lacks is no
         // error, keys keep the order of the format, and a number is written as it always was.
         JsonMapper.Builder m =
                 JsonMapper.builderWithJackson2Defaults()
                         .addModule(new QuantityModule())
+                        .addMixIn(Part.class, SaidNone.class)
+                        .addMixIn(Energy.class, SaidNone.class)
                         .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY)
                         .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
                         .changeDefaultPropertyInclusion(

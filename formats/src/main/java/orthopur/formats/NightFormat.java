@@ -18,6 +18,7 @@ import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Heater;
 import orthopur.night.Night.Job;
+import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Running;
@@ -97,7 +98,9 @@ public final class NightFormat {
             List<String> otherThan,
             List<String> apart,
             List<String> by,
-            @Nullable RunningFile running) {}
+            @Nullable RunningFile running,
+            List<String> sameAs,
+            List<Keep> keeps) {}
 
     /**
      * @throws FormatError with every error by pointer: a field out of its range, an id that stands
@@ -238,7 +241,9 @@ public final class NightFormat {
                 j.otherThan(),
                 j.apart(),
                 j.by().isEmpty() ? null : Set.copyOf(j.by()),
-                j.running() == null ? null : new Running(j.running().from(), j.running().people()));
+                j.running() == null ? null : new Running(j.running().from(), j.running().people()),
+                j.sameAs(),
+                j.keeps());
     }
 
     private void there(Night night) {
@@ -253,6 +258,13 @@ public final class NightFormat {
             j.after().forEach(a -> known(tasks, at + "/after", "task", a.task()));
             j.otherThan().forEach(o -> known(tasks, at + "/otherThan", "task", o));
             j.apart().forEach(o -> known(tasks, at + "/apart", "task", o));
+            j.sameAs().forEach(o -> known(tasks, at + "/sameAs", "task", o));
+            for (Keep k : j.keeps()) {
+                known(places, at + "/keeps", "place", k.place());
+                if (k.since() != null) {
+                    known(tasks, at + "/keeps", "task", k.since());
+                }
+            }
             if (j.by() != null) {
                 j.by().forEach(p -> known(people, at + "/by", "person", p));
             }

@@ -1,5 +1,6 @@
 package orthopur.formats;
 
+import java.time.Duration;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -16,6 +17,7 @@ import orthopur.machine.Frequency;
 import orthopur.machine.Problem;
 import orthopur.machine.Regime;
 import orthopur.machine.Vessel;
+import orthopur.night.CleanJobs;
 import orthopur.quantity.Hardness;
 import orthopur.quantity.Ph;
 import orthopur.quantity.Temperature;
@@ -34,7 +36,10 @@ public record Site(
         @Nullable List<Vessel> vessels,
         @Nullable Ways ways,
         @Nullable Hours hours,
-        @Nullable List<Cart> carts) {
+        @Nullable List<Cart> carts,
+        @Nullable List<SharedTool> tools,
+        @Nullable Duration walk) {
+    private static final Duration LONGEST_WALK = Duration.ofMinutes(15);
 
     public Site {
         // A site on its first day owns none.
@@ -123,6 +128,43 @@ public record Site(
                 .toList();
     }
 
+    /**
+     * A tool that machines share, for instance the ladder.
+     *
+     * @param name as procedures call it
+     * @param count how many there are, from 1; null for one
+     */
+    public record SharedTool(String id, String name, @Nullable Integer count) {}
+
+    /** What a night of this site goes by beside its machines and people. */
+    public CleanJobs.Premises premises(double hotCelsius) {
+        List<CleanJobs.Shared> shared = new ArrayList<>();
+        if (carts != null) {
+            carts.forEach(
+                    c ->
+                            shared.add(
+                                    new CleanJobs.Shared(
+                                            c.id(),
+                                            c.name(),
+                                            Objects.requireNonNullElse(c.count(), 1))));
+        }
+        if (tools != null) {
+            tools.forEach(
+                    t ->
+                            shared.add(
+                                    new CleanJobs.Shared(
+                                            t.id(),
+                                            t.name(),
+                                            Objects.requireNonNullElse(t.count(), 1))));
+        }
+        return new CleanJobs.Premises(
+                vessels == null ? List.of() : vessels,
+                hotCelsius,
+                mains.temperature().celsius(),
+                shared,
+                walk == null ? 0 : walk.toSeconds() / 60.0);
+    }
+
     /** What every verdict on this site depends on beside sheet and procedure. */
     public Context context(RuleBook book, List<Chemical> chemicals) {
         return new Context(book, chemicals, mains.hardness())
@@ -180,6 +222,28 @@ public record Site(
                                         "Another vessel or cart is called \"{0}\" already.",
                                         carts.get(i).name())));
             }
+        }
+        List<SharedTool> tools = site.tools() == null ? List.of() : site.tools();
+        for (int i = 0; i < tools.size(); i++) {
+            if (!names.add(tools.get(i).name().strip().toLowerCase(Locale.ROOT))) {
+                problems.add(
+                        new Problem(
+                                "/tools/" + i + "/name",
+                                Text.of(
+                                        "site.another-thing-is-called",
+                                        "Another vessel, cart or tool is called \"{0}\" already.",
+                                        tools.get(i).name())));
+            }
+        }
+        if (site.walk() != null && site.walk().compareTo(LONGEST_WALK) > 0) {
+            problems.add(
+                    new Problem(
+                            "/walk",
+                            Text.of(
+                                    "site.the-walk-takes-minutes-allowed-are",
+                                    "The walk to a machine takes {0} minutes; allowed are 0 to {1}.",
+                                    site.walk().toMinutes(),
+                                    LONGEST_WALK.toMinutes())));
         }
         if (!java.time.ZoneId.getAvailableZoneIds().contains(site.zone())) {
             problems.add(

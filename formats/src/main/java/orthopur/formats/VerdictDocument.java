@@ -30,7 +30,11 @@ public record VerdictDocument(
         List<String> judged,
         List<Verdict.ByConfiguration> configurations) {
 
-    /** A finding; {@code under} is the index of its root, or null. */
+    /**
+     * A finding; {@code under} is the index of its root, or null.
+     *
+     * @param cited its source as a sentence that has a language
+     */
     @JsonInclude(JsonInclude.Include.ALWAYS)
     public record FindingDocument(
             String rule,
@@ -45,6 +49,7 @@ public record VerdictDocument(
             String because,
             TextDocument why,
             String source,
+            TextDocument cited,
             @Nullable Integer under,
             List<RemedyDocument> remedies) {}
 
@@ -93,6 +98,7 @@ public record VerdictDocument(
                 f.because(),
                 TextDocument.of(f.why()),
                 f.source(),
+                TextDocument.of(f.cited()),
                 f.under(),
                 f.remedies().stream()
                         .map(

@@ -36,7 +36,8 @@ import orthopur.rules.lockout.OldEnough;
 /** The demo procedures as tasks of a night, and what is said about a night. */
 class DemoNightTest {
     private static final List<Vessel> VESSELS = DemoSite.SITE.vessels();
-    private static final CleanJobs.Premises PREMISES = new CleanJobs.Premises(VESSELS, 65, 12);
+    private static final CleanJobs.Premises PREMISES =
+            new CleanJobs.Premises(VESSELS, 65, 12, List.of(), 0);
     private static final CleanJobs.Wish WISH =
             new CleanJobs.Wish(0, 480, true, true, false, Step::minutes);
 
@@ -103,10 +104,8 @@ class DemoNightTest {
                         now,
                         cleans,
                         people,
-                        VESSELS,
+                        PREMISES,
                         new Night.Heater(400, 4.9),
-                        65,
-                        12,
                         List.of(said),
                         rounds,
                         before));
@@ -285,7 +284,7 @@ class DemoNightTest {
     @Test
     void hotWaterIsCountedWhereASolutionTakesIt() {
         assertTrue(jobs("qk-sl1-end-of-shift").stream().mapToDouble(Job::hotLitres).sum() > 5);
-        CleanJobs.Premises cold = new CleanJobs.Premises(VESSELS, 65, 64);
+        CleanJobs.Premises cold = new CleanJobs.Premises(VESSELS, 65, 64, List.of(), 0);
         Procedure p = DemoSite.procedure("qk-sl1-end-of-shift");
         assertEquals(
                 0,
@@ -521,10 +520,8 @@ class DemoNightTest {
                                                 clean("qk-sl1-end-of-shift"),
                                                 clean("qk-sw1-draft")),
                                         List.of(MAREN, TOBIAH, RUVI),
-                                        VESSELS,
+                                        PREMISES,
                                         null,
-                                        65,
-                                        12,
                                         List.of(),
                                         List.of(),
                                         null))
@@ -544,5 +541,194 @@ class DemoNightTest {
         List<SiteNight.Member> people = List.of(MAREN, TOBIAH, RUVI);
         assertEquals(night(people), night(people));
         assertEquals(plan(night(people)).tasks(), plan(night(people)).tasks());
+    }
+
+    private static Night of(
+            List<SiteNight.Clean> cleans, CleanJobs.Premises premises, Said... said) {
+        return SiteNight.of(
+                        new SiteNight.Evening(
+                                480,
+                                0,
+                                cleans,
+                                List.of(MAREN, TOBIAH, RUVI),
+                                premises,
+                                null,
+                                List.of(said),
+                                List.of(),
+                                null))
+                .night();
+    }
+
+    private static Job keeper(Night night, String group) {
+        return night.groups().get(group).stream()
+                .filter(j -> !j.keeps().isEmpty())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aCartStaysWithItsMachineUntilTheLastPartIsBack() {
+        CleanJobs.Premises one =
+                new CleanJobs.Premises(
+                        VESSELS,
+                        65,
+                        12,
+                        List.of(new CleanJobs.Shared("cart", "parts cart", 1)),
+                        0.5);
+        Night night =
+                of(
+                        List.of(
+                                clean("qk-sl1-end-of-shift"),
+                                clean("qk-sw1-daily"),
+                                clean("qk-ds1-daily")),
+                        one);
+        assertEquals(
+                "qk-sw1-daily/1-work", keeper(night, "qk-sw1-daily").keeps().getFirst().since());
+        // What dries all night lies on a rack.
+        Job laid = keeper(night, "qk-ds1-daily");
+        assertTrue(
+                night.groups().get("qk-ds1-daily").stream()
+                        .anyMatch(
+                                j ->
+                                        j.minutes() >= 120
+                                                && j.after().getFirst().task().equals(laid.id())));
+        Plan plan = plan(night);
+        assertEquals(List.of(), plan.unplaced());
+        int saw = plan.byId().get(keeper(night, "qk-sw1-daily").id()).to();
+        int slicer = plan.byId().get(keeper(night, "qk-sl1-end-of-shift").id()).to();
+        assertTrue(
+                saw <= plan.byId().get("qk-sl1-end-of-shift/1-work").from()
+                        || slicer <= plan.byId().get("qk-sw1-daily/1-work").from());
+        // Whoever comes from elsewhere walks.
+        assertTrue(
+                minutes(night)
+                        > minutes(
+                                of(
+                                        List.of(
+                                                clean("qk-sl1-end-of-shift"),
+                                                clean("qk-sw1-daily"),
+                                                clean("qk-ds1-daily")),
+                                        PREMISES)));
+    }
+
+    private static int minutes(Night night) {
+        return night.tasks().stream().filter(Job::hands).mapToInt(Job::minutes).sum();
+    }
+
+    @Test
+    void onePersonHasThePlug() {
+        Night night = of(List.of(clean("qk-sl1-end-of-shift")), PREMISES);
+        List<Job> bound = night.tasks().stream().filter(j -> !j.sameAs().isEmpty()).toList();
+        assertFalse(bound.isEmpty());
+        Plan plan = plan(night);
+        String who = plan.byId().get("qk-sl1-end-of-shift/1-work").people().getFirst();
+        bound.forEach(j -> assertEquals(List.of(who), plan.byId().get(j.id()).people(), j.id()));
+        // Put to somebody else is all of it; handed over likewise.
+        String other = who.equals("maren") ? "tobiah" : "maren";
+        Night put =
+                of(
+                        List.of(clean("qk-sl1-end-of-shift")),
+                        PREMISES,
+                        new Said(What.PUT, bound.getFirst().id() + "@" + other, 0));
+        Plan moved = plan(put);
+        bound.forEach(j -> assertEquals(List.of(other), moved.byId().get(j.id()).people(), j.id()));
+        assertEquals(List.of(), Dragged.to(night, plan, bound.getFirst().id(), other, 0).breaks());
+    }
+
+    @Test
+    void whoLeavesHandsThePlugOver() {
+        Round round =
+                new Round(
+                        "qk-sl1-end-of-shift",
+                        0,
+                        null,
+                        null,
+                        List.of(
+                                new SiteNight.Ticked(
+                                        DemoSite.procedure("qk-sl1-end-of-shift")
+                                                .steps()
+                                                .getFirst()
+                                                .id(),
+                                        5,
+                                        "maren")));
+        for (What gone : List.of(What.SICK, What.HANDED_OVER)) {
+            SiteNight.Standing standing =
+                    standing(
+                            List.of(clean("qk-sl1-end-of-shift")),
+                            15,
+                            List.of(MAREN, TOBIAH, RUVI),
+                            List.of(round),
+                            null,
+                            new Said(
+                                    gone,
+                                    gone == What.SICK ? "maren" : "qk-sl1-end-of-shift@maren",
+                                    15));
+            Plan plan = plan(standing.night());
+            assertEquals(List.of(), plan.unplaced(), gone.name());
+            assertTrue(
+                    plan.tasks().stream()
+                            .filter(t -> t.from() >= 30 && t.hands())
+                            .noneMatch(t -> t.people().contains("maren")));
+        }
+    }
+
+    @Test
+    void nothingRunsAtADisconnectThatIsLockedOut() {
+        SiteNight.Clean filler = clean("qk-fl1-daily");
+        SiteNight.Clean oven = clean("qk-ov1-daily");
+        var sheet = oven.sheet();
+        var shared =
+                sheet.withEnergies(
+                        sheet.energies().stream()
+                                .map(
+                                        e ->
+                                                e.id().equals("belt-motor")
+                                                        ? e.withIsolationPoint(
+                                                                "disconnect D4 at the back")
+                                                        : e)
+                                .toList());
+        Night night =
+                of(
+                        List.of(
+                                filler,
+                                new SiteNight.Clean(
+                                        oven.procedure(), shared, true, true, true, Step::minutes)),
+                        PREMISES);
+        assertTrue(night.places().stream().anyMatch(p -> p.slots() == 2 && p.id().contains("d4")));
+        Plan plan = plan(night);
+        assertEquals(List.of(), plan.unplaced());
+        for (Job keeps : night.tasks()) {
+            for (Night.Keep k : keeps.keeps()) {
+                int from = plan.byId().get(k.since()).from();
+                int to = plan.byId().get(keeps.id()).to();
+                night.tasks().stream()
+                        .filter(j -> !j.group().equals(keeps.group()))
+                        .filter(j -> j.slotsOf(k.place()) > 0)
+                        .map(j -> plan.byId().get(j.id()))
+                        .forEach(p -> assertTrue(p.to() <= from || to <= p.from(), p.id()));
+            }
+        }
+        assertTrue(
+                night.tasks().stream()
+                        .anyMatch(
+                                j ->
+                                        j.slotsOf(Night.DISCONNECT + "disconnect d4 at the back")
+                                                > 0));
+    }
+
+    @Test
+    void rawIsWashedDownBeforeReadyToEatIsSanitized() {
+        Night night = of(List.of(clean("qk-sw1-daily"), clean("qk-sl1-end-of-shift")), PREMISES);
+        Plan plan = plan(night);
+        int washed = 0;
+        for (Job j : night.groups().get("qk-sl1-end-of-shift")) {
+            for (Night.After a : j.after()) {
+                if (a.task().startsWith("qk-sw1-daily")) {
+                    washed++;
+                    assertTrue(plan.byId().get(a.task()).to() <= plan.byId().get(j.id()).from());
+                }
+            }
+        }
+        assertEquals(1, washed);
     }
 }

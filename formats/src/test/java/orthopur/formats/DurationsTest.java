@@ -27,7 +27,7 @@ class DurationsTest {
                     SLICER,
                     DemoSite.sheet("QK-SL1"),
                     new CleanJobs.Wish(0, null, true, true, true, Step::minutes),
-                    new CleanJobs.Premises(DemoSite.SITE.vessels(), 65, 12));
+                    new CleanJobs.Premises(DemoSite.SITE.vessels(), 65, 12, List.of(), 0));
 
     /** Every step so many times its planned minutes, waiting for what runs by itself. */
     private static Round round(double pace, int begun, String who) {

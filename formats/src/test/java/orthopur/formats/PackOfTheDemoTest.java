@@ -49,6 +49,41 @@ class PackOfTheDemoTest {
         return asks.stream().map(Ask::item).collect(Collectors.toCollection(TreeSet::new));
     }
 
+    /** A foot bath that is as strong as food may bear is too weak by its label. */
+    @Test
+    void aFootBathIsReadByTheFiguresOfItsOwnUse() {
+        List<PackStep> steps = pack("qk-ar1-daily").steps();
+        PackStep bath = steps.stream().filter(s -> s.id().equals("bath")).findFirst().orElseThrow();
+        assertEquals(List.of(new RoundPack.ReadingBand(0, 800, 1200)), bath.reading().bands());
+        // A strip that ends at 500 mg/L shows nothing of it.
+        assertEquals(List.of("quat-drops"), bath.reading().instruments());
+        assertEquals(800.0, bath.mix().leastMgPerL());
+        assertEquals(1200.0, bath.mix().mostMgPerL());
+        PackStep drain =
+                steps.stream().filter(s -> s.id().equals("drain-quat")).findFirst().orElseThrow();
+        assertEquals(List.of(new RoundPack.ReadingBand(0, 400, 800)), drain.reading().bands());
+        assertTrue(
+                pack("qk-sw1-daily").steps().stream()
+                        .allMatch(s -> s.mix() == null || s.mix().leastMgPerL() == null));
+    }
+
+    /** What is fitted or run is the title, not the verb once more. */
+    @Test
+    void theTitleNamesWhatIsFittedOrRun() {
+        assertEquals(
+                List.of("Cleaning adapter, Valve prop"),
+                pack("qk-ds2-weekly").steps().stream()
+                        .filter(s -> s.id().equals("w-adapt"))
+                        .map(PackStep::title)
+                        .toList());
+        assertTrue(
+                pack("qk-ov2-daily").steps().stream()
+                        .anyMatch(
+                                s ->
+                                        s.action().equals("run-program")
+                                                && !s.title().equals(s.verb())));
+    }
+
     /** A photo, the condition as found and each of three rinses are asked for; waits are timed. */
     @Test
     void whatAStepAsksForIsAskedOnTheFloor() {

@@ -1,6 +1,7 @@
 package orthopur.formats;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.lang.reflect.RecordComponent;
@@ -15,6 +16,7 @@ import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A newcomer writes a sheet from the schema alone: it says of everything what it is, and shows one.
@@ -44,6 +46,24 @@ class SheetSchemaTest {
         List<String> bare = new ArrayList<>();
         walk(SCHEMA, "", bare);
         assertEquals(List.of(), bare);
+    }
+
+    @Test
+    void whereItSaysNoneItIsReadBackAsItWasWritten() {
+        ObjectNode doc = (ObjectNode) Json.tree(DemoSite.text("machines/QK-WW1.json"));
+        ((ObjectNode) doc.get("energies").get(0)).putArray("zone");
+        MachineSheet sheet = SheetFormat.read(Json.write(doc));
+        assertTrue(sheet.energies().getFirst().zone().isEmpty());
+        assertTrue(sheet.parts().stream().anyMatch(p -> p.surfaces().isEmpty()));
+        assertEquals(sheet, SheetFormat.read(Json.write(sheet)));
+    }
+
+    @Test
+    void aLineThatWetsNothingIsRefused() {
+        ObjectNode doc = (ObjectNode) Json.tree(DemoSite.text("machines/QK-DS1.json"));
+        ((ObjectNode) doc.get("passages").get(0)).putArray("surfaces");
+        FormatError e = assertThrows(FormatError.class, () -> SheetFormat.read(Json.write(doc)));
+        assertTrue(e.getMessage().startsWith("/passages/0/surfaces"), e.getMessage());
     }
 
     private static Set<String> components(Class<? extends Record> type) {

@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import orthopur.night.Earliest;
 import orthopur.night.Greedy;
 import orthopur.night.Measured;
 import orthopur.night.Night;
@@ -31,9 +33,17 @@ final class CpSat implements Planner {
     private static final int SEED = 20_261_129;
 
     /** Orders that are tried before the solver begins, times tasks: each order takes longer. */
-    private static final int ORDERS = 24_000;
+    private static final int ORDERS = 12_000;
 
     private static final int FEWEST = 40;
+
+    /** How much may go into the question who does what. */
+    private static final double WHO = 0.5;
+
+    private static final int PEOPLE = SEED + 7;
+
+    /** So often times are looked for to the answer. */
+    private static final int BEGINNINGS = 8;
 
     /** At so many machines who does what is looked at together. */
     private static final int AT_A_TIME = 4;
@@ -59,6 +69,8 @@ final class CpSat implements Planner {
      */
     private static final Set<Aim> IN_TIME = EnumSet.of(Aim.END, Aim.UNATTENDED);
 
+    private static final Set<Aim> IN_QUARTERS = EnumSet.of(Aim.LOAD, Aim.END, Aim.UNATTENDED);
+
     @Override
     public Plan plan(Night night, double seconds) {
         long begun = System.nanoTime();
@@ -66,15 +78,20 @@ final class CpSat implements Planner {
             return new Greedy().plan(night, seconds);
         }
         Plan people = Search.best(night, Math.max(FEWEST, ORDERS / night.tasks().size()));
+        Who.Found who = new Who(night).find(WHO, seconds / 8, PEOPLE);
+        Plan whole = who == null ? null : timed(night, who, begun, seconds);
+        if (whole != null && Search.compare(values(night, whole), values(night, people)) < 0) {
+            people = whole;
+        }
         // Most nights draw no more than there is, whoever is asked; following the tank makes the
         // question three times as large.
-        Levels levels = new Levels(night, people, false, begun, seconds);
+        Levels levels = new Levels(night, people, who, false, begun, seconds);
         if (!levels.solve()) {
-            levels = new Levels(night, people, true, begun, seconds);
+            levels = new Levels(night, people, who, true, begun, seconds);
             levels.solve();
         }
         double took = (System.nanoTime() - begun) / 1e9;
-        if (!levels.found || !PlanCheck.faults(night, levels.best).isEmpty()) {
+        if (!PlanCheck.faults(night, levels.best).isEmpty()) {
             // What does not pass the check is no plan, whoever made it.
             return Measured.plan(
                     night,
@@ -95,6 +112,52 @@ final class CpSat implements Planner {
                 took);
     }
 
+    private static Map<Aim, Double> values(Night night, Plan plan) {
+        return Measured.values(night, plan);
+    }
+
+    /**
+     * A plan in which nothing is left out or late, with the people at the tasks as they were found.
+     * What does not come soon may come of another beginning, so it is begun several times.
+     *
+     * @return null where none was found; there may be none
+     */
+    private static @Nullable Plan timed(Night night, Who.Found who, long begun, double seconds) {
+        Night fixed = who.in(night);
+        double work = work(night) / 11;
+        boolean water = false;
+        for (int i = 0; i < BEGINNINGS; i++) {
+            double left = seconds - (System.nanoTime() - begun) / 1e9;
+            if (left < 0.1) {
+                return null;
+            }
+            if (i > 0 && !water) {
+                // The same answer by other people.
+                Who.Found other = new Who(night).find(WHO, Math.max(0.3, left / 8), PEOPLE + i);
+                fixed = (other == null ? who : other).in(night);
+            }
+            Model model = new Model(fixed, water);
+            for (Aim aim : List.of(Aim.OUT_OF_USE, Aim.LEFT_OUT, Aim.LATE)) {
+                model.noWorse(model.of(aim, false), 0);
+            }
+            CpSolver solver = solver(work * (1 + i / 4), Math.min(left, Math.max(0.8, left / 3)));
+            // Times alone are no matter of sums.
+            solver.getParameters().setRandomSeed(SEED + i).setLinearizationLevel(0);
+            CpSolverStatus status = solver.solve(model.model());
+            if (status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE) {
+                Plan plan = model.read(solver);
+                if (PlanCheck.faults(night, plan).isEmpty()) {
+                    return plan;
+                }
+                if (water) {
+                    return null;
+                }
+                water = true;
+            }
+        }
+        return null;
+    }
+
     /** The levels of one night, one after the other. */
     private static final class Levels {
         private final Night night;
@@ -104,8 +167,8 @@ final class CpSat implements Planner {
         private final List<Level> all = new ArrayList<>();
         private Map<Aim, Double> values;
         private Plan best;
+        private final Who.@Nullable Found who;
         private final boolean water;
-        private boolean found;
         private boolean cut;
         private boolean proved = true;
         private boolean cold;
@@ -116,8 +179,15 @@ final class CpSat implements Planner {
         /** Work so far, in the solver's own measure. */
         private double spent;
 
-        Levels(Night night, Plan first, boolean water, long begun, double seconds) {
+        Levels(
+                Night night,
+                Plan first,
+                Who.@Nullable Found who,
+                boolean water,
+                long begun,
+                double seconds) {
             this.night = night;
+            this.who = who;
             this.water = water;
             this.model = new Model(night, water);
             this.begun = begun;
@@ -151,39 +221,62 @@ final class CpSat implements Planner {
 
         private void level(Aim aim) {
             double value = values.getOrDefault(aim, 0.0);
+            double least = least(aim);
+            boolean best = value <= least;
             if (left() <= 0.02) {
-                cut = true;
-                proved = false;
-                all.add(new Level(aim, value, 0, false));
+                cut |= !best;
+                proved &= best;
+                all.add(new Level(aim, value, Math.min(value, least), best));
                 return;
             }
             LinearExpr goal = model.of(aim, whole());
             double own = work(night) * SHARE.getOrDefault(aim, 0.1);
             // The last level is not worth all that is left.
             double share = own + (aim == Aim.UNATTENDED ? Math.min(spare, 3 * own) : spare);
-            if (value == 0) {
-                // Nothing counts below nothing.
-                all.add(new Level(aim, 0, 0, true));
-                model.noWorse(goal, 0);
+            if (best) {
+                // Nothing is better than the best.
+                all.add(new Level(aim, value, value, true));
+                model.noWorse(goal, Math.round(value));
                 spare = share;
-                found = true;
                 return;
             }
             model.minimize(goal);
             double before = spent;
-            CpSolver solver = IN_TIME.contains(aim) ? nearby(aim, share) : solve(share);
+            CpSolver solver = IN_TIME.contains(aim) ? nearby(aim, share) : solve(share, true);
             CpSolverStatus status = solver.response().getStatus();
             spare = Math.max(0, share - (spent - before));
             boolean sure = status == CpSolverStatus.OPTIMAL;
-            proved &= sure;
             value = values.getOrDefault(aim, 0.0);
-            all.add(new Level(aim, value, bound(aim, solver), sure));
+            double bound = Math.max(least, bound(aim, solver));
+            proved &= sure || value <= bound;
+            all.add(new Level(aim, value, bound, sure || value <= bound));
             model.noWorse(goal, Math.round(value));
         }
 
+        /** What no plan goes below on a level, those of the levels above given. */
+        private double least(Aim aim) {
+            if (!whole()) {
+                return 0;
+            }
+            if (aim == Aim.END) {
+                return Measured.quarters(Earliest.end(night));
+            }
+            if (who == null) {
+                return 0;
+            }
+            boolean fewest = values.getOrDefault(Aim.CHANGES, 0.0) <= who.fewest();
+            return switch (aim) {
+                case CHANGES -> who.fewest();
+                case LOAD -> fewest ? who.least() : 0;
+                default -> 0;
+            };
+        }
+
         private static double bound(Aim aim, CpSolver solver) {
-            double unit = aim == Aim.LOAD ? Measured.QUARTER : 1;
-            return Math.max(0, Math.ceil(solver.bestObjectiveBound() / unit - 1e-6) * unit);
+            double bound = solver.bestObjectiveBound();
+            return Math.max(
+                    0,
+                    IN_QUARTERS.contains(aim) ? Measured.quarters(bound) : Math.ceil(bound - 1e-6));
         }
 
         /**
@@ -198,36 +291,55 @@ final class CpSat implements Planner {
             Random random = new Random(SEED);
             double until = spent + work * 7 / 8;
             model.keepPeople(best, Set.of());
-            solve(work / 4);
+            solve(work / 4, false);
             model.keepPeople(best, every);
-            CpSolver whole = solve(work / 8);
+            CpSolver whole = solve(work / 8, true);
             for (int vain = 0; vain < MOST_IN_VAIN && spent < until && goesOn(whole); vain++) {
-                double before = values.getOrDefault(aim, 0.0);
+                int before = minute(aim);
                 Collections.shuffle(groups, random);
                 model.keepPeople(
                         best, Set.copyOf(groups.subList(0, Math.min(AT_A_TIME, groups.size()))));
-                solve(work / 16);
-                vain = values.getOrDefault(aim, 0.0) < before ? -1 : vain;
+                solve(work / 16, false);
+                vain = minute(aim) < before ? -1 : vain;
             }
             model.keepPeople(best, every);
-            return goesOn(whole) ? solve(Math.max(work / 8, until + work / 8 - spent)) : whole;
+            return goesOn(whole)
+                    ? solve(Math.max(work / 8, until + work / 8 - spent), true)
+                    : whole;
+        }
+
+        /**
+         * The minute that a level is about; it counts in quarters, and is looked for in minutes.
+         */
+        private int minute(Aim aim) {
+            return best.tasks().stream()
+                    .filter(p -> aim == Aim.END || !p.hands())
+                    .mapToInt(Plan.Placed::to)
+                    .max()
+                    .orElse(0);
         }
 
         private boolean goesOn(CpSolver whole) {
             return whole.response().getStatus() != CpSolverStatus.OPTIMAL && left() > 0.02 && !cold;
         }
 
-        /** Looks for something better; what is found is where the next look begins. */
-        private CpSolver solve(double work) {
+        /**
+         * Looks for something better; what is found is where the next look begins.
+         *
+         * @param sums whether it reckons with sums too: it proves more, and finds times later
+         */
+        private CpSolver solve(double work, boolean sums) {
             // Where there is little time, what comes after has some of it too.
             double most = Math.max(0.01, left() / 2);
             CpSolver solver = solver(work, most);
+            if (!sums) {
+                solver.getParameters().setLinearizationLevel(0);
+            }
             CpSolverStatus status = solver.solve(model.model());
             spent += solver.response().getDeterministicTime();
             cut |= status != CpSolverStatus.OPTIMAL && solver.wallTime() >= most;
             if (status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE) {
                 Plan plan = model.read(solver);
-                found = true;
                 // What a model without water gives may draw more than there is.
                 cold = !water && !PlanCheck.faults(night, plan).isEmpty();
                 best = plan;

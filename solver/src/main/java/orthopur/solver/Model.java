@@ -23,6 +23,7 @@ import orthopur.night.Night;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Job;
+import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Span;
@@ -159,6 +160,9 @@ final class Model {
                 }
             }
         }
+        for (String other : j.sameAs()) {
+            same(j, other);
+        }
         for (String other : j.otherThan()) {
             Map<String, BoolVar> mine = does.getOrDefault(j.id(), Map.of());
             Map<String, BoolVar> theirs = does.getOrDefault(other, Map.of());
@@ -169,6 +173,34 @@ final class Model {
                             model.addBoolOr(new Literal[] {b.not(), o.not()});
                         }
                     });
+        }
+    }
+
+    private void same(Job j, String other) {
+        Job o = jobs.get(other);
+        if (o == null) {
+            return;
+        }
+        List<Literal> both = new ArrayList<>();
+        if (j.running() == null) {
+            both.add(there(j));
+        }
+        if (o.running() == null) {
+            both.add(there(o));
+        }
+        for (Person p : night.people()) {
+            BoolVar mine = does.getOrDefault(j.id(), Map.of()).get(p.id());
+            BoolVar theirs = does.getOrDefault(other, Map.of()).get(p.id());
+            if (mine != null || theirs != null) {
+                LinearExprBuilder between = LinearExpr.newBuilder();
+                if (mine != null) {
+                    between.add(mine);
+                }
+                if (theirs != null) {
+                    between.addTerm(theirs, -1);
+                }
+                model.addEquality(between.build(), 0).onlyEnforceIf(both.toArray(new Literal[0]));
+            }
         }
     }
 
@@ -239,14 +271,45 @@ final class Model {
     private void place(Place place) {
         List<Job> here =
                 night.tasks().stream().filter(j -> j.places().contains(place.id())).toList();
+        List<IntervalVar> kept = kept(place);
         if (place.slots() == 1) {
-            model.addNoOverlap(
-                    here.stream().map(j -> Objects.requireNonNull(during.get(j.id()))).toList());
+            List<IntervalVar> all = new ArrayList<>(kept);
+            here.forEach(j -> all.add(Objects.requireNonNull(during.get(j.id()))));
+            model.addNoOverlap(all);
             changeovers(place, here);
             return;
         }
         CumulativeConstraint c = model.addCumulative(place.slots());
-        here.forEach(j -> c.addDemand(Objects.requireNonNull(during.get(j.id())), 1));
+        here.forEach(
+                j ->
+                        c.addDemand(
+                                Objects.requireNonNull(during.get(j.id())), j.slotsOf(place.id())));
+        kept.forEach(i -> c.addDemand(i, 1));
+    }
+
+    /** From the beginning of one task to the end of another, for each that keeps a place. */
+    private List<IntervalVar> kept(Place place) {
+        List<IntervalVar> all = new ArrayList<>();
+        for (Job j : night.tasks()) {
+            for (Keep k : j.keeps()) {
+                if (!k.place().equals(place.id())) {
+                    continue;
+                }
+                IntVar since = k.since() == null ? null : start.get(k.since());
+                LinearExpr from =
+                        since == null
+                                ? LinearExpr.constant(0)
+                                : LinearExpr.newBuilder().add(since).build();
+                LinearExpr to = LinearExpr.newBuilder().add(start(j.id())).add(j.minutes()).build();
+                IntVar lasts = model.newIntVar(0, night.until(), "keeps " + place.id());
+                all.add(
+                        j.running() == null
+                                ? model.newOptionalIntervalVar(
+                                        from, lasts, to, there(j), "kept " + j.id())
+                                : model.newIntervalVar(from, lasts, to, "kept " + j.id()));
+            }
+        }
+        return all;
     }
 
     /** Of two tasks with another content one is first, with the changeover between. */
@@ -440,10 +503,18 @@ final class Model {
     }
 
     /** How many people a group takes at the least: who releases is not who did the work. */
-    private static int fewest(List<Job> all) {
-        int most = all.stream().mapToInt(Job::people).max().orElse(1);
-        boolean other = all.stream().anyMatch(j -> !j.otherThan().isEmpty());
-        return other ? Math.max(2, most) : most;
+    static int fewest(List<Job> all) {
+        int most = 1;
+        for (Job j : all) {
+            int beside =
+                    all.stream()
+                            .filter(o -> j.otherThan().contains(o.id()))
+                            .mapToInt(Job::people)
+                            .max()
+                            .orElse(0);
+            most = Math.max(most, j.people() + beside);
+        }
+        return most;
     }
 
     private LinearExpr load() {

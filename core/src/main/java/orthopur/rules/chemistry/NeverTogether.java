@@ -2,13 +2,17 @@ package orthopur.rules.chemistry;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
 import orthopur.chemical.Clash;
+import orthopur.machine.Part;
+import orthopur.machine.Program;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Solution;
+import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
@@ -18,10 +22,16 @@ import orthopur.runthrough.Night;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
 /** S4: two chemicals that must not meet, on a surface or in a vessel. */
 public final class NeverTogether extends BookRule {
+    private static final Text WHAT_IT_WASHES_WITH =
+            Text.of(
+                    "never-together.what-it-washes-with",
+                    "What it washes with is alkaline and often chlorinated: with acid it gives off chlorine.");
+
     public NeverTogether() {
         super(
                 RuleId.S4,
@@ -32,10 +42,16 @@ public final class NeverTogether extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Return r) {
+            dosing(m, r, out);
+        }
         Solution solution = m.action().solution();
         Chemical c = m.context().chemical(m.action().chemical());
         if (solution == null || c == null) {
             return;
+        }
+        if (m.program() instanceof Program p) {
+            tank(m, p, c, out);
         }
         Night.Vessel v = m.night().vessel(solution.vessel());
         // What was in it stays on its walls until it is washed out, drained or not.
@@ -84,12 +100,168 @@ public final class NeverTogether extends BookRule {
         surfaces(m, c, out, inVessel);
     }
 
+    /**
+     * A machine that washes holds what it last washed with, chlorinated unless somebody has seen
+     * otherwise: acid goes into its tank only after plain water went through it.
+     */
+    private void tank(Moment m, Program program, Chemical c, Findings out) {
+        List<Program> all = m.sheet().sheet().programs();
+        if (!c.kind().acidic() || !washes(m)) {
+            return;
+        }
+        for (int p = 0; p < m.sheet().partCount(); p++) {
+            Part dosing = m.sheet().part(p);
+            if (dosing.feedsDetergent() && !m.night().aside(p)) {
+                out.report(info)
+                        .cause("dosing")
+                        .items(List.of(dosing.id()))
+                        .says(
+                                Text.of(
+                                        "never-together.dosing-still-feeds",
+                                        "Step {0} brings {1} into the tank, and {2} still feeds detergent into it.",
+                                        m.number(),
+                                        c.name(),
+                                        SheetIndex.spoken(dosing.name())),
+                                WHAT_IT_WASHES_WITH)
+                        .propose(
+                                Text.of(
+                                        "never-together.set-it-aside",
+                                        "Set it aside first, then flush with plain water"),
+                                insert(
+                                        m,
+                                        StepEdits.fresh(
+                                                m.procedure(),
+                                                0,
+                                                new Action.Shift(List.of(dosing.id())),
+                                                "Set aside " + dosing.name() + ".")));
+                return;
+            }
+        }
+        if (flushed(m, all)) {
+            return;
+        }
+        out.report(info)
+                .cause("tank")
+                .items(program.cleans())
+                .says(
+                        Text.of(
+                                "never-together.brings-acid-into-the-tank",
+                                "Step {0} brings {1} into the tank, and no step before has flushed out what the machine washed with.",
+                                m.number(),
+                                c.name()),
+                        WHAT_IT_WASHES_WITH)
+                .propose(
+                        Text.of("never-together.flush-it-first", "Flush it with plain water first"),
+                        all.stream()
+                                .filter(p -> p.purpose() == Program.Purpose.PURGE)
+                                .findFirst()
+                                .map(p -> insert(m, flush(m, p)))
+                                .orElse(List.of()));
+    }
+
+    private static boolean washes(Moment m) {
+        return m.sheet().sheet().programs().stream()
+                .anyMatch(p -> p.purpose() == Program.Purpose.WASH);
+    }
+
+    /**
+     * Whether plain water was the last that its programs brought before this step, with no
+     * detergent fed into it any more.
+     */
+    private static boolean flushed(Moment m, List<Program> all) {
+        boolean flushed = false;
+        for (Step s : before(m)) {
+            if (s.action() instanceof Action.RunProgram r) {
+                flushed = plain(r, all);
+            } else if (s.action() instanceof Action.Shift i && doses(m, i.items())) {
+                flushed = false;
+            }
+        }
+        return flushed;
+    }
+
+    private static List<Step> before(Moment m) {
+        return m.procedure().steps().subList(0, m.place()).stream()
+                .filter(s -> m.context().configuration().holds(s.when()))
+                .toList();
+    }
+
+    private static boolean plain(Action.RunProgram r, List<Program> all) {
+        return r.solution().chemical() == null
+                && all.stream()
+                        .filter(p -> p.id().equals(r.program()))
+                        .anyMatch(p -> p.purpose() == Program.Purpose.PURGE);
+    }
+
+    private static boolean doses(Moment m, List<String> items) {
+        return items.stream()
+                .map(m.sheet()::partNamed)
+                .anyMatch(p -> p >= 0 && m.sheet().part(p).feedsDetergent());
+    }
+
+    /** Detergent is fed into the tank again: the acid has to be out of it. */
+    private void dosing(Moment m, Action.Return back, Findings out) {
+        if (!doses(m, back.items())) {
+            return;
+        }
+        List<Program> all = m.sheet().sheet().programs();
+        Chemical acid = null;
+        for (Step s : before(m)) {
+            if (s.action() instanceof Action.RunProgram r) {
+                Chemical c = m.context().chemical(r.solution().chemical());
+                acid = c != null && c.kind().acidic() ? c : plain(r, all) ? null : acid;
+            }
+        }
+        if (acid != null) {
+            out.report(info)
+                    .cause("dosing")
+                    .items(back.items())
+                    .says(
+                            Text.of(
+                                    "never-together.dosing-onto-acid",
+                                    "Step {0} lets detergent into the tank again, which still holds {1}.",
+                                    m.number(),
+                                    acid.name()),
+                            WHAT_IT_WASHES_WITH)
+                    .propose(
+                            Text.of(
+                                    "never-together.flush-it-first",
+                                    "Flush it with plain water first"),
+                            all.stream()
+                                    .filter(p -> p.purpose() == Program.Purpose.PURGE)
+                                    .findFirst()
+                                    .map(p -> insert(m, flush(m, p)))
+                                    .orElse(List.of()));
+        }
+    }
+
+    private static Step flush(Moment m, Program purge) {
+        return StepEdits.fresh(
+                m.procedure(),
+                0,
+                new Action.RunProgram(
+                        purge.id(),
+                        List.of(),
+                        new Solution(null, null, null, null, null),
+                        null,
+                        null,
+                        null,
+                        List.of(),
+                        Set.of()),
+                "Drain the tank and run it with plain water.");
+    }
+
     /** On what lies in a vessel with the wrong product it is the same meeting. */
     private void surfaces(Moment m, Chemical c, Findings out, Findings.@Nullable Report inVessel) {
         List<Integer> met = new ArrayList<>();
         Text why = null;
+        boolean held = c.kind().acidic() && m.program() == null && washes(m);
         for (int s : m.exposed()) {
-            Text clash = clash(m.night().facts(s), c.kind());
+            Facts f = m.night().facts(s);
+            // The walls of a washer hold what it last washed with until water has run over them.
+            boolean unrinsed =
+                    held && f.rinsed() == Facts.NEVER && m.sheet().surface(s).zone() <= 2;
+            Text clash = unrinsed ? Clash.CHLORINE_ON_ACID : clash(f, c.kind());
             if (clash != null) {
                 met.add(s);
                 why = clash;

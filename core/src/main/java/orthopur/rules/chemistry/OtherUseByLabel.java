@@ -3,6 +3,7 @@ package orthopur.rules.chemistry;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
@@ -33,6 +34,10 @@ public final class OtherUseByLabel extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.DrawOff empties) {
+            emptied(m, empties, out);
+            return;
+        }
         if (!(m.action() instanceof Action.Sanitize a) || !SanitizerUse.beside(m)) {
             return;
         }
@@ -74,6 +79,33 @@ public final class OtherUseByLabel extends BookRule {
                             Text.of("other-use.as-the-label-says", "As its label says"),
                             change(m, m.step().with(asTheLabelSays(a, on))));
                 }
+            }
+        }
+    }
+
+    /** A bath that people step into stands: who tips it out afterwards leaves none. */
+    private void emptied(Moment m, Action.DrawOff empties, Findings out) {
+        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+            String id = m.sheet().surface(s).id();
+            Predicate<Action> fills =
+                    a ->
+                            a instanceof Action.Sanitize z
+                                    && z.method() == Action.Method.IMMERSE
+                                    && z.items().contains(id)
+                                    && empties.places().contains(z.solution().vessel());
+            if (m.sheet().surface(s).use() != null && m.earlier(fills) && !m.later(fills)) {
+                out.report(info)
+                        .cause(id)
+                        .items(List.of(id))
+                        .says(
+                                Text.of(
+                                        "other-use.tipped-out-again",
+                                        "Step {0} empties {1}, which was made up before, and no step fills it again.",
+                                        m.number(),
+                                        m.sheet().names(List.of(id))),
+                                Text.of(
+                                        "other-use.a-weak-foot-bath",
+                                        "A weak foot bath carries germs from room to room on every sole."));
             }
         }
     }

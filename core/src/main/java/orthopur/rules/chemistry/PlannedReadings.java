@@ -5,10 +5,12 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import orthopur.chemical.ChemicalKind;
+import orthopur.mixing.Band;
 import orthopur.mixing.SanitizerLimit;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.quantity.Ph;
+import orthopur.quantity.Strength;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -45,7 +47,8 @@ public final class PlannedReadings extends BookRule {
         if (!u.step().readings().contains(Action.Reading.TEMPERATURE)) {
             missing.add(Text.of("planned-readings.temperature", "temperature"));
         }
-        if (!u.step().readings().contains(Action.Reading.PH) && phDecides(m, u)) {
+        boolean byPh = phDecides(m, u);
+        if (!u.step().readings().contains(Action.Reading.PH) && byPh) {
             missing.add(Text.of("planned-readings.ph", "pH, by which alone it is strong enough"));
         }
         if (missing.isEmpty()) {
@@ -53,7 +56,7 @@ public final class PlannedReadings extends BookRule {
         }
         Set<Action.Reading> all = EnumSet.of(Action.Reading.STRENGTH, Action.Reading.TEMPERATURE);
         all.addAll(u.step().readings());
-        if (phDecides(m, u)) {
+        if (byPh) {
             all.add(Action.Reading.PH);
         }
         out.report(info)
@@ -88,6 +91,8 @@ public final class PlannedReadings extends BookRule {
         SanitizerLimit.Use use = u.use();
         if (use.kind() != ChemicalKind.CHLORINE
                 || use.ph() == null
+                || use.strength() == null
+                || use.temperature() == null
                 || u.answer().verdict() != SanitizerLimit.Verdict.ENOUGH) {
             return false;
         }
@@ -100,8 +105,9 @@ public final class PlannedReadings extends BookRule {
                         new Ph(m.context().book().number("chlorine.ph.wide")),
                         use.hardness(),
                         use.rinseAfter());
-        return new SanitizerLimit(m.context().book()).judge(unread).verdict()
-                != SanitizerLimit.Verdict.ENOUGH;
+        List<Band> wide = new SanitizerLimit(m.context().book()).bands(unread);
+        Strength least = SanitizerLimit.least(wide, use.temperature());
+        return least == null || use.strength().compareTo(least) < 0;
     }
 
     /** Hot water has no strength; its temperature is all there is to read. */

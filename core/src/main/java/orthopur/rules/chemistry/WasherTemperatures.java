@@ -105,7 +105,10 @@ public final class WasherTemperatures extends BookRule {
         }
     }
 
-    private static String shown(@Nullable Temperature t) {
-        return t == null ? "a temperature it does not state" : t.shown();
+    private static Text shown(@Nullable Temperature t) {
+        return t == null
+                ? Text.of(
+                        "cold-on-hot.a-temperature-it-does-not", "a temperature it does not state")
+                : Text.plain(t.shown());
     }
 }

@@ -25,6 +25,10 @@ public final class AssembledWet extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        if (m.action() instanceof Action.Dry dry) {
+            howLong(m, dry, out);
+            return;
+        }
         boolean puts =
                 m.action() instanceof Action.Install
                         || m.action() instanceof Action.Store
@@ -69,12 +73,41 @@ public final class AssembledWet extends BookRule {
                                         StepEdits.fresh(
                                                 m.procedure(),
                                                 0,
-                                                new Action.Dry(ids, Action.Drying.AIR, null),
+                                                new Action.Dry(
+                                                        ids, Action.Drying.AIR, StepEdits.DRYING),
                                                 "Let it drain and air-dry."))));
     }
 
+    /** Only a towel shows at once that it is dry; air takes its time, which somebody has to say. */
+    private void howLong(Moment m, Action.Dry dry, Findings out) {
+        if (dry.time() == null && dry.method() != Action.Drying.TOWEL) {
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .cause("how long")
+                    .items(dry.items())
+                    .says(
+                            Text.of(
+                                    "assembled-wet.how-long",
+                                    "Step {0} does not say how long it dries.",
+                                    m.number()),
+                            Text.of(
+                                    "assembled-wet.what-stays-wet-in-the",
+                                    "What stays wet in the dark grows over night."))
+                    .propose(
+                            Text.of("assembled-wet.dry-for", "Dry it for 20 minutes"),
+                            change(
+                                    m,
+                                    m.step()
+                                            .with(
+                                                    new Action.Dry(
+                                                            dry.items(),
+                                                            dry.method(),
+                                                            StepEdits.DRYING))));
+        }
+    }
+
     private static void wet(Moment m, int s, Set<Integer> wet) {
-        if (s >= 0 && m.sheet().surface(s).zone() == 1 && m.night().facts(s).wet()) {
+        if (s >= 0 && m.sheet().surface(s).mustDry() && m.night().facts(s).wet()) {
             wet.add(s);
         }
     }

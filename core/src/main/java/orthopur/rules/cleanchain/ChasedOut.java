@@ -13,12 +13,15 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
 /**
  * C15 and C17: sanitizer left in a passage is chased out with enough of that side's own product.
  */
 public final class ChasedOut extends BookRule {
+    private static final String TOO_EARLY = "too early: ";
+
     public ChasedOut() {
         super(
                 RuleId.C15,
@@ -35,6 +38,7 @@ public final class ChasedOut extends BookRule {
         double factor = m.context().book().number("chase-out.factor");
         for (int k : m.passages()) {
             Passage passage = m.sheet().passage(k);
+            tooEarly(m, k, passage, out);
             double left = m.night().toChase(k);
             double needed = left * factor;
             // Portions add up; the last one has to make it enough.
@@ -89,6 +93,49 @@ public final class ChasedOut extends BookRule {
                 }
             }
         }
+    }
+
+    /** Product goes in when all else is done: what is washed or put on later is soiled by it. */
+    private void tooEarly(Moment m, int passage, Passage named, Findings out) {
+        // What comes after a release is the next clean.
+        int later =
+                m.firstLater(a -> a instanceof Action.HoldPoint || worksOn(a, m.sheet(), passage));
+        if (later < 0
+                || m.procedure().steps().get(later).action() instanceof Action.HoldPoint
+                || out.onCause(RuleId.C15, TOO_EARLY + named.id()) != null) {
+            return;
+        }
+        out.report(info)
+                .cause(TOO_EARLY + named.id())
+                .items(List.of(named.id()))
+                .says(
+                        Text.of(
+                                "chased-out.before-the-work-is-done",
+                                "Step {0} brings product into {1}, and step {2} still works on it.",
+                                m.number(),
+                                m.sheet().names(List.of(named.id())),
+                                later + 1),
+                        Text.of(
+                                "chased-out.product-soils-what-was-washed",
+                                "Product soils what was washed, stands warm in it, and is in the way of what comes next."));
+    }
+
+    private static boolean worksOn(Action a, SheetIndex sheet, int passage) {
+        return switch (a) {
+            case Action.DryClean _,
+                    Action.Rinse _,
+                    Action.Wash _,
+                    Action.Soak _,
+                    Action.Circulate _,
+                    Action.Sanitize _,
+                    Action.Remove _,
+                    Action.Install _,
+                    Action.DrawOff _ ->
+                    a.items().stream()
+                            .flatMap(i -> sheet.surfacesMeant(i).stream())
+                            .anyMatch(sheet.wettedIn(passage)::contains);
+            default -> false;
+        };
     }
 
     @Override

@@ -27,7 +27,11 @@ public final class CleanVessel extends BookRule {
     public void look(Moment m, Findings out) {
         Solution solution = m.action().solution();
         String name = solution == null ? null : solution.vessel();
-        if (name == null || out.onCause(RuleId.C23, name + m.action().getClass()) != null) {
+        if (name == null) {
+            unnamed(m, out);
+            return;
+        }
+        if (out.onCause(RuleId.C23, name + m.action().getClass()) != null) {
             return;
         }
         Night.Vessel v = m.night().vessel(name);
@@ -72,5 +76,31 @@ public final class CleanVessel extends BookRule {
                                         0,
                                         new Action.DrawOff(List.of(), List.of(name), true),
                                         "Empty " + name + ", wash it out and rinse it.")));
+    }
+
+    /** Parts lie in something: where it is not named, nobody knows what it held before. */
+    private void unnamed(Moment m, Findings out) {
+        boolean lies =
+                switch (m.action()) {
+                    case Action.Sanitize a -> a.method() == Action.Method.IMMERSE;
+                    case Action.Wash a -> a.method() == Action.Method.IMMERSE;
+                    case Action.Soak _ ->
+                            m.passages().isEmpty() && m.parts().stream().anyMatch(m.night()::loose);
+                    default -> false;
+                };
+        if (lies) {
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .cause("not named")
+                    .items(m.surfaceIds(m.named()))
+                    .says(
+                            Text.of(
+                                    "clean-vessel.in-what-is-not-said",
+                                    "Step {0} does not say in which sink, bath or bucket.",
+                                    m.number()),
+                            Text.of(
+                                    "clean-vessel.whatever-it-held",
+                                    "Somebody takes the next one, whatever it held before."));
+        }
     }
 }

@@ -2,12 +2,14 @@ package orthopur.rules.cleanchain;
 
 import java.util.ArrayList;
 import java.util.List;
+import orthopur.machine.EndState;
 import orthopur.machine.Surface;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -72,5 +74,36 @@ public final class Inspected extends BookRule {
                                                 0,
                                                 new Action.Inspect(ids),
                                                 "Look and feel, with flashlight and mirror."))));
+    }
+
+    /** What food touches and no sanitizer follows on is looked at all the same. */
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        List<Integer> unseen = new ArrayList<>();
+        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+            Facts f = end.night().facts(s);
+            Surface surface = end.sheet().surface(s);
+            if (surface.zone() == 1
+                    && surface.end() != EndState.SANITIZED
+                    && end.due(s)
+                    && f.clean()
+                    && f.washed() != Facts.NEVER
+                    && f.inspected() == Facts.NEVER) {
+                unseen.add(s);
+            }
+        }
+        if (!unseen.isEmpty()) {
+            List<String> ids = unseen.stream().map(s -> end.sheet().surface(s).id()).toList();
+            out.report(info)
+                    .items(ids)
+                    .says(
+                            Text.of(
+                                    "inspected.ends-and-nobody-has-inspected",
+                                    "Nobody has inspected {0} after the last rinse.",
+                                    end.sheet().names(ids)),
+                            Text.of(
+                                    "inspected.what-was-missed-goes-into-food",
+                                    "What was missed in the wash goes into the food."));
+        }
     }
 }

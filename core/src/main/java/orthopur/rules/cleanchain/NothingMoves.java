@@ -23,13 +23,22 @@ public final class NothingMoves extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Circulate)) {
+        boolean circulates = m.action() instanceof Action.Circulate;
+        boolean floods =
+                switch (m.action()) {
+                    case Action.Wash w -> w.method() == Action.Method.FLOOD;
+                    case Action.Rinse r -> r.method() == Action.Method.FLOOD;
+                    case Action.Sanitize s -> s.method() == Action.Method.FLOOD;
+                    default -> false;
+                };
+        if (!circulates && !floods) {
             return;
         }
         for (int p : m.passages()) {
             String by = m.sheet().passage(p).movedBy();
             int e = by == null ? -1 : m.sheet().energyNamed(by);
-            if (e < 0 || m.night().stage(e) == EnergyStage.LIVE) {
+            boolean needed = circulates || m.sheet().passage(p).onlyMoved();
+            if (e < 0 || !needed || m.night().stage(e) == EnergyStage.LIVE) {
                 continue;
             }
             Energy energy = m.sheet().energy(e);

@@ -8,6 +8,7 @@ import orthopur.machine.Program;
 import orthopur.procedure.Action;
 import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
+import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -63,6 +64,29 @@ public final class ProgramRun extends BookRule {
                                 "Let it run for {0}",
                                 Show.duration(least)),
                         change(m, m.step().with(a.withLasting(least))));
+    }
+
+    /** What the sheet wants run in each clean of this kind. */
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        for (Program p : end.sheet().sheet().programs()) {
+            boolean run =
+                    end.last(a -> a instanceof Action.RunProgram r && p.id().equals(r.program()))
+                            >= 0;
+            if (p.frequency() == end.procedure().kind() && !run) {
+                out.report(info)
+                        .severity(Severity.FIX)
+                        .cause(p.id())
+                        .says(
+                                Text.of(
+                                        "program-run.is-not-run",
+                                        "No step runs \"{0}\", which belongs to each clean of this kind.",
+                                        p.name()),
+                                Text.of(
+                                        "program-run.nobody-else-does-its-work",
+                                        "Nothing else does its work, and nobody sees that it was left out."));
+            }
+        }
     }
 
     /** A machine has several, and a washer is another machine. */

@@ -25,6 +25,14 @@ public final class RecontaminatedByHand extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
+        boolean handles =
+                m.action() instanceof Action.Install
+                        || m.action() instanceof Action.Return
+                        || m.action() instanceof Action.Remove
+                        || m.action() instanceof Action.Shift;
+        if (!handles && !(m.action() instanceof Action.Dry)) {
+            return;
+        }
         List<Integer> sanitized =
                 m.named().stream().filter(s -> meantSanitized(m.night().facts(s))).toList();
         if (sanitized.isEmpty()) {
@@ -54,14 +62,11 @@ public final class RecontaminatedByHand extends BookRule {
                                                             new Action.Dry(
                                                                     dry.items(),
                                                                     Action.Drying.AIR,
-                                                                    dry.time())))));
+                                                                    dry.time() == null
+                                                                            ? StepEdits.DRYING
+                                                                            : dry.time())))));
             return;
         }
-        boolean handles =
-                m.action() instanceof Action.Install
-                        || m.action() instanceof Action.Return
-                        || m.action() instanceof Action.Remove
-                        || m.action() instanceof Action.Shift;
         if (handles && m.night().glovesSoiled()) {
             String cause = "gloves since " + m.night().glovesSoiledAt();
             Findings.Report earlier = out.onCause(id, cause);

@@ -2,6 +2,7 @@ package orthopur.rules.cleanchain;
 
 import java.util.List;
 import orthopur.procedure.Action;
+import orthopur.procedure.Solution;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
@@ -22,10 +23,16 @@ public final class SoakedOff extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!(m.action() instanceof Action.Soak a) || a.solution().vessel() == null) {
+        Solution solution = m.action().solution();
+        if (solution == null || solution.vessel() == null || !under(m.action())) {
             return;
         }
-        List<Integer> on = m.parts().stream().filter(p -> !m.night().loose(p)).toList();
+        boolean soaks = m.action() instanceof Action.Soak;
+        List<Integer> on =
+                m.parts().stream()
+                        .filter(p -> !m.night().loose(p))
+                        .filter(p -> soaks || m.sheet().part(p).removable())
+                        .toList();
         if (on.isEmpty()) {
             return;
         }
@@ -40,7 +47,7 @@ public final class SoakedOff extends BookRule {
                                 "Step {0} soaks {1} in {2} while {3} still on the machine.",
                                 m.number(),
                                 m.sheet().names(ids),
-                                a.solution().vessel(),
+                                solution.vessel(),
                                 on.size() > 1
                                         ? Text.of("soaked-off.they-are", "they are")
                                         : all > 1
@@ -54,5 +61,16 @@ public final class SoakedOff extends BookRule {
                                 "soaked-off.what-is-not-in-the",
                                 "What is not in the water is not soaked."))
                 .deny(m.exposed());
+    }
+
+    /** Whether what the step names lies in the vessel: soaked, held under, or shut in a washer. */
+    private static boolean under(Action action) {
+        return switch (action) {
+            case Action.Soak _ -> true;
+            case Action.RunProgram p -> p.program() == null;
+            case Action.Wash w -> w.method() == Action.Method.IMMERSE;
+            case Action.Sanitize s -> s.method() == Action.Method.IMMERSE;
+            default -> false;
+        };
     }
 }

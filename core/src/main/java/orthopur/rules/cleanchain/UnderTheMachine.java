@@ -25,7 +25,7 @@ public final class UnderTheMachine extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (!DirtyAgain.splashes(m.action())
+        if (!(DirtyAgain.splashes(m.action()) || floods(m))
                 || m.named().stream().noneMatch(s -> m.sheet().surface(s).zone() >= 3)) {
             return;
         }
@@ -44,7 +44,7 @@ public final class UnderTheMachine extends BookRule {
                         .says(
                                 Text.of(
                                         "under-the-machine.brings-spray-to-after-was",
-                                        "Step {0} brings spray to {1} after {2} was sanitized.",
+                                        "Step {0} splashes {1} after this was sanitized: {2}.",
                                         m.number(),
                                         m.sheet().names(m.surfaceIds(m.named())),
                                         m.sheet().names(m.surfaceIds(sanitized))),
@@ -61,5 +61,16 @@ public final class UnderTheMachine extends BookRule {
                 return;
             }
         }
+    }
+
+    /** A bucket over the floor splashes as well; what runs through a line does not. */
+    private static boolean floods(Moment m) {
+        Action.Method method =
+                switch (m.action()) {
+                    case Action.Wash a -> a.method();
+                    case Action.Rinse a -> a.method();
+                    default -> null;
+                };
+        return method == Action.Method.FLOOD && m.passages().isEmpty();
     }
 }

@@ -97,8 +97,9 @@ public final class HotToTouch extends BookRule {
     private static Action.@Nullable Method how(Action a) {
         return switch (a) {
             case Action.Wash w -> w.method() == null ? Action.Method.BRUSH : w.method();
-            case Action.Rinse r -> r.method();
-            case Action.Sanitize s -> s.method();
+            // How is not said: then by hand.
+            case Action.Rinse r -> r.method() == null ? Action.Method.CLOTH : r.method();
+            case Action.Sanitize s -> s.method() == null ? Action.Method.CLOTH : s.method();
             case Action.Soak _ -> Action.Method.IMMERSE;
             default -> null;
         };

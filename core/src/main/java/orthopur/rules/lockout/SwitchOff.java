@@ -7,6 +7,7 @@ import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -79,5 +80,36 @@ public final class SwitchOff extends BookRule {
             }
         }
         return false;
+    }
+
+    /** What was started is stopped again before everybody leaves. */
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        List<Step> steps = end.procedure().steps();
+        int running = -1;
+        for (int i = 0; i < steps.size(); i++) {
+            Action a = steps.get(i).action();
+            if (!end.context().configuration().holds(steps.get(i).when())) {
+                continue;
+            }
+            if (a instanceof Action.Operate o) {
+                running = o.mode().runs() ? i : -1;
+            } else if (a instanceof Action.Isolate || a instanceof Action.FunctionTest) {
+                running = -1;
+            }
+        }
+        if (running >= 0) {
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .at(running, steps.get(running).id())
+                    .says(
+                            Text.of(
+                                    "switch-off.starts-and-nobody-stops",
+                                    "Step {0} starts the machine, and no step stops it.",
+                                    running + 1),
+                            Text.of(
+                                    "switch-off.it-runs-on-by-itself",
+                                    "It runs on by itself when everybody has left."));
+        }
     }
 }

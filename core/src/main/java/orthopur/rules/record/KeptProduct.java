@@ -7,6 +7,7 @@ import java.util.regex.Pattern;
 import orthopur.procedure.Action;
 import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
+import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -37,6 +38,7 @@ public final class KeptProduct extends BookRule {
         if (!(m.action() instanceof Action.KeepProduct a)) {
             return;
         }
+        washedBefore(m, out);
         Temperature warmest = m.context().book().temperature("kept.warmest");
         if (a.cold() != null
                 && m.sheet().sheet().temperatureControlledFood()
@@ -79,6 +81,29 @@ public final class KeptProduct extends BookRule {
                                     m.number(),
                                     missing),
                             WHY);
+        }
+    }
+
+    /** What is kept leaves the machine before water gets to where it lies. */
+    private void washedBefore(Moment m, Findings out) {
+        int washed = Facts.NEVER;
+        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+            if (m.sheet().surface(s).zone() == 1) {
+                Facts f = m.night().facts(s);
+                washed = Math.max(washed, Math.max(f.washed(), f.rinsed()));
+            }
+        }
+        if (washed != Facts.NEVER) {
+            out.report(info)
+                    .says(
+                            Text.of(
+                                    "kept-product.keeps-after-the-wash",
+                                    "Step {0} keeps product, and step {1} has washed or rinsed where it lies.",
+                                    m.number(),
+                                    washed + 1),
+                            Text.of(
+                                    "kept-product.nothing-is-left-to-keep",
+                                    "Nothing is left that may be kept: it was drained, or water or cleaner got into it."));
         }
     }
 }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Set;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
-import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
@@ -42,26 +41,13 @@ public final class ReleasedBy extends BookRule {
     /** What is released is done: no hand works on it and nothing of it is tried afterwards. */
     @Override
     public void atEnd(Ending end, Findings out) {
-        int released = -1;
-        int worked = -1;
-        List<Step> steps = end.procedure().steps();
-        for (int i = 0; i < steps.size(); i++) {
-            Action a = steps.get(i).action();
-            if (end.context().configuration().holds(steps.get(i).when())) {
-                released = a instanceof Action.HoldPoint ? i : released;
-                boolean works =
-                        a.handsIn()
-                                || WORKS.contains(a.getClass())
-                                || a instanceof Action.RunProgram
-                                || a instanceof Action.Circulate
-                                || a instanceof Action.FunctionTest;
-                worked = works ? i : worked;
-            }
-        }
+        int released = end.last(a -> a instanceof Action.HoldPoint);
+        int worked = end.last(a -> works(end, a));
         if (released >= 0 && worked > released) {
+            String release = end.procedure().steps().get(released).id();
             out.report(info)
                     .severity(Severity.STOP)
-                    .at(released, steps.get(released).id())
+                    .at(released, release)
                     .says(
                             Text.of(
                                     "released-by.is-the-last-release-and",
@@ -76,13 +62,23 @@ public final class ReleasedBy extends BookRule {
                                     "released-by.release-after-step",
                                     "Release after step {0}",
                                     worked + 1),
-                            List.of(
-                                    new Edit.Move(
-                                            steps.get(released).id(),
-                                            worked + 1 < steps.size()
-                                                    ? steps.get(worked + 1).id()
-                                                    : null)));
+                            List.of(new Edit.Move(release, end.firstFrom(worked + 1, s -> true))));
         }
+    }
+
+    private static boolean works(Ending end, Action a) {
+        return a.handsIn()
+                || WORKS.contains(a.getClass())
+                || a instanceof Action.RunProgram
+                || a instanceof Action.Circulate
+                || a instanceof Action.FunctionTest
+                || a instanceof Action.Operate o && o.mode().runs()
+                || a instanceof Action.DrawOff && passage(end, a);
+    }
+
+    /** A sink that is emptied concerns nobody; a line does. */
+    private static boolean passage(Ending end, Action action) {
+        return action.items().stream().anyMatch(i -> end.sheet().passageNamed(i) >= 0);
     }
 
     @Override

@@ -3,8 +3,10 @@ package orthopur.rules.teardown;
 import java.util.List;
 import orthopur.machine.Fitting;
 import orthopur.procedure.Action;
+import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -31,6 +33,10 @@ public final class FittingsOff extends BookRule {
             return;
         }
         needed(m, out);
+        hides(m, out);
+        if (m.action() instanceof Action.Install) {
+            inItsPlace(m, out);
+        }
         boolean product = m.action() instanceof Action.ChaseOut;
         if (!(m.action() instanceof Action.Restore || product)) {
             return;
@@ -59,20 +65,38 @@ public final class FittingsOff extends BookRule {
                                         "It is thrown off, jams, or lets product run where it should not."))
                         .propose(
                                 Text.of("fittings-off.take-it-off-first", "Take it off first"),
-                                insert(
-                                        m,
-                                        StepEdits.fresh(
-                                                m.procedure(),
-                                                0,
-                                                new Action.Unfit(List.of(f.id())),
-                                                "Take off " + f.name() + ".")));
+                                insert(m, takeOff(m, f)));
+            }
+        }
+    }
+
+    /** Whoever starts it in the morning starts it with what was forgotten on it. */
+    @Override
+    public void atEnd(Ending end, Findings out) {
+        List<Step> steps = end.procedure().steps();
+        for (Fitting f : end.sheet().sheet().fittings()) {
+            if (end.night().fitted(f.id()) > 0 && out.onCause(RuleId.T14, f.id()) == null) {
+                Step last = steps.getLast();
+                out.report(info)
+                        .at(steps.size() - 1, last.id())
+                        .cause(f.id())
+                        .says(
+                                Text.of(
+                                        "fittings-off.still-on-at-the-end",
+                                        "At the end {0} is still on ({1}).",
+                                        SheetIndex.spoken(f.name()),
+                                        end.night().fitted(f.id())),
+                                Text.of(
+                                        "fittings-off.it-is-thrown-off-jams",
+                                        "It is thrown off, jams, or lets product run where it should not."));
             }
         }
     }
 
     /** What is only turned, sharpened or washed through with a fitting has it on, all of it. */
     private void needed(Moment m, Findings out) {
-        boolean washes = m.action() instanceof Action.Wash;
+        boolean sanitizes = m.action() instanceof Action.Sanitize;
+        boolean washes = sanitizes || m.action() instanceof Action.Wash;
         boolean needs =
                 washes
                         || m.action() instanceof Action.Circulate
@@ -83,6 +107,7 @@ public final class FittingsOff extends BookRule {
                     m.action().items().stream()
                             .filter(f.serves()::contains)
                             .filter(i -> !washes || m.sheet().passageNamed(i) >= 0)
+                            .filter(i -> !sanitizes || onlyMoved(m, i))
                             .toList();
             if (!served.isEmpty()
                     && m.night().fitted(f.id()) < f.count()
@@ -103,6 +128,85 @@ public final class FittingsOff extends BookRule {
                                         "fittings-off.what-was-done-without-it",
                                         "What needs it was done without it, or not at all."));
             }
+        }
+    }
+
+    private static Step takeOff(Moment m, Fitting f) {
+        return StepEdits.fresh(
+                m.procedure(), 0, new Action.Unfit(List.of(f.id())), "Take off " + f.name() + ".");
+    }
+
+    /** What sharpens an edge sits on it: nobody cleans, rinses or dries the edge below it. */
+    private void hides(Moment m, Findings out) {
+        boolean cleans =
+                switch (m.action()) {
+                    case Action.DryClean a -> true;
+                    case Action.Wash a -> true;
+                    case Action.Rinse a -> true;
+                    case Action.Sanitize a -> true;
+                    case Action.Dry a -> true;
+                    case Action.Inspect a -> true;
+                    default -> false;
+                };
+        for (Fitting f : cleans ? m.sheet().sheet().fittings() : List.<Fitting>of()) {
+            List<Integer> below =
+                    f.serves().stream()
+                            .map(m.sheet()::surfaceNamed)
+                            .filter(s -> s >= 0 && m.names(s))
+                            .filter(s -> m.sheet().part(m.sheet().ownerOf(s)).sharpening() != null)
+                            .toList();
+            if (!below.isEmpty()
+                    && m.night().fitted(f.id()) > 0
+                    && out.onCause(RuleId.T14, f.id()) == null) {
+                List<String> ids = m.surfaceIds(below);
+                out.report(info)
+                        .cause(f.id())
+                        .items(ids)
+                        .says(
+                                Text.of(
+                                        "fittings-off.sits-on-the-edge",
+                                        "Step {0} works on {1} while {2} still sits on it.",
+                                        m.number(),
+                                        m.sheet().names(ids),
+                                        SheetIndex.spoken(f.name())),
+                                Text.of(
+                                        "fittings-off.metal-dust-stays-below",
+                                        "Below it the edge keeps its metal dust, and what is wiped off the rest falls back from it."))
+                        .propose(
+                                Text.of("fittings-off.take-it-off-first", "Take it off first"),
+                                insert(m, takeOff(m, f)));
+            }
+        }
+    }
+
+    private static boolean onlyMoved(Moment m, String passage) {
+        return m.sheet().passage(m.sheet().passageNamed(passage)).onlyMoved();
+    }
+
+    /** Where a fitting sits nothing else does: it comes off before the part goes back there. */
+    private void inItsPlace(Moment m, Findings out) {
+        for (Fitting f : m.sheet().sheet().fittings()) {
+            int p = f.replaces() == null ? -1 : m.sheet().partNamed(f.replaces());
+            if (p < 0
+                    || m.orderOf(p) < 0
+                    || m.night().fitted(f.id()) < f.count()
+                    || m.procedure().loopAt(m.place()).size() > 1) {
+                continue;
+            }
+            List<String> ids = m.partIds(List.of(p));
+            out.report(info)
+                    .cause(f.id())
+                    .items(ids)
+                    .says(
+                            Text.of(
+                                    "fittings-off.sits-there-still",
+                                    "Step {0} puts {1} on; their place is still taken: {2}.",
+                                    m.number(),
+                                    m.sheet().names(ids),
+                                    SheetIndex.spoken(f.name())),
+                            Text.of(
+                                    "fittings-off.one-place-holds-one-thing",
+                                    "One place holds one thing: it is forced, or hangs loose."));
         }
     }
 

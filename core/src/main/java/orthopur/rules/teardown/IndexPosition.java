@@ -6,6 +6,7 @@ import orthopur.machine.Handling;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
+import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
@@ -31,6 +32,10 @@ public final class IndexPosition extends BookRule {
         Integer stated;
         boolean takes = m.action() instanceof Action.Remove;
         switch (m.action()) {
+            case Action.Index i -> {
+                passedOver(m, i, out);
+                return;
+            }
             case Action.Remove a -> stated = a.count();
             case Action.Install a -> stated = a.count();
             default -> {
@@ -97,6 +102,31 @@ public final class IndexPosition extends BookRule {
                                 "Index {0} times by hand",
                                 wanted),
                         edits);
+            }
+        }
+    }
+
+    /** Turned twice in one round, every other position goes by. */
+    private void passedOver(Moment m, Action.Index again, Findings out) {
+        for (Step s : m.procedure().loopAt(m.place())) {
+            if (s == m.step()) {
+                return;
+            }
+            if (s.action() instanceof Action.Index before
+                    && before.items().stream().anyMatch(again.items()::contains)) {
+                out.report(info)
+                        .items(again.items())
+                        .says(
+                                Text.of(
+                                        "index-position.turns-again",
+                                        "Step {0} turns to the next position, and step {1} of the same round has done so.",
+                                        m.number(),
+                                        m.procedure().steps().indexOf(s) + 1),
+                                Text.of(
+                                        "index-position.every-other-goes-by",
+                                        "Every other position goes by, and what is there is never reached."))
+                        .deny(m.named());
+                return;
             }
         }
     }

@@ -7,6 +7,7 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
 import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
+import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -39,6 +40,40 @@ public final class InstallOrder extends BookRule {
             if (!late.isEmpty()) {
                 report(m, part, late, out);
             }
+            unwashed(m, p, out);
+        }
+    }
+
+    /** What came off to be washed goes back after it. */
+    private void unwashed(Moment m, int p, Findings out) {
+        String id = m.sheet().part(p).id();
+        boolean dirty =
+                m.night().off(p) > 0
+                        && m.sheet().surfacesOf(p).stream()
+                                .filter(s -> m.sheet().surface(s).zone() <= 2)
+                                .anyMatch(
+                                        s ->
+                                                m.night().facts(s).soil()
+                                                        && m.night().facts(s).washed()
+                                                                == Facts.NEVER);
+        if (!dirty) {
+            return;
+        }
+        int at = m.firstLater(a -> a instanceof Action.Wash && m.sheet().meant(a, p));
+        int off = m.firstLater(a -> a instanceof Action.Remove && a.items().contains(id));
+        if (at >= 0 && (off < 0 || at < off)) {
+            out.report(info)
+                    .items(List.of(id))
+                    .says(
+                            Text.of(
+                                    "install-order.goes-back-before-it-is-washed",
+                                    "Step {0} puts {1} back, and only step {2} washes it.",
+                                    m.number(),
+                                    m.sheet().names(List.of(id)),
+                                    at + 1),
+                            Text.of(
+                                    "install-order.it-came-off-to-be-washed",
+                                    "It came off to be washed; on the machine only its front gets clean."));
         }
     }
 

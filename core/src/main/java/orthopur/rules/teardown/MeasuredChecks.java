@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Check;
 import orthopur.procedure.Action;
 import orthopur.procedure.Edit;
@@ -54,7 +55,7 @@ public final class MeasuredChecks extends BookRule {
                         .says(
                                 Text.of(
                                         "measured-checks.makes-the-check-before-is",
-                                        "Step {0} makes the check \"{1}\" before {2} is on.",
+                                        "Step {0} makes the check \"{1}\" with {2} not yet in place.",
                                         m.number(),
                                         check.name(),
                                         m.sheet().names(m.partIds(List.of(missing)))),
@@ -199,16 +200,23 @@ public final class MeasuredChecks extends BookRule {
     }
 
     /**
-     * A part that is still off and goes on later: the one that is checked, or one that the sheet
-     * says the check needs.
+     * A part that is still off or aside and comes back later: the one that is checked, or one that
+     * the sheet says the check needs.
      */
     private static int missing(Moment m, Check check, int checked) {
         List<Integer> needed = new ArrayList<>(List.of(checked));
         check.needs().stream().map(m.sheet()::partNamed).filter(p -> p >= 0).forEach(needed::add);
         for (int p : needed) {
             String id = m.sheet().part(p).id();
-            if (m.night().off(p) > 0
-                    && m.later(a -> a instanceof Action.Install && a.items().contains(id))) {
+            boolean open =
+                    m.night().off(p) > 0
+                            && m.later(a -> a instanceof Action.Install && a.items().contains(id));
+            open |=
+                    m.night().aside(p)
+                            // What is left to run dry is looked at where it runs dry.
+                            && !m.sheet().part(p).moving().washedAside()
+                            && m.later(a -> a instanceof Action.Return && a.items().contains(id));
+            if (open) {
                 return p;
             }
         }
@@ -233,36 +241,9 @@ public final class MeasuredChecks extends BookRule {
                             && (end.night().installedAt(part) != Facts.NEVER
                                     || !end.sheet().part(part).removable());
             Integer at = made.get(check.id());
-            if (touched
-                    && at != null
-                    && at < end.night().installedAt(part)
-                    && out.onCause(RuleId.T9, check.id()) == null) {
-                out.report(info)
-                        .items(List.of(check.part()))
-                        .says(
-                                Text.of(
-                                        "measured-checks.makes-the-check-before-step",
-                                        "Step {0} makes the check \"{1}\" before step {2} puts {3} on.",
-                                        at + 1,
-                                        check.name(),
-                                        end.night().installedAt(part) + 1,
-                                        end.sheet().names(List.of(check.part()))),
-                                TOO_EARLY);
-            } else if (touched
-                    && at != null
-                    && at < takenApart(end)
-                    && end.sheet().part(part).surfaces().stream().anyMatch(s -> s.zone() <= 2)
-                    && out.onCause(RuleId.T9, check.id()) == null) {
-                out.report(info)
-                        .items(List.of(check.part()))
-                        .says(
-                                Text.of(
-                                        "measured-checks.makes-the-check-before-it-comes-apart",
-                                        "Step {0} makes the check \"{1}\", and step {2} still takes something off.",
-                                        at + 1,
-                                        check.name(),
-                                        takenApart(end) + 1),
-                                TOO_EARLY);
+            Text early = touched && at != null ? early(end, check, part, at) : null;
+            if (early != null && out.onCause(RuleId.T9, check.id()) == null) {
+                out.report(info).items(List.of(check.part())).says(early, TOO_EARLY);
             }
             if (touched && at == null) {
                 out.report(info)
@@ -302,18 +283,45 @@ public final class MeasuredChecks extends BookRule {
         }
     }
 
-    /** The last step that takes something off; -1 for none. */
-    private static int takenApart(Ending end) {
-        List<Step> steps = end.procedure().steps();
-        int last = -1;
-        for (int i = 0; i < steps.size(); i++) {
-            Action a = steps.get(i).action();
-            if (end.context().configuration().holds(steps.get(i).when())
-                    && a instanceof Action.Remove) {
-                last = i;
-            }
+    /** What still changes after a check that was made at a place; null where nothing does. */
+    private static @Nullable Text early(Ending end, Check check, int part, int at) {
+        String name = end.sheet().part(part).id();
+        int installed = end.night().installedAt(part);
+        if (at < installed) {
+            return Text.of(
+                    "measured-checks.makes-the-check-before-step",
+                    "Step {0} makes the check \"{1}\" before step {2} puts {3} on.",
+                    at + 1,
+                    check.name(),
+                    installed + 1,
+                    end.sheet().names(List.of(name)));
         }
-        return last;
+        int apart = end.last(a -> a instanceof Action.Remove);
+        if (at < apart && end.sheet().part(part).surfaces().stream().anyMatch(s -> s.zone() <= 2)) {
+            return Text.of(
+                    "measured-checks.makes-the-check-before-it-comes-apart",
+                    "Step {0} makes the check \"{1}\", and step {2} still takes something off.",
+                    at + 1,
+                    check.name(),
+                    apart + 1);
+        }
+        // Only what is left to run dry says something else once water is on it again.
+        int wetted =
+                end.sheet().part(part).moving().washedAside()
+                        ? end.last(
+                                a ->
+                                        (a instanceof Action.Wash || a instanceof Action.Rinse)
+                                                && end.sheet().meant(a, part))
+                        : -1;
+        return at >= wetted
+                ? null
+                : Text.of(
+                        "measured-checks.makes-the-check-before-it-is-washed",
+                        "Step {0} makes the check \"{1}\", and step {2} still brings water onto {3}.",
+                        at + 1,
+                        check.name(),
+                        wetted + 1,
+                        end.sheet().names(List.of(name)));
     }
 
     private static List<String> checks(Action action) {

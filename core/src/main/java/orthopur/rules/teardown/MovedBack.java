@@ -33,6 +33,10 @@ public final class MovedBack extends BookRule {
             neverAside(m, out);
             return;
         }
+        if (m.action() instanceof Action.Wash || m.action() instanceof Action.Rinse) {
+            washedInPlace(m, out);
+            return;
+        }
         if (!(m.action() instanceof Action.Restore)) {
             return;
         }
@@ -40,6 +44,31 @@ public final class MovedBack extends BookRule {
             if (m.night().aside(p) && out.onItem(m.sheet().part(p).id(), RuleId.T14) == null) {
                 report(out, m.procedure(), m.place(), m.sheet().part(p), m.number());
             }
+        }
+    }
+
+    /** Water stands on what is washed level and has to tilt for it. */
+    private void washedInPlace(Moment m, Findings out) {
+        for (int p : m.parts()) {
+            Part part = m.sheet().part(p);
+            if (!part.moving().washedAside()
+                    || m.night().aside(p)
+                    || m.night().off(p) > 0
+                    || out.onItem(part.id(), RuleId.T14) != null) {
+                continue;
+            }
+            out.report(info)
+                    .severity(Severity.FIX)
+                    .items(List.of(part.id()))
+                    .says(
+                            Text.of(
+                                    "moved-back.is-washed-in-its-place",
+                                    "Step {0} brings water onto {1} in its working place; it has to be moved aside for that.",
+                                    m.number(),
+                                    SheetIndex.spoken(part.name())),
+                            Text.of(
+                                    "moved-back.water-stands-on-it",
+                                    "Water stands on it, and what drips from it runs to where it should not."));
         }
     }
 

@@ -32,8 +32,11 @@ public final class RemovalOrder extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        if (m.action() instanceof Action.Install) {
+        if (m.action() instanceof Action.Install || m.action() instanceof Action.Return) {
             behindShut(m, out);
+        }
+        if (m.action() instanceof Action.Remove) {
+            washedBefore(m, out);
         }
         boolean cleans =
                 m.action() instanceof Action.Wash
@@ -93,27 +96,82 @@ public final class RemovalOrder extends BookRule {
 
     /** Nobody puts a part on through a door that is shut. */
     private void behindShut(Moment m, Findings out) {
+        boolean back = m.action() instanceof Action.Return;
         for (int p : m.parts()) {
+            boolean away = back ? m.night().aside(p) : m.night().off(p) > 0;
             List<Integer> shut =
                     m.sheet().part(p).behind().stream()
                             .map(m.sheet()::partNamed)
-                            .filter(f -> f >= 0 && !m.sheet().part(f).removable())
-                            .filter(f -> m.night().inTheWay(f) && m.night().off(p) > 0)
+                            .filter(f -> f >= 0 && (back || !m.sheet().part(f).removable()))
+                            .filter(f -> m.orderOf(f) < 0 || m.orderOf(f) > m.orderOf(p))
+                            .filter(f -> m.night().inTheWay(f) && away)
                             .toList();
             if (!shut.isEmpty() && out.onItem(m.sheet().part(p).id(), RuleId.T1) == null) {
                 out.report(info)
                         .items(m.partIds(List.of(p)))
                         .items(m.partIds(shut))
                         .says(
-                                Text.of(
-                                        "removal-order.puts-on-behind",
-                                        "Step {0} puts {1} on with {2} still shut in front of it.",
-                                        m.number(),
-                                        m.sheet().names(m.partIds(List.of(p))),
-                                        m.sheet().names(m.partIds(shut))),
+                                back
+                                        ? Text.of(
+                                                "removal-order.moves-back-behind",
+                                                "Step {0} moves {1} back with {2} still shut in front of it.",
+                                                m.number(),
+                                                m.sheet().names(m.partIds(List.of(p))),
+                                                m.sheet().names(m.partIds(shut)))
+                                        : Text.of(
+                                                "removal-order.puts-on-behind",
+                                                "Step {0} puts {1} on with {2} still shut in front of it.",
+                                                m.number(),
+                                                m.sheet().names(m.partIds(List.of(p))),
+                                                m.sheet().names(m.partIds(shut))),
                                 Text.of(
                                         "removal-order.nobody-reaches-through",
                                         "Nobody reaches through what is shut; it is opened in a hurry and stays open."));
+            }
+        }
+    }
+
+    /**
+     * What comes off is taken off before it is washed: on the machine only its front gets clean.
+     */
+    private void washedBefore(Moment m, Findings out) {
+        for (int p : m.parts()) {
+            String id = m.sheet().part(p).id();
+            List<Integer> own = m.sheet().surfacesOf(p);
+            boolean on = m.night().off(p) == 0 && m.night().installedAt(p) == Facts.NEVER;
+            boolean washed =
+                    own.stream().anyMatch(s -> washed(m, s))
+                            && own.stream()
+                                    .filter(s -> m.sheet().surface(s).zone() <= 2)
+                                    .allMatch(s -> washed(m, s));
+            if (!on || !washed) {
+                continue;
+            }
+            boolean again =
+                    m.later(
+                            a ->
+                                    (a instanceof Action.Wash
+                                                    || a instanceof Action.Soak
+                                                    || a instanceof Action.RunProgram)
+                                            && m.sheet().meant(a, p));
+            if (!again && out.onItem(id, RuleId.T1) == null) {
+                out.report(info)
+                        .severity(Severity.FIX)
+                        .items(List.of(id))
+                        .says(
+                                Text.of(
+                                        "removal-order.takes-off-what-was-washed",
+                                        "Step {0} takes off {1}, which step {2} has washed on the machine.",
+                                        m.number(),
+                                        m.sheet().names(List.of(id)),
+                                        own.stream()
+                                                        .mapToInt(s -> m.night().facts(s).washed())
+                                                        .max()
+                                                        .orElse(0)
+                                                + 1),
+                                Text.of(
+                                        "removal-order.back-and-seat-stay-as-they-were",
+                                        "Its back and its seat stay as they were; take it off first."));
             }
         }
     }
@@ -138,7 +196,7 @@ public final class RemovalOrder extends BookRule {
                             : surface >= 0 ? List.of(surface) : List.of();
             boolean shut =
                     !all.isEmpty()
-                            && all.stream().noneMatch(m.exposed()::contains)
+                            && all.stream().noneMatch(m::reaches)
                             && all.stream().allMatch(s -> m.night().coverOf(s) >= 0)
                             && (!cleans || all.stream().allMatch(s -> washed(m, s)));
             if (shut) {

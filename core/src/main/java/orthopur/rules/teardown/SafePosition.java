@@ -1,6 +1,7 @@
 package orthopur.rules.teardown;
 
 import java.util.List;
+import orthopur.machine.Program;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
@@ -23,8 +24,14 @@ public final class SafePosition extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         String position = m.sheet().sheet().safePosition();
+        Program program = m.program();
+        boolean empties = program != null && program.purpose() == Program.Purpose.DESCALE;
+        boolean comes =
+                empties
+                        || m.action() instanceof Action.Isolate
+                        || m.handsIn() && !m.parts().isEmpty();
         if (position == null
-                || !(m.action() instanceof Action.Isolate)
+                || !comes
                 || out.onCause(RuleId.T13, "position") != null
                 || m.earlier(
                         a ->
@@ -35,11 +42,23 @@ public final class SafePosition extends BookRule {
         out.report(info)
                 .cause("position")
                 .says(
-                        Text.of(
-                                "safe-position.isolates-the-machine-before-it",
-                                "Step {0} isolates the machine before it is in its safe position: {1}.",
-                                m.number(),
-                                position),
+                        empties
+                                ? Text.of(
+                                        "safe-position.descales-before-it",
+                                        "Step {0} descales the machine before it stands as it has to: {1}.",
+                                        m.number(),
+                                        position)
+                                : m.action() instanceof Action.Isolate
+                                        ? Text.of(
+                                                "safe-position.isolates-the-machine-before-it",
+                                                "Step {0} isolates the machine before it is in its safe position: {1}.",
+                                                m.number(),
+                                                position)
+                                        : Text.of(
+                                                "safe-position.hands-before-it",
+                                                "Step {0} puts hands to the machine before it is in its safe position: {1}.",
+                                                m.number(),
+                                                position),
                         Text.of(
                                 "safe-position.without-power-it-stays-where",
                                 "Without power it stays where it stopped, with its edge or gap open."))

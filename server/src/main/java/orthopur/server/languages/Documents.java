@@ -11,6 +11,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
@@ -242,32 +243,40 @@ class Documents {
                 .orElseGet(() -> SheetFormat.write(sheets.newest(document)));
     }
 
-    /** The texts of all documents by their English; those of the newest version last. */
-    Map<String, String> in(String language) {
+    /**
+     * The texts of each document by their English; those of its newest version last, so that they
+     * stand above.
+     */
+    Map<String, Map<String, String>> in(String language) {
         Map<String, List<Translation>> files = new TreeMap<>();
         for (Translation t : all(language)) {
             files.computeIfAbsent(t.document(), d -> new ArrayList<>()).add(t);
         }
-        Map<String, String> all = new TreeMap<>();
+        Map<String, Map<String, String>> all = new LinkedHashMap<>();
         if (files.isEmpty()) {
             return all;
         }
         for (MachineSheet s : sheets.everyVersion()) {
-            put(all, files.get(s.code()), SheetFormat.write(s));
+            put(all, s.code(), files, SheetFormat.write(s));
         }
         for (Versions.Stored p : procedures.stored()) {
-            put(all, files.get(p.id()), p.document());
+            put(all, p.id(), files, p.document());
         }
-        put(all, files.get("chemicals"), ChemicalsFormat.write(premises.now().chemicals()));
-        put(all, files.get("site"), premises.now().site().write());
+        put(all, "chemicals", files, ChemicalsFormat.write(premises.now().chemicals()));
+        put(all, "site", files, premises.now().site().write());
         return all;
     }
 
     private static void put(
-            Map<String, String> all, @Nullable List<Translation> translations, String document) {
+            Map<String, Map<String, String>> all,
+            String id,
+            Map<String, List<Translation>> files,
+            String document) {
+        List<Translation> translations = files.get(id);
         if (translations != null) {
             Map<String, String> now = DocumentTexts.of(Json.tree(document));
-            translations.forEach(t -> all.putAll(t.of(now)));
+            Map<String, String> said = all.computeIfAbsent(id, d -> new TreeMap<>());
+            translations.forEach(t -> said.putAll(t.of(now)));
         }
     }
 

@@ -70,8 +70,17 @@ public class Languages {
      * @param code as in BCP 47, for instance "es"
      * @param texts each sentence by its id; what is kept in English (texts of sheets and
      *     procedures, words in packs) by that English, put together from the ids at each answer
+     * @param own by document, what it says of an English that stands otherwise in {@code texts}
      */
-    record Language(String code, String name, Map<String, String> texts) {}
+    record Language(
+            String code,
+            String name,
+            Map<String, String> texts,
+            Map<String, Map<String, String>> own) {
+        Language {
+            own = own == null ? Map.of() : own;
+        }
+    }
 
     record LanguageName(String code, String name) {}
 
@@ -84,9 +93,26 @@ public class Languages {
     Language one(@PathVariable String code) {
         Language found = file(code);
         // A site's own word for a piece of English stands above what is put together.
-        Map<String, String> texts = kept(found);
+        Map<String, Map<String, String>> said = documents.in(code);
+        Map<String, String> texts = kept(found, said);
         texts.putAll(found.texts());
-        return new Language(code, found.name(), texts);
+        return new Language(code, found.name(), texts, own(said, texts));
+    }
+
+    /** Where two documents, or one and the program, say one English in two ways. */
+    private static Map<String, Map<String, String>> own(
+            Map<String, Map<String, String>> said, Map<String, String> texts) {
+        Map<String, Map<String, String>> own = new TreeMap<>();
+        said.forEach(
+                (document, its) ->
+                        its.forEach(
+                                (english, text) -> {
+                                    if (!text.equals(texts.get(english))) {
+                                        own.computeIfAbsent(document, d -> new TreeMap<>())
+                                                .put(english, text);
+                                    }
+                                }));
+        return own;
     }
 
     /**
@@ -145,20 +171,33 @@ public class Languages {
         return code.isEmpty() || code.equals("en") ? Map.of() : file(code).texts();
     }
 
-    /** What is kept in English, in that language. */
-    public Spoken spoken(String code) {
-        return new Spoken(code.isEmpty() || code.equals("en") ? Map.of() : one(code).texts());
+    /**
+     * What is kept in English, in that language.
+     *
+     * @param read documents that are read: where two say one English otherwise, theirs counts
+     */
+    public Spoken spoken(String code, String... read) {
+        if (code.isEmpty() || code.equals("en")) {
+            return new Spoken(Map.of());
+        }
+        Language language = one(code);
+        Map<String, String> texts = new TreeMap<>(language.texts());
+        for (String document : read) {
+            texts.putAll(language.own().getOrDefault(document, Map.of()));
+        }
+        return new Spoken(texts);
     }
 
     /**
      * The language of a page on paper.
      *
+     * @param read documents that stand on it
      * @throws Said when there is no such language
      */
-    public Tongue tongue(String code) {
+    public Tongue tongue(String code, String... read) {
         return code.isEmpty() || code.equals("en")
                 ? Tongue.english()
-                : new Tongue(code, texts(code), spoken(code));
+                : new Tongue(code, texts(code), spoken(code, read));
     }
 
     /**
@@ -205,8 +244,9 @@ public class Languages {
      * What is kept in English by its English: words of the program, and what the documents of this
      * site say now.
      */
-    private Map<String, String> kept(Language l) {
+    private Map<String, String> kept(Language l, Map<String, Map<String, String>> documents) {
         Map<String, String> all = new TreeMap<>();
+        documents.values().forEach(all::putAll);
         for (Map<String, String> words : List.of(ProgramWords.all(), keptSentences)) {
             words.forEach(
                     (id, e) -> {
@@ -216,7 +256,6 @@ public class Languages {
                         }
                     });
         }
-        all.putAll(documents.in(l.code()));
         return all;
     }
 
@@ -262,6 +301,6 @@ public class Languages {
         // A file from before sentences had ids names those of the interface by their English.
         l.texts().forEach((key, text) -> idsOf(key).forEach(id -> texts.put(id, text)));
         texts.putAll(l.texts());
-        all.put(l.code(), new Language(l.code(), l.name(), texts));
+        all.put(l.code(), new Language(l.code(), l.name(), texts, Map.of()));
     }
 }

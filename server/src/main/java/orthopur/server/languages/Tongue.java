@@ -79,6 +79,11 @@ public final class Tongue {
         return sentence(TextDocument.of(text));
     }
 
+    /** A piece that stands inside a sentence. */
+    public String piece(Text text) {
+        return sentences.piece(TextDocument.of(text));
+    }
+
     private String said(String id, String english, List<Object> args) {
         return new Text(id, texts.getOrDefault(id, english), args).toString();
     }

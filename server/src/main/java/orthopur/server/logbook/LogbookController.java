@@ -183,8 +183,9 @@ class LogbookController {
             @PathVariable String round,
             @RequestParam(defaultValue = "a4") String size,
             @RequestParam(defaultValue = "", name = "in") String language) {
-        Tongue t = languages.tongue(language);
         RoundReport report = one(round);
+        LogRow row = report.row();
+        Tongue t = languages.tongue(language, row.machine(), row.procedure());
         Site site = premises.now().site();
         DateTimeFormatter time =
                 DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.of(t.code()))

@@ -80,7 +80,7 @@ class PrintController {
             @RequestParam(defaultValue = "A4", name = "paper") String size,
             @RequestParam(defaultValue = "", name = "in") String language) {
         MachineSheet s = sheets.newest(code);
-        Tongue t = languages.tongue(language);
+        Tongue t = languages.tongue(language, code);
         Map<String, Object> on = head(s, t);
         on.put("energies", TakeApartMap.of(s, Configuration.fitted(s)).energies());
         on.put("safe", s.safePosition());
@@ -99,7 +99,7 @@ class PrintController {
                         .pathSegment("floor", "at", code)
                         .build()
                         .encode();
-        Tongue t = languages.tongue(language);
+        Tongue t = languages.tongue(language, code);
         Map<String, Object> on = head(s, t);
         on.put("address", address.toUriString());
         on.put("code", QrCode.of(address.toUriString()));
@@ -139,7 +139,7 @@ class PrintController {
                                 String.join("; ", minds)));
             }
         }
-        Tongue t = languages.tongue(language);
+        Tongue t = languages.tongue(language, code);
         Map<String, Object> on = head(s, t);
         on.put("brushes", all);
         return pdf(code + "-brushes", paper.print("brushes", Paper.Size.named(size), false, on, t));
@@ -219,7 +219,7 @@ class PrintController {
         OnPaper.Printed printed = onPaper.printed(id, version);
         MachineSheet sheet = printed.sheet();
         Procedure p = printed.procedure();
-        Tongue t = languages.tongue(what.equals("cards") ? "" : language);
+        Tongue t = languages.tongue(what.equals("cards") ? "" : language, sheet.code(), id);
         Map<String, Object> on = head(sheet, t);
         on.put("procedure", p);
         on.put("version", version);
@@ -231,7 +231,13 @@ class PrintController {
         on.put("verdict", printed.verdict());
         on.put("findings", printed.verdict().findings());
         on.put("overrides", printed.overrides());
-        on.put("steps", steps(p, sheet, printed, with.isEmpty() ? null : languages.spoken(with)));
+        on.put(
+                "steps",
+                steps(
+                        p,
+                        sheet,
+                        printed,
+                        with.isEmpty() ? null : languages.spoken(with, sheet.code(), id)));
         on.put("with", with);
         on.put("outline", sheet.outline());
         on.put("energies", TakeApartMap.of(sheet, Configuration.fitted(sheet)).energies());
@@ -249,7 +255,7 @@ class PrintController {
             @PathVariable int version,
             @RequestParam(defaultValue = "", name = "in") String language) {
         OnPaper.Printed printed = onPaper.printed(id, version);
-        Tongue t = languages.tongue(language);
+        Tongue t = languages.tongue(language, printed.sheet().code(), id);
         String state =
                 printed.approvedAt() == null
                         ? String.valueOf(t.told(stateOf(printed)))

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -15,16 +16,20 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import orthopur.examples.Examples;
+import orthopur.formats.TextDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.machine.Regime;
 import orthopur.round.Role;
+import orthopur.rulebook.Citation;
 import orthopur.rulebook.Figure;
 import orthopur.rulebook.PublicCodes;
 import orthopur.rulebook.RuleBook;
 import orthopur.rules.AllRules;
 import orthopur.runthrough.Context;
 import orthopur.runthrough.Rule;
+import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RuleInfo;
+import orthopur.runthrough.Severity;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.SiteBook;
 import orthopur.server.people.Accounts;
@@ -75,15 +80,31 @@ class RuleBookController {
             double shipped,
             String unit,
             String source,
-            Map<String, String> cited,
+            Map<String, TextDocument> cited,
             boolean lowerIsStricter,
             boolean set,
             boolean override) {}
 
+    /**
+     * @param cited its source as a sentence that has a language
+     */
+    record RuleView(
+            String id,
+            Severity severity,
+            String title,
+            String source,
+            TextDocument cited,
+            Set<RuleId> follows) {}
+
+    private static RuleView view(RuleInfo r) {
+        TextDocument cited = TextDocument.of(Citation.said(r.source()));
+        return new RuleView(r.id(), r.severity(), r.title(), r.source(), cited, r.follows());
+    }
+
     record RuleBookView(
             String version,
             List<FigureView> figures,
-            List<RuleInfo> rules,
+            List<RuleView> rules,
             List<SiteBook.Change> changes) {}
 
     /**
@@ -171,15 +192,16 @@ class RuleBookController {
         return new RuleBookView(
                 book.version(),
                 book.figures().stream().map(RuleBookController::view).toList(),
-                AllRules.list().stream().map(Rule::info).toList(),
+                AllRules.list().stream().map(Rule::info).map(RuleBookController::view).toList(),
                 site.changes());
     }
 
     /** How the source is cited under each regime. */
-    private static Map<String, String> cited(String source) {
-        Map<String, String> all = new LinkedHashMap<>();
+    private static Map<String, TextDocument> cited(String source) {
+        Map<String, TextDocument> all = new LinkedHashMap<>();
         for (Regime r : Regime.values()) {
-            all.put(r.name().toLowerCase(Locale.ROOT), r.cite(source));
+            TextDocument cited = TextDocument.of(Citation.said(r.cite(source)));
+            all.put(r.name().toLowerCase(Locale.ROOT), cited);
         }
         return all;
     }

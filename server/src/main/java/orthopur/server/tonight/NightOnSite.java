@@ -25,7 +25,6 @@ import org.springframework.stereotype.Service;
 import orthopur.due.Due;
 import orthopur.due.SiteDays;
 import orthopur.due.SiteKnown;
-import orthopur.machine.Vessel;
 import orthopur.night.CleanJobs;
 import orthopur.night.Durations;
 import orthopur.night.Night;
@@ -200,7 +199,6 @@ class NightOnSite {
         List<SiteNight.Clean> cleans = cleans(ids, usual);
         List<SiteNight.Member> members = members();
         Premises.Now site = premises.now();
-        List<Vessel> vessels = site.site().vessels() == null ? List.of() : site.site().vessels();
         double mains = site.site().mains().temperature().celsius();
         List<SiteNight.Said> holds = new ArrayList<>(said.stream().map(SaidBy::said).toList());
         holds.addAll(more);
@@ -214,12 +212,10 @@ class NightOnSite {
                                 now / QUARTER * QUARTER,
                                 cleans,
                                 members,
-                                vessels,
+                                site.site().premises(TANK_CELSIUS),
                                 new Night.Heater(
                                         TANK_LITRES,
                                         TANK_KILOWATTS * 60 / (WATER * (TANK_CELSIUS - mains))),
-                                TANK_CELSIUS,
-                                mains,
                                 holds,
                                 under,
                                 before));
@@ -320,10 +316,7 @@ class NightOnSite {
                 c.procedure(),
                 c.sheet(),
                 new CleanJobs.Wish(0, null, true, c.secondPerson(), c.adults(), c.pace()),
-                new CleanJobs.Premises(
-                        site.site().vessels() == null ? List.of() : site.site().vessels(),
-                        TANK_CELSIUS,
-                        site.site().mains().temperature().celsius()));
+                site.site().premises(TANK_CELSIUS));
     }
 
     private Map<String, Durations.Usual> usual(

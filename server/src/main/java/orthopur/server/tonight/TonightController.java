@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
@@ -82,6 +83,7 @@ class TonightController {
      * A task of the night.
      *
      * @param group id of the procedure
+     * @param takes carts and single tools that are fetched for it
      * @param usual how long it takes by the log; null where too few rounds tell
      */
     record NightTask(
@@ -91,6 +93,7 @@ class TonightController {
             int minutes,
             boolean hands,
             double hotLitres,
+            List<String> takes,
             Durations.@Nullable Usual usual) {}
 
     /**
@@ -255,6 +258,7 @@ class TonightController {
                                                 t.minutes(),
                                                 t.hands(),
                                                 t.hotLitres(),
+                                                takes(on.night(), t),
                                                 on.usual().get(t.id())))
                         .toList(),
                 on.cleans().stream().map(c -> clean(on, c)).toList(),
@@ -275,6 +279,14 @@ class TonightController {
                 p.moves().stream().map(NightMove::of).toList(),
                 people.end(),
                 people.unplaced().size());
+    }
+
+    private static List<String> takes(Night night, Night.Job task) {
+        Map<String, Night.Place> places = night.placesById();
+        return night.takenWith(task.id()).stream()
+                .filter(p -> !p.startsWith(Night.DISCONNECT))
+                .map(p -> Objects.requireNonNull(places.get(p)).name())
+                .toList();
     }
 
     private static String small(Enum<?> e) {

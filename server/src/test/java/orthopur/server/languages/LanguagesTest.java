@@ -13,6 +13,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.test.web.servlet.MockMvc;
 import orthopur.formats.Json;
 import orthopur.server.Client;
+import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
 import tools.jackson.databind.JsonNode;
 
@@ -120,5 +121,28 @@ class LanguagesTest {
         assertTrue(texts.toString().contains("Nuestra rebanadora"));
         assertTrue(!texts.toString().contains("Otra sala"));
         Files.delete(file);
+    }
+
+    /** One English in two documents: each is read in the words of its own. */
+    @Test
+    void twoDocumentsSayOneEnglishInTwoWays() {
+        Client ilse = Client.ilse(mvc);
+        String here = "/api/languages/es/documents/QK-GR1";
+        String path = null;
+        for (JsonNode r : ilse.read(here).body().get("rows")) {
+            boolean steel = r.get("english").asString().equals("stainless steel");
+            path = steel && path == null ? r.get("path").asString() : path;
+        }
+        Answer put = ilse.put_(here, texts(Map.of(path, "acero de aquí")));
+        assertEquals(200, put.status(), put.body().toString());
+        JsonNode es = ilse.read("/api/languages/es").body();
+        assertEquals("acero inoxidable", es.at("/texts/stainless steel").asString());
+        assertEquals("acero de aquí", es.at("/own/QK-GR1/stainless steel").asString());
+        assertEquals(200, ilse.put_(here, "{\"texts\":{\"%s\":\"\"}}".formatted(path)).status());
+        assertTrue(
+                ilse.read("/api/languages/es")
+                        .body()
+                        .at("/own/QK-GR1/stainless steel")
+                        .isMissingNode());
     }
 }

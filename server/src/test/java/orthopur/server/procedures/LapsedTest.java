@@ -39,7 +39,8 @@ class LapsedTest {
     void isListedRefusedAndUsedForAWhileOnceItIsSigned() {
         Client ilse = Client.ilse(mvc);
         Client maren = Client.maren(mvc);
-        assertEquals(0, ilse.read("/api/procedures/lapsed").body().size());
+        JsonNode before = ilse.read("/api/procedures/lapsed").body();
+        assertEquals(0, before.size(), before.toString());
         assertTrue(
                 row(maren.read("/api/floor").body(), "procedure", SLICER)
                         .get("passes")

@@ -10,6 +10,7 @@ import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Heater;
 import orthopur.night.Night.Job;
+import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Span;
@@ -54,7 +55,7 @@ public final class Nights {
                 List.of(
                         new Place("sink", "three-bay sink", 3 * size, 0),
                         new Place("bath", "small-parts bath", 2 * size, 0),
-                        new Place("cart", "cart", 3 * size, 0),
+                        new Place("cart", "cart", 8 * size, 0),
                         new Place("wash-down", "wash-down area", size, 10));
         for (int m = 0; m < machines; m++) {
             clean("m" + m);
@@ -75,7 +76,7 @@ public final class Nights {
                 8 + random.nextInt(15),
                 true,
                 heavy ? 2 : 1,
-                List.of("cart"),
+                List.of(),
                 null,
                 List.of(),
                 0,
@@ -121,6 +122,15 @@ public final class Nights {
                 null,
                 adults,
                 must);
+        // A cart from the first part to the last, and a plug in one hand.
+        jobs.add(jobs.removeLast().withKeeps(List.of(new Keep("cart", machine + "/apart"))));
+        if (!heavy && random.nextInt(3) == 0) {
+            jobs.replaceAll(
+                    j ->
+                            j.id().equals(machine + "/wash") || j.id().equals(machine + "/together")
+                                    ? j.withSameAs(List.of(machine + "/apart"))
+                                    : j);
+        }
         jobs.add(
                 new Job(
                         machine + "/release",
@@ -142,7 +152,9 @@ public final class Nights {
                         List.of(machine + "/together", machine + "/wash"),
                         List.of(),
                         null,
-                        null));
+                        null,
+                        List.of(),
+                        List.of()));
     }
 
     private void add(
@@ -179,6 +191,8 @@ public final class Nights {
                         List.of(),
                         List.of(),
                         null,
-                        null));
+                        null,
+                        List.of(),
+                        List.of()));
     }
 }
