@@ -13,6 +13,7 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 
 /**
  * F2: something on the sheet has a frequency and no procedure covers it. A procedure covers it when
@@ -38,11 +39,9 @@ public record Uncovered(String item, String name, String what, Frequency frequen
         MachineSheet fitted = Configuration.fitted(sheet).of(sheet);
         SheetIndex index = new SheetIndex(fitted);
         List<Uncovered> none = new ArrayList<>();
-        for (int s = 0; s < index.surfaceCount(); s++) {
+        for (SurfaceAt s : index.allSurfaces()) {
             Frequency due = index.surface(s).frequency();
-            int surface = s;
-            if (due != Frequency.EVENT
-                    && procedures.stream().noneMatch(p -> cleans(p, index, surface))) {
+            if (due != Frequency.EVENT && procedures.stream().noneMatch(p -> cleans(p, index, s))) {
                 none.add(
                         new Uncovered(
                                 index.surface(s).id(), index.surface(s).name(), "cleaned", due));
@@ -61,11 +60,11 @@ public record Uncovered(String item, String name, String what, Frequency frequen
         return none;
     }
 
-    private static boolean cleans(Procedure p, SheetIndex sheet, int surface) {
+    private static boolean cleans(Procedure p, SheetIndex sheet, SurfaceAt surface) {
         if (!sheet.surface(surface).frequency().dueIn(p.kind())) {
             return false;
         }
-        Set<Integer> named =
+        Set<SurfaceAt> named =
                 p.steps().stream()
                         .map(Step::action)
                         .filter(

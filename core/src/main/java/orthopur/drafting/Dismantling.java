@@ -16,6 +16,7 @@ import orthopur.machine.Handling;
 import orthopur.machine.Hazard;
 import orthopur.machine.Part;
 import orthopur.procedure.Action;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
@@ -305,6 +306,11 @@ final class Dismantling {
         some.clear();
     }
 
+    private static List<PartAt> onBefore(SheetIndex index, String part) {
+        PartAt p = index.partNamed(part);
+        return p == null ? List.of() : index.onBefore(p);
+    }
+
     void putTogether() {
         SheetIndex index = new SheetIndex(work.sheet);
         List<Part> left = new ArrayList<>(work.apart.inOrder().reversed());
@@ -315,7 +321,7 @@ final class Dismantling {
                     left.stream()
                             .filter(
                                     p ->
-                                            index.onBefore(index.partNamed(p.id())).stream()
+                                            onBefore(index, p.id()).stream()
                                                     .map(q -> index.part(q).id())
                                                     .noneMatch(waiting::contains))
                             .findFirst()

@@ -203,8 +203,7 @@ final class Safety {
 
     private void cool(Energy e) {
         Temperature limit = work.context.book().temperature("touch.limit");
-        int i = work.sheet.energies().indexOf(e);
-        Double minutes = Heats.minutesTo(new SheetIndex(work.sheet), i, limit);
+        Double minutes = Heats.minutesTo(work.sheet, e, limit);
         Duration standing =
                 minutes == null ? null : Duration.ofMinutes((long) (Math.ceil(minutes / 5) * 5));
         script.things.add("surface thermometer");

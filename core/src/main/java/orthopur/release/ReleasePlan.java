@@ -8,7 +8,6 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.EndState;
 import orthopur.machine.MachineSheet;
-import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import orthopur.quantity.Show;
 import orthopur.round.ReleaseSite;
@@ -17,6 +16,7 @@ import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -104,14 +104,14 @@ public record ReleasePlan(List<ReleaseSite> sites) {
     private static List<SwabRota.Site> swabSites(MachineSheet sheet, Set<String> parts) {
         SheetIndex index = new SheetIndex(sheet);
         List<SwabRota.Site> sites = new ArrayList<>();
-        for (Part p : sheet.parts()) {
-            for (Surface s : p.surfaces()) {
-                if (parts.contains(p.id()) && s.zone() == 1 && s.end() == EndState.SANITIZED) {
-                    boolean hidden = !index.coversOf(index.surfaceNamed(s.id())).isEmpty();
-                    boolean inside =
-                            sheet.passages().stream().anyMatch(x -> x.surfaces().contains(s.id()));
-                    sites.add(new SwabRota.Site(s.id(), hidden ? 3 : inside ? 2 : 1));
-                }
+        for (SurfaceAt at : index.allSurfaces()) {
+            Surface s = index.surface(at);
+            boolean treated = parts.contains(index.part(index.ownerOf(at)).id());
+            if (treated && s.zone() == 1 && s.end() == EndState.SANITIZED) {
+                boolean hidden = !index.coversOf(at).isEmpty();
+                boolean inside =
+                        sheet.passages().stream().anyMatch(x -> x.surfaces().contains(s.id()));
+                sites.add(new SwabRota.Site(s.id(), hidden ? 3 : inside ? 2 : 1));
             }
         }
         return sites;
@@ -120,8 +120,11 @@ public record ReleasePlan(List<ReleaseSite> sites) {
     private static ReleaseSite swab(
             MachineSheet sheet, String id, RuleBook book, Map<String, List<Double>> history) {
         SheetIndex index = new SheetIndex(sheet);
-        int s = index.surfaceNamed(id);
-        String name = index.part(index.ownerOf(s)).name() + ": " + index.surface(s).name();
+        SurfaceAt s = index.surfaceNamed(id);
+        String name =
+                s == null
+                        ? id
+                        : index.part(index.ownerOf(s)).name() + ": " + index.surface(s).name();
         List<Double> own = history.getOrDefault(id, List.of());
         if (own.size() < OwnLimits.FIRM) {
             return new ReleaseSite(

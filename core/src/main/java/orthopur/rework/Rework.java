@@ -10,8 +10,10 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.Context;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RunThrough;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 
 /**
  * What a failed inspection or swab sends back: the part itself, what it touched since it was taken
@@ -41,17 +43,17 @@ public record Rework(
                             + procedure.steps().size()
                             + ".");
         }
-        List<Integer> flawed = surfaces(sheet, failed);
+        List<SurfaceAt> flawed = surfaces(sheet, failed);
         int since = cleanedAt(procedure, sheet, context, flawed, until);
         // Never cleaned so far: it is where it stood in the round, and nothing has taken it as
         // clean.
-        List<Integer> spread =
+        List<SurfaceAt> spread =
                 since < 0
                         ? flawed
                         : RunThrough.spread(procedure, sheet, context, flawed, since, until);
         Set<String> parts = new LinkedHashSet<>();
         Set<String> ids = new LinkedHashSet<>();
-        for (int s : spread) {
+        for (SurfaceAt s : spread) {
             ids.add(sheet.surface(s).id());
             parts.add(sheet.part(sheet.ownerOf(s)).id());
         }
@@ -62,15 +64,16 @@ public record Rework(
                 steps(procedure, sheet, context, ids, parts, until));
     }
 
-    private static List<Integer> surfaces(SheetIndex sheet, String failed) {
-        int part = sheet.partNamed(failed);
-        int surface = sheet.surfaceNamed(failed);
-        if (part < 0 && surface < 0) {
+    private static List<SurfaceAt> surfaces(SheetIndex sheet, String failed) {
+        PartAt part = sheet.partNamed(failed);
+        SurfaceAt surface = sheet.surfaceNamed(failed);
+        // A surface does not go to the sink alone: its part does.
+        PartAt whole = part == null && surface != null ? sheet.ownerOf(surface) : part;
+        if (whole == null) {
             throw new IllegalArgumentException(
                     "There is no part or surface \"" + failed + "\" on this sheet.");
         }
-        // A surface does not go to the sink alone: its part does.
-        return sheet.surfacesOf(part < 0 ? sheet.ownerOf(surface) : part);
+        return sheet.surfacesOf(whole);
     }
 
     /** Place of the last step up to here that was taken to have cleaned them. */
@@ -78,7 +81,7 @@ public record Rework(
             Procedure procedure,
             SheetIndex sheet,
             Context context,
-            List<Integer> flawed,
+            List<SurfaceAt> flawed,
             int until) {
         for (int i = until; i >= 0; i--) {
             Step s = procedure.steps().get(i);
@@ -193,9 +196,12 @@ public record Rework(
         Set<String> way = new LinkedHashSet<>(parts);
         List<String> open = new ArrayList<>(parts);
         while (!open.isEmpty()) {
-            int p = sheet.partNamed(open.removeLast());
+            PartAt p = sheet.partNamed(open.removeLast());
+            if (p == null) {
+                continue;
+            }
             Set<String> next = new LinkedHashSet<>(sheet.part(p).behind());
-            for (int s : sheet.surfacesOf(p)) {
+            for (SurfaceAt s : sheet.surfacesOf(p)) {
                 sheet.coversOf(s).stream().map(sheet::part).map(Part::id).forEach(next::add);
             }
             for (String front : next) {

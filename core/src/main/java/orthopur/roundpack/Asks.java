@@ -12,6 +12,7 @@ import orthopur.machine.WarmUp;
 import orthopur.procedure.Action;
 import orthopur.procedure.Step;
 import orthopur.roundpack.RoundPack.Ask;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.SheetIndex;
 import orthopur.text.Text;
 
@@ -137,8 +138,8 @@ final class Asks {
     }
 
     private void back(List<Ask> asks, String item) {
-        int p = sheet.partNamed(item);
-        if (p < 0) {
+        PartAt p = sheet.partNamed(item);
+        if (p == null) {
             return;
         }
         Part part = sheet.part(p);

@@ -44,7 +44,10 @@ import orthopur.roundpack.RoundPack.Tally;
 import orthopur.roundpack.RoundPack.Timer;
 import orthopur.rulebook.RuleBook;
 import orthopur.runthrough.Context;
+import orthopur.runthrough.PartAt;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 import orthopur.verdict.Phases;
 
@@ -183,8 +186,8 @@ public final class PackCompiler {
                 most = Math.max(most, a.times());
             }
             for (String item : s.action().items()) {
-                int p = sheet.partNamed(item);
-                most = p < 0 ? most : Math.max(most, sheet.part(p).count());
+                PartAt p = sheet.partNamed(item);
+                most = p == null ? most : Math.max(most, sheet.part(p).count());
             }
         }
         return most;
@@ -335,7 +338,7 @@ public final class PackCompiler {
     private Map<String, Action.Flow> flows(Action.Circulate c) {
         Map<String, Action.Flow> flows = new TreeMap<>();
         for (String item : c.items()) {
-            if (c.flow() == null || sheet.passageNamed(item) < 0) {
+            if (c.flow() == null || sheet.passageNamed(item) == null) {
                 continue;
             }
             flows.put(
@@ -398,8 +401,8 @@ public final class PackCompiler {
         boolean takes = procedure.steps().get(place).action() instanceof Action.Remove;
         List<Piece> pieces = new ArrayList<>();
         for (String item : items) {
-            int p = sheet.partNamed(item);
-            if (p < 0) {
+            PartAt p = sheet.partNamed(item);
+            if (p == null) {
                 continue;
             }
             Part part = sheet.part(p);
@@ -759,12 +762,12 @@ public final class PackCompiler {
     private List<String> where(Action a) {
         Set<String> parts = new LinkedHashSet<>();
         for (String item : a.items()) {
-            int passage = sheet.passageNamed(item);
-            int s = sheet.surfaceNamed(item);
-            if (passage >= 0) {
+            PassageAt passage = sheet.passageNamed(item);
+            SurfaceAt s = sheet.surfaceNamed(item);
+            if (passage != null) {
                 sheet.wettedIn(passage).forEach(w -> parts.add(sheet.part(sheet.ownerOf(w)).id()));
             } else {
-                parts.add(s < 0 ? item : sheet.part(sheet.ownerOf(s)).id());
+                parts.add(s == null ? item : sheet.part(sheet.ownerOf(s)).id());
             }
         }
         if (a instanceof Action.Measure m) {

@@ -36,7 +36,7 @@ public final class Ending {
      * @param covered those of them that it could not reach
      * @param zones energies into whose danger zone it put hands
      */
-    public record Trace(List<Integer> named, List<Integer> covered, List<Integer> zones) {}
+    public record Trace(List<SurfaceAt> named, List<SurfaceAt> covered, List<EnergyAt> zones) {}
 
     public Procedure procedure() {
         return procedure;
@@ -64,7 +64,7 @@ public final class Ending {
      * has washed or ground must not be left half-done. After an event nothing else is due; in a
      * wipe between two deeper cleans that holds for what touches food.
      */
-    public boolean due(int surface) {
+    public boolean due(SurfaceAt surface) {
         if (sheet.surface(surface).frequency().dueIn(procedure.kind())) {
             return true;
         }
@@ -98,22 +98,22 @@ public final class Ending {
     }
 
     /** Whether a surface ended as its sheet asks. */
-    public boolean reached(int surface) {
+    public boolean reached(SurfaceAt surface) {
         Facts f = night.facts(surface);
         if (f.meets(sheet.surface(surface).end())) {
             return true;
         }
         // Sanitizer circulated in place cannot get under a ring: there counts what was done before.
         return procedure.schools().assembledFirst()
-                && night.coverOf(surface) >= 0
+                && night.coverOf(surface) != null
                 && !wetted(surface)
                 && f.clean()
                 && f.inspected() != Facts.NEVER;
     }
 
     /** Whether what runs through a passage gets there, so that the sanitizer in it has to. */
-    private boolean wetted(int surface) {
-        for (int p = 0; p < sheet.passageCount(); p++) {
+    private boolean wetted(SurfaceAt surface) {
+        for (PassageAt p : sheet.allPassages()) {
             if (sheet.wettedIn(p).contains(surface)) {
                 return true;
             }

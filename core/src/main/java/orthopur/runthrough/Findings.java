@@ -17,9 +17,9 @@ import orthopur.text.Text;
 /** Where rules report. Keeps what follows from what: one cause, one finding. */
 public final class Findings {
     private final List<Report> reports = new ArrayList<>();
-    private final Map<Integer, Report> blame = new HashMap<>();
-    private Set<Integer> denied = new HashSet<>();
-    private Set<Integer> unsanitized = new HashSet<>();
+    private final Map<SurfaceAt, Report> blame = new HashMap<>();
+    private Set<SurfaceAt> denied = new HashSet<>();
+    private Set<SurfaceAt> unsanitized = new HashSet<>();
     private int place = -1;
     private @Nullable String stepId;
 
@@ -33,7 +33,7 @@ public final class Findings {
             other.reports.add(twin);
         }
         twins.forEach((r, twin) -> twin.root = r.root == null ? null : twins.get(r.root));
-        for (Map.Entry<Integer, Report> b : blame.entrySet()) {
+        for (Map.Entry<SurfaceAt, Report> b : blame.entrySet()) {
             Report twin = twins.get(b.getValue());
             if (twin != null) {
                 other.blame.put(b.getKey(), twin);
@@ -55,17 +55,17 @@ public final class Findings {
         denied = new HashSet<>();
     }
 
-    boolean denied(int surface) {
+    boolean denied(SurfaceAt surface) {
         return denied.contains(surface);
     }
 
     /** Whether a step that both washes and sanitizes had only the latter denied. */
-    boolean unsanitized(int surface) {
+    boolean unsanitized(SurfaceAt surface) {
         return unsanitized.contains(surface);
     }
 
     /** A claim was granted: whatever denied an earlier one no longer explains anything. */
-    void granted(int surface) {
+    void granted(SurfaceAt surface) {
         blame.remove(surface);
     }
 
@@ -80,7 +80,7 @@ public final class Findings {
      * The report that denied the claim on this surface, or null where none did since it was
      * granted.
      */
-    public @Nullable Report blameFor(int surface) {
+    public @Nullable Report blameFor(SurfaceAt surface) {
         return blame.get(surface);
     }
 
@@ -237,14 +237,14 @@ public final class Findings {
         }
 
         /** The claim of this step does not hold on these surfaces. */
-        public Report deny(List<Integer> surfaces) {
+        public Report deny(List<SurfaceAt> surfaces) {
             denied.addAll(surfaces);
             surfaces.forEach(this::blamed);
             return this;
         }
 
         /** Of a step that washes and sanitizes in one, only the sanitizing does not hold. */
-        public Report denySanitizing(List<Integer> surfaces) {
+        public Report denySanitizing(List<SurfaceAt> surfaces) {
             unsanitized.addAll(surfaces);
             surfaces.forEach(this::blamed);
             return this;
@@ -254,7 +254,7 @@ public final class Findings {
          * The first step that denied it is the cause, and of one step the rule that comes first; a
          * later one only adds to it.
          */
-        private void blamed(int surface) {
+        private void blamed(SurfaceAt surface) {
             blame.merge(
                     surface, this, (was, is) -> is.place == was.place && is.leads(was) ? is : was);
         }

@@ -1,7 +1,9 @@
 package orthopur.runthrough;
 
 import org.jspecify.annotations.Nullable;
+import orthopur.machine.Energy;
 import orthopur.machine.Heat;
+import orthopur.machine.MachineSheet;
 import orthopur.procedure.Action;
 import orthopur.quantity.Temperature;
 import orthopur.thermal.Cooling;
@@ -11,12 +13,12 @@ public final class Heats {
     private Heats() {}
 
     /** Minutes from the stop, or null where the sheet does not say how it cools. */
-    public static @Nullable Double minutesTo(SheetIndex sheet, int energy, Temperature limit) {
-        Heat heat = sheet.energy(energy).heat();
+    public static @Nullable Double minutesTo(MachineSheet sheet, Energy energy, Temperature limit) {
+        Heat heat = energy.heat();
         if (heat == null || heat.perMinute() == null) {
             return null;
         }
-        Temperature room = sheet.sheet().roomTemperature();
+        Temperature room = sheet.roomTemperature();
         if (limit.compareTo(room) <= 0) {
             return null;
         }
@@ -26,7 +28,7 @@ public final class Heats {
     /**
      * What a cooling step brings it down to: as measured, or as its curve says; null if neither.
      */
-    static @Nullable Temperature after(SheetIndex sheet, int energy, Action.CoolDown a) {
+    static @Nullable Temperature after(SheetIndex sheet, EnergyAt energy, Action.CoolDown a) {
         Heat heat = sheet.energy(energy).heat();
         if (a.below() != null || heat == null) {
             return a.below();
@@ -39,9 +41,9 @@ public final class Heats {
     }
 
     /** The hottest that a part may still be before a step, or null where it was never hot. */
-    public static @Nullable Temperature of(Moment m, int part) {
+    public static @Nullable Temperature of(Moment m, PartAt part) {
         Temperature hottest = null;
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        for (EnergyAt e : m.sheet().allEnergies()) {
             Heat heat = m.sheet().energy(e).heat();
             boolean holds = m.sheet().part(part).id().equals(m.sheet().energy(e).holder());
             if (heat != null && (holds || m.sheet().inReach(e, part))) {
@@ -52,7 +54,7 @@ public final class Heats {
         return hottest;
     }
 
-    private static Temperature now(Moment m, int energy, Heat heat) {
+    private static Temperature now(Moment m, EnergyAt energy, Heat heat) {
         Temperature room = m.sheet().sheet().roomTemperature();
         Temperature now =
                 heat.perMinute() == null || heat.start().compareTo(room) <= 0

@@ -28,15 +28,15 @@ public final class Moment {
     private final SheetIndex sheet;
     private final Context context;
     private final Night night;
-    private final List<Integer> parts;
-    private final List<Integer> named;
-    private final List<Integer> exposed;
-    private final List<Integer> energies;
-    private final List<Integer> passages;
+    private final List<PartAt> parts;
+    private final List<SurfaceAt> named;
+    private final List<SurfaceAt> exposed;
+    private final List<EnergyAt> energies;
+    private final List<PassageAt> passages;
     private final BitSet namedHere = new BitSet();
     private final BitSet exposedHere = new BitSet();
     private final @Nullable Program program;
-    private @Nullable Map<Integer, Integer> places;
+    private @Nullable Map<PartAt, Integer> places;
     private @Nullable Map<Class<?>, @Nullable Object> workedOut;
 
     Moment(Procedure procedure, int place, SheetIndex sheet, Context context, Night night) {
@@ -47,39 +47,39 @@ public final class Moment {
         this.sheet = sheet;
         this.context = context;
         this.night = night;
-        Set<Integer> parts = new LinkedHashSet<>();
-        Set<Integer> surfaces = new LinkedHashSet<>();
-        Set<Integer> passages = new LinkedHashSet<>();
-        Set<Integer> filled = new java.util.HashSet<>();
-        Set<Integer> closed = new java.util.HashSet<>();
-        Set<Integer> direct = new java.util.HashSet<>();
+        Set<PartAt> parts = new LinkedHashSet<>();
+        Set<SurfaceAt> surfaces = new LinkedHashSet<>();
+        Set<PassageAt> passages = new LinkedHashSet<>();
+        Set<SurfaceAt> filled = new java.util.HashSet<>();
+        Set<SurfaceAt> closed = new java.util.HashSet<>();
+        Set<SurfaceAt> direct = new java.util.HashSet<>();
         boolean fills = fills(step().action());
         this.program = program(step().action(), sheet);
         if (program != null) {
             for (String cleaned : program.cleans()) {
-                int s = sheet.surfaceNamed(cleaned);
-                if (s >= 0) {
+                SurfaceAt s = sheet.surfaceNamed(cleaned);
+                if (s != null) {
                     surfaces.add(s);
                 }
             }
         }
         for (String item : step().action().items()) {
-            int p = sheet.partNamed(item);
-            int s = sheet.surfaceNamed(item);
-            int passage = sheet.passageNamed(item);
-            if (passage >= 0) {
+            PartAt p = sheet.partNamed(item);
+            SurfaceAt s = sheet.surfaceNamed(item);
+            PassageAt passage = sheet.passageNamed(item);
+            if (passage != null) {
                 passages.add(passage);
-                for (int wet : sheet.wettedIn(passage)) {
+                for (SurfaceAt wet : sheet.wettedIn(passage)) {
                     surfaces.add(wet);
                     (fills ? filled : closed).add(wet);
                 }
-            } else if (p >= 0) {
+            } else if (p != null) {
                 parts.add(p);
                 surfaces.addAll(sheet.surfacesOf(p));
-                if (sheet.passageCount() > 0) {
+                if (!sheet.allPassages().isEmpty()) {
                     direct.addAll(sheet.surfacesOf(p));
                 }
-            } else if (s >= 0) {
+            } else if (s != null) {
                 parts.add(sheet.ownerOf(s));
                 surfaces.add(s);
                 direct.add(s);
@@ -90,7 +90,7 @@ public final class Moment {
                     .filter(f -> f.id().equals(fitting))
                     .flatMap(f -> f.at().stream())
                     .map(sheet::partNamed)
-                    .filter(p -> p >= 0)
+                    .filter(p -> p != null)
                     .forEach(parts::add);
         }
         closed.removeAll(direct);
@@ -98,41 +98,43 @@ public final class Moment {
             for (String check : m.checks()) {
                 sheet.sheet().checks().stream()
                         .filter(c -> c.id().equals(check))
-                        .forEach(c -> parts.add(sheet.partNamed(c.part())));
+                        .map(c -> sheet.partNamed(c.part()))
+                        .filter(p -> p != null)
+                        .forEach(parts::add);
             }
         }
         this.parts = List.copyOf(parts);
         this.named = List.copyOf(surfaces);
-        List<Integer> open = new ArrayList<>();
-        for (int s : surfaces) {
+        List<SurfaceAt> open = new ArrayList<>();
+        for (SurfaceAt s : surfaces) {
             // What fills a passage reaches all that it wets, behind whatever cover.
-            if (filled.contains(s) || (!closed.contains(s) && night.coverOf(s) < 0)) {
+            if (filled.contains(s) || (!closed.contains(s) && night.coverOf(s) == null)) {
                 open.add(s);
             }
         }
         this.exposed = List.copyOf(open);
-        surfaces.forEach(namedHere::set);
-        open.forEach(exposedHere::set);
+        surfaces.forEach(s -> namedHere.set(s.at()));
+        open.forEach(s -> exposedHere.set(s.at()));
         this.passages = List.copyOf(passages);
-        List<Integer> stated =
+        List<EnergyAt> stated =
                 (program == null ? step().action().energies() : program.energies())
-                        .stream().map(sheet::energyNamed).filter(e -> e >= 0).toList();
+                        .stream().map(sheet::energyNamed).filter(e -> e != null).toList();
         this.energies = stated.isEmpty() ? unnamed(step().action()) : stated;
     }
 
     /** What a step brings to life or gives back that does not say which: all that can. */
-    private List<Integer> unnamed(Action action) {
+    private List<EnergyAt> unnamed(Action action) {
         boolean all = action instanceof Action.Restore || action instanceof Action.Unlock;
         if (!all && !action.runs()) {
             return List.of();
         }
-        List<Integer> drives = new ArrayList<>();
-        for (int e = 0; e < sheet.energyCount(); e++) {
+        List<EnergyAt> drives = new ArrayList<>();
+        for (EnergyAt e : sheet.allEnergies()) {
             if (sheet.energy(e).kind().drives()) {
                 drives.add(e);
             }
         }
-        List<Integer> near =
+        List<EnergyAt> near =
                 drives.stream()
                         .filter(e -> parts.stream().anyMatch(p -> sheet.inReach(e, p)))
                         .toList();
@@ -241,60 +243,60 @@ public final class Moment {
     }
 
     /** Parts that the step names, itself or by one of their surfaces. */
-    public List<Integer> parts() {
+    public List<PartAt> parts() {
         return parts;
     }
 
     /** Surfaces that the step names, reachable or not. */
-    public List<Integer> named() {
+    public List<SurfaceAt> named() {
         return named;
     }
 
     /** Those that are not covered now; only these are reached. */
-    public List<Integer> exposed() {
+    public List<SurfaceAt> exposed() {
         return exposed;
     }
 
     /** Whether the step names this surface, reachable or not. */
-    public boolean names(int surface) {
-        return namedHere.get(surface);
+    public boolean names(SurfaceAt surface) {
+        return namedHere.get(surface.at());
     }
 
     /** Whether the step reaches this surface. */
-    public boolean reaches(int surface) {
-        return exposedHere.get(surface);
+    public boolean reaches(SurfaceAt surface) {
+        return exposedHere.get(surface.at());
     }
 
     /** Place of a part among those that the step names, or -1. */
-    public int orderOf(int part) {
-        Map<Integer, Integer> all = places;
+    public int orderOf(@Nullable PartAt part) {
+        Map<PartAt, Integer> all = places;
         if (all == null) {
             // Most steps are never asked for it.
             all = new HashMap<>();
-            for (int p : parts) {
+            for (PartAt p : parts) {
                 all.put(p, all.size());
             }
             places = all;
         }
-        return all.getOrDefault(part, -1);
+        return part == null ? -1 : all.getOrDefault(part, -1);
     }
 
     /** Passages that the step names. */
-    public List<Integer> passages() {
+    public List<PassageAt> passages() {
         return passages;
     }
 
     /** Whether this step works on something that drips or splashes onto a surface. */
-    public boolean above(int surface) {
+    public boolean above(SurfaceAt surface) {
         if (!night.mounted(sheet.ownerOf(surface))) {
             return false;
         }
         int hops = 0;
-        for (int a = sheet.above(surface); a >= 0; a = sheet.above(a)) {
-            if (exposedHere.get(a) && night.mounted(sheet.ownerOf(a))) {
+        for (SurfaceAt a = sheet.above(surface); a != null; a = sheet.above(a)) {
+            if (exposedHere.get(a.at()) && night.mounted(sheet.ownerOf(a))) {
                 return true;
             }
-            if (hops++ > sheet.surfaceCount()) {
+            if (hops++ > sheet.allSurfaces().size()) {
                 return false;
             }
         }
@@ -354,19 +356,19 @@ public final class Moment {
         }
     }
 
-    public List<Integer> energies() {
+    public List<EnergyAt> energies() {
         return energies;
     }
 
     /**
      * Whether hands go into the danger zone of an energy: hands-in work on a mounted part there.
      */
-    public boolean handsInZone(int energy) {
+    public boolean handsInZone(EnergyAt energy) {
         if (!action().handsIn()) {
             return false;
         }
         boolean ownMove = action() instanceof Action.Remove || action() instanceof Action.Install;
-        for (int p : parts) {
+        for (PartAt p : parts) {
             if (sheet.inReach(energy, p) && (ownMove || night.mounted(p))) {
                 return true;
             }
@@ -375,12 +377,12 @@ public final class Moment {
     }
 
     /** The stage that this step's action leads an energy to, or null. */
-    public @Nullable EnergyStage target(int energy) {
+    public @Nullable EnergyStage target(EnergyAt energy) {
         return target(action(), energy, sheet);
     }
 
     /** The same for any action on any sheet. */
-    public static @Nullable EnergyStage target(Action action, int energy, SheetIndex sheet) {
+    public static @Nullable EnergyStage target(Action action, EnergyAt energy, SheetIndex sheet) {
         return switch (action) {
             case Action.Operate a when a.mode() == Action.Mode.STOP -> EnergyStage.STOPPED;
             case Action.Isolate a -> Night.isolated(sheet.energy(energy).kind());
@@ -392,11 +394,11 @@ public final class Moment {
         };
     }
 
-    public List<String> surfaceIds(List<Integer> surfaces) {
+    public List<String> surfaceIds(List<SurfaceAt> surfaces) {
         return surfaces.stream().map(s -> sheet.surface(s).id()).toList();
     }
 
-    public List<String> partIds(List<Integer> ps) {
+    public List<String> partIds(List<PartAt> ps) {
         return ps.stream().map(p -> sheet.part(p).id()).toList();
     }
 }

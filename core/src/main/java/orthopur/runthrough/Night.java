@@ -58,24 +58,24 @@ public final class Night {
     Night(SheetIndex sheet, int crew) {
         this.sheet = sheet;
         this.crew = crew;
-        facts = new Facts[sheet.surfaceCount()];
+        facts = new Facts[sheet.allSurfaces().size()];
         java.util.Arrays.fill(facts, Facts.afterUse());
-        off = new int[sheet.partCount()];
-        aside = new boolean[sheet.partCount()];
-        stage = new int[sheet.energyCount()];
-        locked = new boolean[sheet.energyCount()];
-        visited = new int[sheet.partCount()];
-        installedAt = new int[sheet.partCount()];
+        off = new int[sheet.allParts().size()];
+        aside = new boolean[sheet.allParts().size()];
+        stage = new int[sheet.allEnergies().size()];
+        locked = new boolean[sheet.allEnergies().size()];
+        visited = new int[sheet.allParts().size()];
+        installedAt = new int[sheet.allParts().size()];
         java.util.Arrays.fill(installedAt, Facts.NEVER);
-        ranAt = new int[sheet.energyCount()];
+        ranAt = new int[sheet.allEnergies().size()];
         java.util.Arrays.fill(ranAt, Facts.NEVER);
-        seenAt = new int[sheet.energyCount()];
+        seenAt = new int[sheet.allEnergies().size()];
         java.util.Arrays.fill(seenAt, Facts.NEVER);
-        filled = new boolean[sheet.passageCount()];
-        drained = new boolean[sheet.passageCount()];
-        chased = new double[sheet.passageCount()];
-        cooledTo = new Temperature[sheet.energyCount()];
-        filmDry = new double[sheet.surfaceCount()];
+        filled = new boolean[sheet.allPassages().size()];
+        drained = new boolean[sheet.allPassages().size()];
+        chased = new double[sheet.allPassages().size()];
+        cooledTo = new Temperature[sheet.allEnergies().size()];
+        filmDry = new double[sheet.allSurfaces().size()];
     }
 
     /** As it stands now; the two go their own ways afterwards. */
@@ -168,11 +168,11 @@ public final class Night {
 
     /** Whether it is a part or a surface of this machine that is not clean now. */
     private boolean dirtyPart(String meant) {
-        for (int s = 0; s < facts.length; s++) {
+        for (SurfaceAt s : sheet.allSurfaces()) {
             boolean named =
                     meant.equals(Words.meant(sheet.surface(s).name()))
                             || meant.equals(Words.meant(sheet.part(sheet.ownerOf(s)).name()));
-            if (named && !facts[s].clean()) {
+            if (named && !facts[s.at()].clean()) {
                 return true;
             }
         }
@@ -190,58 +190,54 @@ public final class Night {
     }
 
     /** Minutes until a film that was left on this surface is touch-dry; 0 where there is none. */
-    public double filmWet(int surface) {
-        return Math.max(0, filmDry[surface] - minutes);
+    public double filmWet(SurfaceAt surface) {
+        return Math.max(0, filmDry[surface.at()] - minutes);
     }
 
     /** Surfaces on which a film is not dry yet. */
-    public List<Integer> wetFilms() {
-        List<Integer> wet = new java.util.ArrayList<>();
-        for (int s = 0; s < filmDry.length; s++) {
-            if (filmWet(s) > 0) {
-                wet.add(s);
-            }
-        }
-        return wet;
+    public List<SurfaceAt> wetFilms() {
+        return sheet.allSurfaces().stream().filter(s -> filmWet(s) > 0).toList();
     }
 
     /** How many positions the machine was brought to since a part was last taken off. */
-    public int visited(int part) {
-        return visited[part];
+    public int visited(PartAt part) {
+        return visited[part.at()];
     }
 
     /** Place of the step that put a part back last, or {@link Facts#NEVER}. */
-    public int installedAt(int part) {
-        return installedAt[part];
+    public int installedAt(PartAt part) {
+        return installedAt[part.at()];
     }
 
     /** Place of the step that ran this energy during the clean, or {@link Facts#NEVER}. */
-    public int ranAt(int energy) {
-        return ranAt[energy];
+    public int ranAt(EnergyAt energy) {
+        return ranAt[energy.at()];
     }
 
     /** Litres of product thrown away through a passage since it was filled. */
-    public double chased(int passage) {
-        return chased[passage];
+    public double chased(PassageAt passage) {
+        return chased[passage.at()];
     }
 
     /**
      * Litres of sanitizer that product has to push out of a passage: what draining leaves, or all
      * that it holds where it was not drained or nobody has measured what stays.
      */
-    public double toChase(int passage) {
+    public double toChase(PassageAt passage) {
         Passage p = sheet.passage(passage);
-        return drained[passage] && p.leaves() != null ? p.leaves().litres() : p.volume().litres();
+        return drained[passage.at()] && p.leaves() != null
+                ? p.leaves().litres()
+                : p.volume().litres();
     }
 
     /** Whether sanitizer still stands in a passage or was never chased out of it. */
-    public boolean filled(int passage) {
-        return filled[passage];
+    public boolean filled(PassageAt passage) {
+        return filled[passage.at()];
     }
 
     /** The temperature that a heat was measured or waited down to, or null. */
-    public @Nullable Temperature cooledTo(int energy) {
-        return cooledTo[energy];
+    public @Nullable Temperature cooledTo(EnergyAt energy) {
+        return cooledTo[energy.at()];
     }
 
     /** How many of a cleaning fitting are on. */
@@ -249,85 +245,83 @@ public final class Night {
         return fitted.getOrDefault(fitting, 0);
     }
 
-    public Facts facts(int surface) {
-        return facts[surface];
+    public Facts facts(SurfaceAt surface) {
+        return facts[surface.at()];
     }
 
     /** How many of a part are off. */
-    public int off(int part) {
-        return off[part];
+    public int off(PartAt part) {
+        return off[part.at()];
     }
 
     /** Whether at least one of a part is still on the machine. */
-    public boolean mounted(int part) {
-        return off[part] < sheet.part(part).count();
+    public boolean mounted(PartAt part) {
+        return off[part.at()] < sheet.part(part).count();
     }
 
     /**
      * Whether a part can lie in a sink: all of it is off, or it sits on a part that is off and goes
      * along with it, as a ring does on its piston.
      */
-    public boolean loose(int part) {
-        return off[part] == sheet.part(part).count()
-                || sheet.part(part).covers().stream()
-                        .map(sheet::surfaceNamed)
-                        .anyMatch(s -> s >= 0 && !mounted(sheet.ownerOf(s)));
+    public boolean loose(PartAt part) {
+        return off[part.at()] == sheet.part(part).count()
+                || sheet.coveredBy(part).stream().anyMatch(s -> !mounted(sheet.ownerOf(s)));
     }
 
-    public boolean aside(int part) {
-        return aside[part];
+    public boolean aside(PartAt part) {
+        return aside[part.at()];
     }
 
     /** Whether a part stands in the way: mounted and not moved aside. */
-    public boolean inTheWay(int part) {
-        return mounted(part) && !aside[part];
+    public boolean inTheWay(PartAt part) {
+        return mounted(part) && !aside[part.at()];
     }
 
-    /** The first part that covers a surface now, or -1. */
-    public int coverOf(int surface) {
-        for (int part : sheet.coversOf(surface)) {
+    /** The first part that covers a surface now, or null. */
+    public @Nullable PartAt coverOf(SurfaceAt surface) {
+        for (PartAt part : sheet.coversOf(surface)) {
             if (inTheWay(part)) {
                 return part;
             }
         }
-        return -1;
+        return null;
     }
 
     /** The path an energy has to go with this crew. */
-    public List<EnergyStage> path(int energy) {
+    public List<EnergyStage> path(EnergyAt energy) {
         return sheet.energy(energy).kind().path(crew);
     }
 
-    public EnergyStage stage(int energy) {
-        return path(energy).get(stage[energy]);
+    public EnergyStage stage(EnergyAt energy) {
+        return path(energy).get(stage[energy.at()]);
     }
 
     /** Whether an energy has reached the end of its path. */
-    public boolean harmless(int energy) {
-        return stage[energy] == path(energy).size() - 1;
+    public boolean harmless(EnergyAt energy) {
+        return stage[energy.at()] == path(energy).size() - 1;
     }
 
     /** Place of the next stage on the path, or -1 at its end. */
-    public int stageNumber(int energy) {
-        return stage[energy];
+    public int stageNumber(EnergyAt energy) {
+        return stage[energy.at()];
     }
 
     /**
      * Whether the work rested for hours and nobody has looked since whether this energy is still
      * cut off: neither at it nor at what it feeds or is fed by.
      */
-    public boolean unseenSinceRest(int energy) {
-        return restedFrom != Facts.NEVER && seenAt[energy] < restedFrom;
+    public boolean unseenSinceRest(EnergyAt energy) {
+        return restedFrom != Facts.NEVER && seenAt[energy.at()] < restedFrom;
     }
 
     /** Whether nothing can come from it now: it is further than stopped. */
-    public boolean cutOff(int energy) {
+    public boolean cutOff(EnergyAt energy) {
         return stage(energy).compareTo(EnergyStage.STOPPED) > 0;
     }
 
     /** Whether someone's lock is on it. */
-    public boolean locked(int energy) {
-        return locked[energy];
+    public boolean locked(EnergyAt energy) {
+        return locked[energy.at()];
     }
 
     public boolean glovesSoiled() {
@@ -356,20 +350,20 @@ public final class Night {
     }
 
     /** Whether this stage may be reached from where the energy stands now. */
-    public boolean inOrder(int energy, EnergyStage target) {
+    public boolean inOrder(EnergyAt energy, EnergyStage target) {
         int k = path(energy).indexOf(target);
-        return k < 0 || (stage[energy] >= k - 1 && fedStill(energy, target) < 0);
+        return k < 0 || (stage[energy.at()] >= k - 1 && fedStill(energy, target) == null);
     }
 
     /**
      * What would charge an energy again while it is let off, cooled or proved: its source that is
-     * not stopped yet, or for the proof not cut off yet; -1 for none.
+     * not stopped yet, or for the proof not cut off yet; null for none.
      */
-    public int fedStill(int energy, EnergyStage target) {
+    public @Nullable EnergyAt fedStill(EnergyAt energy, EnergyStage target) {
         String source = sheet.energy(energy).fedBy();
-        int from = source == null ? heatedBy(energy) : sheet.energyNamed(source);
-        if (from < 0) {
-            return -1;
+        EnergyAt from = source == null ? heatedBy(energy) : sheet.energyNamed(source);
+        if (from == null) {
+            return null;
         }
         int least =
                 switch (target) {
@@ -377,53 +371,55 @@ public final class Night {
                     case PROVED -> path(from).indexOf(isolated(sheet.energy(from).kind()));
                     default -> 0;
                 };
-        return stage[from] < least ? from : -1;
+        return stage[from.at()] < least ? from : null;
     }
 
     /**
      * What may heat it still: where the sheet does not say what does, whatever of the machine is
-     * not stopped yet. Nothing cools that somebody has not switched off; -1 for none.
+     * not stopped yet. Nothing cools that somebody has not switched off; null for none.
      */
-    private int heatedBy(int heat) {
-        for (int e = 0; e < stage.length && sheet.energy(heat).kind() == EnergyKind.HEAT; e++) {
+    private @Nullable EnergyAt heatedBy(EnergyAt heat) {
+        if (sheet.energy(heat).kind() != EnergyKind.HEAT) {
+            return null;
+        }
+        for (EnergyAt e : sheet.allEnergies()) {
             Energy source = sheet.energy(e);
-            if (source.kind().drives() && !source.keepLive() && stage[e] == 0) {
+            if (source.kind().drives() && !source.keepLive() && stage[e.at()] == 0) {
                 return e;
             }
         }
-        return -1;
+        return null;
     }
 
     /**
      * Moves an energy on. Out of order only cutting it off has an effect, for that much is physics;
      * a lock on an open switch locks nothing, and a try with pressure behind it proves nothing.
      */
-    void advance(int energy, EnergyStage target) {
+    void advance(EnergyAt energy, EnergyStage target) {
         int k = path(energy).indexOf(target);
         boolean cutsOff = target == EnergyStage.UNPLUGGED || target == EnergyStage.ISOLATED;
         if (k >= 0 && (inOrder(energy, target) || cutsOff)) {
-            stage[energy] = Math.max(stage[energy], k);
-            locked[energy] |= target == EnergyStage.LOCKED;
-            ranAt[energy] = Facts.NEVER;
+            stage[energy.at()] = Math.max(stage[energy.at()], k);
+            locked[energy.at()] |= target == EnergyStage.LOCKED;
+            ranAt[energy.at()] = Facts.NEVER;
         }
     }
 
     /** Live again, with everything that it charges. */
-    void revive(int energy) {
-        stage[energy] = 0;
-        for (int e = 0; e < stage.length; e++) {
-            String source = sheet.energy(e).fedBy();
-            if (source != null && sheet.energyNamed(source) == energy) {
-                stage[e] = 0;
+    void revive(EnergyAt energy) {
+        stage[energy.at()] = 0;
+        for (EnergyAt e : sheet.allEnergies()) {
+            if (energy.equals(sheet.energyNamed(sheet.energy(e).fedBy()))) {
+                stage[e.at()] = 0;
             }
         }
     }
 
-    void unlock(int energy) {
-        locked[energy] = false;
+    void unlock(EnergyAt energy) {
+        locked[energy.at()] = false;
         int at = path(energy).indexOf(EnergyStage.LOCKED);
-        if (at > 0 && stage[energy] >= at) {
-            stage[energy] = at - 1;
+        if (at > 0 && stage[energy.at()] >= at) {
+            stage[energy.at()] = at - 1;
         }
     }
 
@@ -436,7 +432,7 @@ public final class Night {
         };
     }
 
-    Part part(int p) {
+    Part part(PartAt p) {
         return sheet.part(p);
     }
 }

@@ -25,22 +25,22 @@ public record Run(
      */
     public record StepEffect(
             List<SurfaceChange> surfaces,
-            List<Integer> reached,
-            List<Integer> refused,
+            List<SurfaceAt> reached,
+            List<SurfaceAt> refused,
             List<EnergyChange> energies,
             List<PartChange> parts) {
         static final StepEffect NONE =
                 new StepEffect(List.of(), List.of(), List.of(), List.of(), List.of());
     }
 
-    public record SurfaceChange(int surface, Facts after) {}
+    public record SurfaceChange(SurfaceAt surface, Facts after) {}
 
-    public record EnergyChange(int energy, EnergyStage after) {}
+    public record EnergyChange(EnergyAt energy, EnergyStage after) {}
 
     /**
      * @param off how many of the part are off afterwards
      */
-    public record PartChange(int part, int off, boolean aside) {}
+    public record PartChange(PartAt part, int off, boolean aside) {}
 
     /** How many due surfaces ended as their sheet asks. */
     public record Coverage(int reached, int due) {}

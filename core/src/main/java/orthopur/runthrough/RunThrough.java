@@ -38,7 +38,7 @@ public final class RunThrough {
     private final boolean keeps;
 
     private List<Run.SurfaceChange> surfaceChanges = new ArrayList<>();
-    private List<Integer> refused = new ArrayList<>();
+    private List<SurfaceAt> refused = new ArrayList<>();
     private List<Run.EnergyChange> energyChanges = new ArrayList<>();
     private List<Run.PartChange> partChanges = new ArrayList<>();
 
@@ -161,7 +161,7 @@ public final class RunThrough {
      *
      * @param place of the step after which it is there
      */
-    private record Flaw(int place, List<Integer> surfaces) {}
+    private record Flaw(int place, List<SurfaceAt> surfaces) {}
 
     /**
      * Surfaces that are not as clean after a step as they are taken to be, if soil was left on some
@@ -172,26 +172,23 @@ public final class RunThrough {
      * @param since place of the step that is taken to have cleaned them
      * @param until place of the step after which it was found
      */
-    public static List<Integer> spread(
+    public static List<SurfaceAt> spread(
             Procedure procedure,
             SheetIndex sheet,
             Context context,
-            List<Integer> flawed,
+            List<SurfaceAt> flawed,
             int since,
             int until) {
         Facts[] taken = facts(procedure, sheet, context, until, null);
         Facts[] real = facts(procedure, sheet, context, until, new Flaw(since, flawed));
-        List<Integer> spread = new ArrayList<>();
-        for (int s = 0; s < taken.length; s++) {
-            boolean worse =
-                    taken[s].soil() != real[s].soil()
-                            || (taken[s].sanitized() != Facts.NEVER
-                                    && real[s].sanitized() == Facts.NEVER);
-            if (worse) {
-                spread.add(s);
-            }
-        }
-        return spread;
+        return sheet.allSurfaces().stream()
+                .filter(s -> worse(real[s.at()], taken[s.at()]))
+                .toList();
+    }
+
+    private static boolean worse(Facts real, Facts taken) {
+        return taken.soil() != real.soil()
+                || (taken.sanitized() != Facts.NEVER && real.sanitized() == Facts.NEVER);
     }
 
     private static Facts[] facts(
@@ -221,16 +218,16 @@ public final class RunThrough {
             return;
         }
         for (String item : action.items()) {
-            int p = sheet.partNamed(item);
-            if (p < 0) {
+            PartAt p = sheet.partNamed(item);
+            if (p == null) {
                 continue;
             }
-            List<Integer> under = sheet.part(p).covers().stream().map(sheet::surfaceNamed).toList();
-            List<Integer> own = sheet.surfacesOf(p);
+            List<SurfaceAt> under = sheet.coveredBy(p);
+            List<SurfaceAt> own = sheet.surfacesOf(p);
             if (own.stream().anyMatch(this::soils)) {
                 change(under, Facts::touched);
             }
-            if (under.stream().anyMatch(s -> s >= 0 && soils(s))) {
+            if (under.stream().anyMatch(this::soils)) {
                 change(own, Facts::touched);
             }
         }
@@ -257,7 +254,7 @@ public final class RunThrough {
         rules.forEach(r -> r.atEnd(ending, findings));
         int due = 0;
         int reached = 0;
-        for (int s = 0; s < sheet.surfaceCount(); s++) {
+        for (SurfaceAt s : sheet.allSurfaces()) {
             if (ending.due(s)) {
                 due++;
                 reached += ending.reached(s) ? 1 : 0;
@@ -298,9 +295,9 @@ public final class RunThrough {
     }
 
     private void trace(Moment m) {
-        List<Integer> covered = m.named().stream().filter(s -> !m.reaches(s)).toList();
-        List<Integer> zones = new ArrayList<>();
-        for (int e = 0; e < sheet.energyCount(); e++) {
+        List<SurfaceAt> covered = m.named().stream().filter(s -> !m.reaches(s)).toList();
+        List<EnergyAt> zones = new ArrayList<>();
+        for (EnergyAt e : sheet.allEnergies()) {
             if (m.handsInZone(e)) {
                 zones.add(e);
             }
@@ -320,8 +317,8 @@ public final class RunThrough {
             case Action.Return a -> m.parts().forEach(p -> move(p, false));
             case Action.Index a -> {
                 boolean all = a.times() == null && m.procedure().loopAt(at).size() > 1;
-                for (int p : m.parts()) {
-                    night.visited[p] +=
+                for (PartAt p : m.parts()) {
+                    night.visited[p.at()] +=
                             all ? sheet.part(p).count() : a.times() == null ? 1 : a.times();
                 }
                 if (a.powered()) {
@@ -343,7 +340,7 @@ public final class RunThrough {
                                 ? Set.of()
                                 : left(c, detergent ? Residue.DETERGENT : Residue.SANITIZER);
                 // In a sink lies only what is off the machine; a foam or a gel soaks in place.
-                List<Integer> wet =
+                List<SurfaceAt> wet =
                         a.solution().vessel() == null
                                 ? m.exposed()
                                 : m.exposed().stream()
@@ -352,7 +349,7 @@ public final class RunThrough {
                                                         !m.passages().isEmpty()
                                                                 || night.loose(sheet.ownerOf(x)))
                                         .toList();
-                for (int s : wet) {
+                for (SurfaceAt s : wet) {
                     // Of an acid the soak is the treatment itself; what is loosened rinses off.
                     boolean takes = sheet.surface(s).limed() ? acid(c) : cleans;
                     change(s, f -> f.soaked(at, left, detergent, takes));
@@ -364,8 +361,8 @@ public final class RunThrough {
                 if (a.endPoint() == Action.EndPoint.TAP_PH) {
                     // Nobody can look into a closed passage; the pH of what runs out speaks for it.
                     m.exposed().stream()
-                            .filter(s -> night.coverOf(s) >= 0)
-                            .filter(s -> night.facts[s].clean())
+                            .filter(s -> night.coverOf(s) != null)
+                            .filter(s -> night.facts[s.at()].clean())
                             .forEach(s -> change(s, f -> f.inspectedAt(at)));
                 }
             }
@@ -373,7 +370,7 @@ public final class RunThrough {
             case Action.Sanitize a -> {
                 Set<Residue> left =
                         left(context.chemical(a.solution().chemical()), Residue.SANITIZER);
-                for (int s : m.exposed()) {
+                for (SurfaceAt s : m.exposed()) {
                     boolean granted = !findings.denied(s) && sanitizer(a.solution());
                     change(s, f -> f.sanitizedAt(at, granted, left));
                     refuse(List.of(s), !granted);
@@ -394,9 +391,9 @@ public final class RunThrough {
                 if (a.powered()) {
                     m.energies().forEach(e -> run(e, at));
                 }
-                for (int p : m.parts()) {
-                    for (int s : sheet.surfacesOf(p)) {
-                        if (night.coverOf(s) < 0) {
+                for (PartAt p : m.parts()) {
+                    for (SurfaceAt s : sheet.surfacesOf(p)) {
+                        if (night.coverOf(s) == null) {
                             change(s, f -> f.dirtied(Residue.METAL));
                         }
                     }
@@ -411,16 +408,16 @@ public final class RunThrough {
                 }
             }
             case Action.ChaseOut a -> {
-                for (int p : m.passages()) {
-                    night.chased[p] += a.volume() == null ? 0 : a.volume().litres();
+                for (PassageAt p : m.passages()) {
+                    night.chased[p.at()] += a.volume() == null ? 0 : a.volume().litres();
                     if (enough(p)) {
-                        night.filled[p] = false;
+                        night.filled[p.at()] = false;
                         change(sheet.wettedIn(p), Facts::chased);
                     }
                 }
             }
             case Action.DrawOff a -> {
-                m.passages().forEach(p -> night.drained[p] = true);
+                m.passages().forEach(p -> night.drained[p.at()] = true);
                 a.places().stream()
                         // Let run empty, what nobody has seen is as dirty as before.
                         .filter(v -> a.washedOut() || night.vessel(v) != null)
@@ -450,13 +447,13 @@ public final class RunThrough {
                 }
             }
             case Action.CoolDown a -> {
-                for (int e : m.energies()) {
+                for (EnergyAt e : m.energies()) {
                     if (cooled(a)) {
                         energy(e, () -> night.advance(e, EnergyStage.COOLED));
                     }
                     Temperature to = Heats.after(sheet, e, a);
                     if (to != null) {
-                        night.cooledTo[e] = to;
+                        night.cooledTo[e.at()] = to;
                     }
                 }
             }
@@ -510,7 +507,7 @@ public final class RunThrough {
             }
             case Action.Coat a -> {
                 if (a.touchDry() != null) {
-                    m.named().forEach(s -> night.filmDry[s] = later(0, a.touchDry()));
+                    m.named().forEach(s -> night.filmDry[s.at()] = later(0, a.touchDry()));
                 }
             }
             default -> wait(m.action().waits());
@@ -536,16 +533,16 @@ public final class RunThrough {
         night.minutes = Math.max(night.minutes, ready);
     }
 
-    private boolean feeds(int source, int fed) {
+    private boolean feeds(EnergyAt source, EnergyAt fed) {
         return sheet.energy(source).id().equals(sheet.energy(fed).fedBy());
     }
 
     /** Somebody stood at it and cut it off, locked it, let it off or tried it. */
     private void seen(Moment m) {
-        for (int e : m.energies()) {
-            for (int o = 0; o < sheet.energyCount(); o++) {
-                if (o == e || feeds(e, o) || feeds(o, e)) {
-                    night.seenAt[o] = m.place();
+        for (EnergyAt e : m.energies()) {
+            for (EnergyAt o : sheet.allEnergies()) {
+                if (o.equals(e) || feeds(e, o) || feeds(o, e)) {
+                    night.seenAt[o.at()] = m.place();
                 }
             }
         }
@@ -556,7 +553,7 @@ public final class RunThrough {
         boolean cleans = detergent(solution);
         Set<Residue> left = left(context.chemical(solution.chemical()), Residue.DETERGENT);
         boolean acid = acid(context.chemical(solution.chemical()));
-        for (int s : m.exposed()) {
+        for (SurfaceAt s : m.exposed()) {
             // Acid takes lime, and leaves fat, starch and sugar where they are.
             boolean takes = cleans && sheet.surface(s).limed() == acid;
             change(s, f -> f.washedAt(at, takes, left));
@@ -575,7 +572,8 @@ public final class RunThrough {
         m.energies().forEach(e -> run(e, at));
         Program program = m.program();
         if (program != null && program.purpose() != Program.Purpose.WASH) {
-            List<Integer> reached = m.exposed().stream().filter(s -> !findings.denied(s)).toList();
+            List<SurfaceAt> reached =
+                    m.exposed().stream().filter(s -> !findings.denied(s)).toList();
             Set<Residue> left = left(context.chemical(a.chemical()), Residue.DETERGENT);
             switch (program.purpose()) {
                 case DRY_OUT -> change(reached, f -> f.driedAt(at));
@@ -583,7 +581,7 @@ public final class RunThrough {
                 // Its acid stays where its jets reach until it is flushed out.
                 case DESCALE -> {
                     boolean acid = acid(context.chemical(a.chemical()));
-                    for (int s : m.exposed()) {
+                    for (SurfaceAt s : m.exposed()) {
                         boolean takes = acid && sheet.surface(s).limed() && reached.contains(s);
                         change(s, f -> f.soaked(at, left, takes, takes).soakingSince(Facts.NEVER));
                     }
@@ -592,7 +590,7 @@ public final class RunThrough {
             }
             return;
         }
-        for (int s : m.exposed()) {
+        for (SurfaceAt s : m.exposed()) {
             boolean washed = !findings.denied(s) && detergent(a.solution());
             boolean sanitized = washed && m.washerType() != null && !findings.unsanitized(s);
             change(
@@ -628,16 +626,16 @@ public final class RunThrough {
         if (!splashes(m.action())) {
             return;
         }
-        for (int s : sheet.hanging()) {
-            Facts f = night.facts[s];
+        for (SurfaceAt s : sheet.hanging()) {
+            Facts f = night.facts[s.at()];
             boolean clean = f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER;
             if (clean && !m.names(s) && m.above(s)) {
                 change(s, x -> x.dirtied(null));
             }
         }
         if (m.action() instanceof Action.DryClean) {
-            for (int s : m.exposed()) {
-                Facts f = night.facts[s];
+            for (SurfaceAt s : m.exposed()) {
+                Facts f = night.facts[s.at()];
                 if (f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER) {
                     change(s, x -> x.dirtied(null));
                 }
@@ -682,10 +680,10 @@ public final class RunThrough {
                         solution.chemical()));
     }
 
-    private void fill(int passage) {
-        night.filled[passage] = true;
-        night.drained[passage] = false;
-        night.chased[passage] = 0;
+    private void fill(PassageAt passage) {
+        night.filled[passage.at()] = true;
+        night.drained[passage.at()] = false;
+        night.chased[passage.at()] = 0;
     }
 
     private boolean soiled(String vessel) {
@@ -699,8 +697,8 @@ public final class RunThrough {
     }
 
     /** Portions add up, however many steps throw them away. */
-    private boolean enough(int passage) {
-        return night.chased[passage]
+    private boolean enough(PassageAt passage) {
+        return night.chased[passage.at()]
                 >= night.toChase(passage) * context.book().number("chase-out.factor") - 1e-9;
     }
 
@@ -711,14 +709,14 @@ public final class RunThrough {
         return a.below() != null && a.below().compareTo(limit) <= 0;
     }
 
-    private void run(int e, int at) {
+    private void run(EnergyAt e, int at) {
         int[] before = night.stage.clone();
         energy(e, () -> night.revive(e));
-        for (int i = 0; i < before.length; i++) {
+        for (EnergyAt o : sheet.allEnergies()) {
             // What it feeds came back with it. What never was dead is not brought back; then the
             // first rule is that it is live.
-            if (before[i] > 0 && night.stage[i] < before[i]) {
-                night.ranAt[i] = at;
+            if (before[o.at()] > 0 && night.stageNumber(o) < before[o.at()]) {
+                night.ranAt[o.at()] = at;
             }
         }
     }
@@ -742,8 +740,8 @@ public final class RunThrough {
             return;
         }
         if (night.glovesSoiled() && partMove(m.action())) {
-            for (int s : m.named()) {
-                if (night.facts[s].sanitized() != Facts.NEVER) {
+            for (SurfaceAt s : m.named()) {
+                if (night.facts[s.at()].sanitized() != Facts.NEVER) {
                     change(s, Facts::touched);
                 }
             }
@@ -755,12 +753,12 @@ public final class RunThrough {
     }
 
     /** Whether what touches it is dirty after; lime is hard and stays where it is. */
-    private boolean soils(int surface) {
-        return night.facts[surface].soil() && !sheet.surface(surface).limed();
+    private boolean soils(SurfaceAt surface) {
+        return night.facts[surface.at()].soil() && !sheet.surface(surface).limed();
     }
 
     /** A floor, a foot or a bench below that is cleaned once more is no cleaner than its room. */
-    private boolean underfoot(Action action, int surface) {
+    private boolean underfoot(Action action, SurfaceAt surface) {
         boolean cleans =
                 action instanceof Action.Wash
                         || action instanceof Action.Rinse
@@ -783,7 +781,7 @@ public final class RunThrough {
     }
 
     private void advance(Moment m) {
-        for (int e : m.energies()) {
+        for (EnergyAt e : m.energies()) {
             EnergyStage target = m.target(e);
             if (target != null) {
                 energy(e, () -> night.advance(e, target));
@@ -791,49 +789,49 @@ public final class RunThrough {
         }
     }
 
-    private void energy(int e, Runnable change) {
+    private void energy(EnergyAt e, Runnable change) {
         int[] before = night.stage.clone();
         change.run();
-        for (int i = 0; i < before.length; i++) {
-            if (before[i] != night.stage[i]) {
-                energyChanges.add(new Run.EnergyChange(i, night.stage(i)));
+        for (EnergyAt o : sheet.allEnergies()) {
+            if (before[o.at()] != night.stageNumber(o)) {
+                energyChanges.add(new Run.EnergyChange(o, night.stage(o)));
             }
         }
     }
 
-    private void take(int p, @Nullable Integer count) {
+    private void take(PartAt p, @Nullable Integer count) {
         int all = sheet.part(p).count();
-        night.off[p] = Math.min(all, night.off[p] + (count == null ? all : count));
-        night.visited[p] = 0;
-        partChanges.add(new Run.PartChange(p, night.off[p], night.aside[p]));
+        night.off[p.at()] = Math.min(all, night.off[p.at()] + (count == null ? all : count));
+        night.visited[p.at()] = 0;
+        partChanges.add(new Run.PartChange(p, night.off[p.at()], night.aside[p.at()]));
     }
 
-    private void put(int p, @Nullable Integer count, int at) {
-        night.installedAt[p] = at;
-        night.visited[p] = 0;
+    private void put(PartAt p, @Nullable Integer count, int at) {
+        night.installedAt[p.at()] = at;
+        night.visited[p.at()] = 0;
         int all = sheet.part(p).count();
-        night.off[p] = Math.max(0, night.off[p] - (count == null ? all : count));
-        partChanges.add(new Run.PartChange(p, night.off[p], night.aside[p]));
+        night.off[p.at()] = Math.max(0, night.off[p.at()] - (count == null ? all : count));
+        partChanges.add(new Run.PartChange(p, night.off[p.at()], night.aside[p.at()]));
     }
 
-    private void move(int p, boolean aside) {
-        night.aside[p] = aside;
-        partChanges.add(new Run.PartChange(p, night.off[p], aside));
+    private void move(PartAt p, boolean aside) {
+        night.aside[p.at()] = aside;
+        partChanges.add(new Run.PartChange(p, night.off[p.at()], aside));
     }
 
-    private void change(List<Integer> surfaces, UnaryOperator<Facts> change) {
+    private void change(List<SurfaceAt> surfaces, UnaryOperator<Facts> change) {
         surfaces.forEach(s -> change(s, change));
     }
 
-    private void change(int surface, UnaryOperator<Facts> change) {
-        Facts after = change.apply(night.facts[surface]);
-        if (!after.equals(night.facts[surface])) {
-            night.facts[surface] = after;
+    private void change(SurfaceAt surface, UnaryOperator<Facts> change) {
+        Facts after = change.apply(night.facts[surface.at()]);
+        if (!after.equals(night.facts[surface.at()])) {
+            night.facts[surface.at()] = after;
             surfaceChanges.add(new Run.SurfaceChange(surface, after));
         }
     }
 
-    private void refuse(List<Integer> surfaces, boolean when) {
+    private void refuse(List<SurfaceAt> surfaces, boolean when) {
         if (when) {
             refused.addAll(surfaces);
         }

@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import orthopur.machine.Energy;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
@@ -16,85 +17,94 @@ import orthopur.text.Text;
 /** A sheet with its names resolved to places, so that a run needs no look-ups by text. */
 public final class SheetIndex {
     private final MachineSheet sheet;
-    private final List<Surface> surfaces = new ArrayList<>();
-    private final List<Integer> owners = new ArrayList<>();
-    private final Map<String, Integer> parts = new HashMap<>();
-    private final Map<String, Integer> surfaceIds = new HashMap<>();
-    private final Map<String, Integer> energies = new HashMap<>();
-    private final List<List<Integer>> surfacesOf = new ArrayList<>();
-    private final List<List<Integer>> coversOf = new ArrayList<>();
-    private final List<List<Integer>> zones = new ArrayList<>();
+    private final List<PartAt> parts = new ArrayList<>();
+    private final List<SurfaceAt> surfaces = new ArrayList<>();
+    private final List<EnergyAt> energies = new ArrayList<>();
+    private final List<PassageAt> passages = new ArrayList<>();
+    private final Map<String, PartAt> partIds = new HashMap<>();
+    private final Map<String, SurfaceAt> surfaceIds = new HashMap<>();
+    private final Map<String, EnergyAt> energyIds = new HashMap<>();
+    private final Map<String, PassageAt> passageIds = new HashMap<>();
+    private final List<Surface> surface = new ArrayList<>();
+    private final List<PartAt> owners = new ArrayList<>();
+    private final List<List<SurfaceAt>> surfacesOf = new ArrayList<>();
+    private final List<List<PartAt>> coversOf = new ArrayList<>();
+    private final List<List<SurfaceAt>> coveredBy = new ArrayList<>();
+    private final List<List<PartAt>> zones = new ArrayList<>();
     private final List<BitSet> reach = new ArrayList<>();
-    private final List<Integer> aboves = new ArrayList<>();
-    private final List<Integer> hanging = new ArrayList<>();
-    private final List<List<Integer>> onBefore = new ArrayList<>();
-    private final Map<String, Integer> passages = new HashMap<>();
-    private final List<List<Integer>> wetted = new ArrayList<>();
+    private final List<@Nullable SurfaceAt> aboves = new ArrayList<>();
+    private final List<SurfaceAt> hanging = new ArrayList<>();
+    private final List<List<PartAt>> onBefore = new ArrayList<>();
+    private final List<List<SurfaceAt>> wetted = new ArrayList<>();
 
     public SheetIndex(MachineSheet sheet) {
         this.sheet = sheet;
-        for (int p = 0; p < sheet.parts().size(); p++) {
-            Part part = sheet.parts().get(p);
-            parts.put(part.id(), p);
-            List<Integer> own = new ArrayList<>();
-            for (Surface s : part.surfaces()) {
-                surfaceIds.put(s.id(), surfaces.size());
-                own.add(surfaces.size());
+        for (Part part : sheet.parts()) {
+            PartAt p = new PartAt(parts.size());
+            parts.add(p);
+            partIds.put(part.id(), p);
+            onBefore.add(new ArrayList<>());
+            List<SurfaceAt> own = new ArrayList<>();
+            for (Surface its : part.surfaces()) {
+                SurfaceAt s = new SurfaceAt(surfaces.size());
                 surfaces.add(s);
+                surfaceIds.put(its.id(), s);
+                surface.add(its);
                 owners.add(p);
                 coversOf.add(new ArrayList<>());
+                own.add(s);
             }
             surfacesOf.add(own);
         }
-        for (int p = 0; p < sheet.parts().size(); p++) {
-            for (String covered : sheet.parts().get(p).covers()) {
-                Integer s = surfaceIds.get(covered);
-                if (s != null) {
-                    coversOf.get(s).add(p);
-                }
-            }
+        for (PartAt p : parts) {
+            List<SurfaceAt> under =
+                    part(p).covers().stream().map(surfaceIds::get).filter(s -> s != null).toList();
+            coveredBy.add(under);
+            under.forEach(s -> coversOf.get(s.at()).add(p));
         }
         for (Passage passage : sheet.passages()) {
-            passages.put(passage.id(), wetted.size());
+            PassageAt p = new PassageAt(passages.size());
+            passages.add(p);
+            passageIds.put(passage.id(), p);
             wetted.add(
                     passage.surfaces().stream()
                             .map(surfaceIds::get)
                             .filter(s -> s != null)
                             .toList());
         }
-        for (Energy e : sheet.energies()) {
-            energies.put(e.id(), zones.size());
-            List<Integer> zone = e.zone().stream().map(parts::get).filter(p -> p != null).toList();
+        for (Energy energy : sheet.energies()) {
+            EnergyAt e = new EnergyAt(energies.size());
+            energies.add(e);
+            energyIds.put(energy.id(), e);
+            List<PartAt> zone =
+                    energy.zone().stream().map(partIds::get).filter(p -> p != null).toList();
             zones.add(zone);
             BitSet in = new BitSet();
-            zone.forEach(in::set);
+            zone.forEach(p -> in.set(p.at()));
             reach.add(in);
         }
-        for (int s = 0; s < surfaces.size(); s++) {
-            String above = surfaces.get(s).above();
-            Integer a = above == null ? null : surfaceIds.get(above);
-            aboves.add(a == null ? -1 : a);
-            if (a != null) {
+        for (SurfaceAt s : surfaces) {
+            String id = surface(s).above();
+            SurfaceAt above = id == null ? null : surfaceIds.get(id);
+            aboves.add(above);
+            if (above != null) {
                 hanging.add(s);
             }
         }
-        for (int p = 0; p < sheet.parts().size(); p++) {
-            onBefore.add(new ArrayList<>());
-        }
-        for (int p = 0; p < sheet.parts().size(); p++) {
-            Part part = sheet.parts().get(p);
+        for (PartAt p : parts) {
+            Part part = part(p);
             // What is behind goes on before what is in front of it, unless the sheet turns it
             // round.
             for (String front : part.behind()) {
-                Integer f = parts.get(front);
+                PartAt f = partIds.get(front);
                 if (f != null && !part.fitting().after().contains(front)) {
-                    onBefore.get(f).add(p);
+                    onBefore.get(f.at()).add(p);
                 }
             }
             for (String first : part.fitting().after()) {
-                Integer f = parts.get(first);
+                PartAt f = partIds.get(first);
                 if (f != null) {
-                    onBefore.get(p).add(f);
+                    onBefore.get(p.at()).add(f);
                 }
             }
         }
@@ -104,122 +114,135 @@ public final class SheetIndex {
         return sheet;
     }
 
-    public int partCount() {
-        return surfacesOf.size();
+    /** All parts, in the order of the sheet. */
+    public List<PartAt> allParts() {
+        return parts;
     }
 
-    public int surfaceCount() {
-        return surfaces.size();
+    /** All surfaces, part by part in the order of the sheet. */
+    public List<SurfaceAt> allSurfaces() {
+        return surfaces;
     }
 
-    public int energyCount() {
-        return zones.size();
+    /** All energies, in the order of the sheet. */
+    public List<EnergyAt> allEnergies() {
+        return energies;
     }
 
-    public Part part(int p) {
-        return sheet.parts().get(p);
+    /** All passages, in the order of the sheet. */
+    public List<PassageAt> allPassages() {
+        return passages;
     }
 
-    public Surface surface(int s) {
-        return surfaces.get(s);
+    public Part part(PartAt p) {
+        return sheet.parts().get(p.at());
     }
 
-    public Energy energy(int e) {
-        return sheet.energies().get(e);
+    public Surface surface(SurfaceAt s) {
+        return surface.get(s.at());
+    }
+
+    public Energy energy(EnergyAt e) {
+        return sheet.energies().get(e.at());
+    }
+
+    public Passage passage(PassageAt p) {
+        return sheet.passages().get(p.at());
     }
 
     /** The part that owns a surface. */
-    public int ownerOf(int surface) {
-        return owners.get(surface);
+    public PartAt ownerOf(SurfaceAt surface) {
+        return owners.get(surface.at());
     }
 
-    public List<Integer> surfacesOf(int part) {
-        return surfacesOf.get(part);
+    public List<SurfaceAt> surfacesOf(PartAt part) {
+        return surfacesOf.get(part.at());
     }
 
     /** Parts that cover a surface while they are mounted and not moved aside. */
-    public List<Integer> coversOf(int surface) {
-        return coversOf.get(surface);
+    public List<PartAt> coversOf(SurfaceAt surface) {
+        return coversOf.get(surface.at());
+    }
+
+    /** What a part covers while it is mounted and not moved aside. */
+    public List<SurfaceAt> coveredBy(PartAt part) {
+        return coveredBy.get(part.at());
     }
 
     /** Parts within reach of an energy. */
-    public List<Integer> zoneOf(int energy) {
-        return zones.get(energy);
+    public List<PartAt> zoneOf(EnergyAt energy) {
+        return zones.get(energy.at());
     }
 
     /** Whether a part is within reach of an energy. */
-    public boolean inReach(int energy, int part) {
-        return reach.get(energy).get(part);
+    public boolean inReach(EnergyAt energy, PartAt part) {
+        return reach.get(energy.at()).get(part.at());
     }
 
-    /** The surface that drips onto this one, or -1. */
-    public int above(int surface) {
-        return aboves.get(surface);
+    /** The surface that drips onto this one, or null. */
+    public @Nullable SurfaceAt above(SurfaceAt surface) {
+        return aboves.get(surface.at());
     }
 
     /** Surfaces that something drips onto. */
-    public List<Integer> hanging() {
+    public List<SurfaceAt> hanging() {
         return hanging;
     }
 
     /** Parts that have to be on before this one goes on. */
-    public List<Integer> onBefore(int part) {
-        return onBefore.get(part);
+    public List<PartAt> onBefore(PartAt part) {
+        return onBefore.get(part.at());
     }
 
-    /** Place of a part, or -1. */
-    public int partNamed(String id) {
-        return parts.getOrDefault(id, -1);
+    /** The part of this id, or null. */
+    public @Nullable PartAt partNamed(@Nullable String id) {
+        return partIds.get(id);
     }
 
-    /** Place of a surface, or -1. */
-    public int surfaceNamed(String id) {
-        return surfaceIds.getOrDefault(id, -1);
+    /** The surface of this id, or null. */
+    public @Nullable SurfaceAt surfaceNamed(@Nullable String id) {
+        return surfaceIds.get(id);
     }
 
-    /** Place of an energy, or -1. */
-    public int energyNamed(String id) {
-        return energies.getOrDefault(id, -1);
+    /** The energy of this id, or null. */
+    public @Nullable EnergyAt energyNamed(@Nullable String id) {
+        return energyIds.get(id);
     }
 
-    /** Place of a passage, or -1. */
-    public int passageNamed(String id) {
-        return passages.getOrDefault(id, -1);
-    }
-
-    public int passageCount() {
-        return wetted.size();
-    }
-
-    public Passage passage(int passage) {
-        return sheet.passages().get(passage);
+    /** The passage of this id, or null. */
+    public @Nullable PassageAt passageNamed(@Nullable String id) {
+        return passageIds.get(id);
     }
 
     /** What the liquid in a passage wets. */
-    public List<Integer> wettedIn(int passage) {
-        return wetted.get(passage);
+    public List<SurfaceAt> wettedIn(PassageAt passage) {
+        return wetted.get(passage.at());
     }
 
     /**
      * The surfaces that a name means: of a passage, of a part, or itself; none for another name.
      */
-    public List<Integer> surfacesMeant(String item) {
-        int passage = passageNamed(item);
-        int part = partNamed(item);
-        int surface = surfaceNamed(item);
-        return passage >= 0
-                ? wettedIn(passage)
-                : part >= 0 ? surfacesOf(part) : surface >= 0 ? List.of(surface) : List.of();
+    public List<SurfaceAt> surfacesMeant(String item) {
+        PassageAt passage = passageNamed(item);
+        if (passage != null) {
+            return wettedIn(passage);
+        }
+        PartAt part = partNamed(item);
+        if (part != null) {
+            return surfacesOf(part);
+        }
+        SurfaceAt surface = surfaceNamed(item);
+        return surface == null ? List.of() : List.of(surface);
     }
 
     /** Whether an action names a part, or something of it. */
-    public boolean meant(Action action, int part) {
+    public boolean meant(Action action, PartAt part) {
         return action.items().stream()
                 .anyMatch(
                         i ->
-                                partNamed(i) == part
+                                part.equals(partNamed(i))
                                         || surfacesMeant(i).stream()
-                                                .anyMatch(s -> ownerOf(s) == part));
+                                                .anyMatch(s -> ownerOf(s).equals(part)));
     }
 
     /**
@@ -227,16 +250,17 @@ public final class SheetIndex {
      * has it.
      */
     public String nameOf(String id) {
-        if (parts.containsKey(id)) {
-            return part(partNamed(id)).name();
-        }
-        if (surfaceIds.containsKey(id)) {
-            return surface(surfaceNamed(id)).name();
-        }
-        if (passages.containsKey(id)) {
-            return passage(passageNamed(id)).name();
-        }
-        return energies.containsKey(id) ? energy(energyNamed(id)).name() : id;
+        PartAt part = partNamed(id);
+        SurfaceAt surface = surfaceNamed(id);
+        PassageAt passage = passageNamed(id);
+        EnergyAt energy = energyNamed(id);
+        return part != null
+                ? part(part).name()
+                : surface != null
+                        ? surface(surface).name()
+                        : passage != null
+                                ? passage(passage).name()
+                                : energy != null ? energy(energy).name() : id;
     }
 
     /** Names joined for a sentence: "a, b and c"; from the fifth on only their number. */

@@ -2,23 +2,26 @@ package orthopur.verdict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Finding;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.Run;
 import orthopur.runthrough.SheetIndex;
 import orthopur.runthrough.Stage;
+import orthopur.runthrough.SurfaceAt;
 
 /**
  * The picture of the night as data: one thread for each energy and for each group of surfaces with
@@ -74,7 +77,7 @@ public record Ribbon(
     /** The picture of one run. */
     public static Ribbon of(Run run, Procedure procedure, SheetIndex sheet) {
         List<EnergyThread> energies = new ArrayList<>();
-        for (int e = 0; e < sheet.energyCount(); e++) {
+        for (EnergyAt e : sheet.allEnergies()) {
             energies.add(energy(run, sheet, e));
         }
         return new Ribbon(energies, threads(run, procedure, sheet), lines(run, procedure, sheet));
@@ -97,13 +100,13 @@ public record Ribbon(
                 steps);
     }
 
-    private static EnergyThread energy(Run run, SheetIndex sheet, int e) {
+    private static EnergyThread energy(Run run, SheetIndex sheet, EnergyAt e) {
         List<EnergySpan> spans = new ArrayList<>();
         List<String> story = new ArrayList<>();
         spans.add(new EnergySpan(0, EnergyStage.LIVE));
         for (int i = 0; i < run.steps().size(); i++) {
             for (Run.EnergyChange c : run.steps().get(i).energies()) {
-                if (c.energy() == e) {
+                if (c.energy().equals(e)) {
                     spans.add(new EnergySpan(i + 1, c.after()));
                     story.add(c.after().shown() + " at step " + (i + 1));
                 }
@@ -120,20 +123,20 @@ public record Ribbon(
     private record Life(List<Span> spans, List<Mark> marks, int zone, boolean due, boolean end) {}
 
     private static List<SurfaceThread> threads(Run run, Procedure procedure, SheetIndex sheet) {
-        Map<Integer, List<Finding>> byPlace = new TreeMap<>();
+        Map<SurfaceAt, List<Finding>> byPlace = new HashMap<>();
         for (Finding f : run.findings()) {
             for (String item : f.items()) {
-                int s = sheet.surfaceNamed(item);
-                if (s >= 0) {
+                SurfaceAt s = sheet.surfaceNamed(item);
+                if (s != null) {
                     byPlace.computeIfAbsent(s, k -> new ArrayList<>()).add(f);
                 }
             }
         }
-        Map<Object, List<Integer>> groups = new LinkedHashMap<>();
+        Map<Object, List<SurfaceAt>> groups = new LinkedHashMap<>();
         Map<Object, Life> lives = new LinkedHashMap<>();
         List<Life> told = lives(run, procedure, sheet);
-        for (int s : inOrderOfRemoval(run, sheet)) {
-            Life life = told.get(s);
+        for (SurfaceAt s : inOrderOfRemoval(run, sheet)) {
+            Life life = told.get(s.at());
             List<Finding> found = byPlace.getOrDefault(s, List.of());
             Object key = List.of(life, found.stream().map(f -> f.rule() + f.step()).toList());
             groups.computeIfAbsent(key, k -> new ArrayList<>()).add(s);
@@ -150,15 +153,15 @@ public record Ribbon(
         return threads;
     }
 
-    private static SurfaceThread thread(SheetIndex sheet, List<Integer> members, Life life) {
+    private static SurfaceThread thread(SheetIndex sheet, List<SurfaceAt> members, Life life) {
         List<Named> named = new ArrayList<>();
         String story = story(life);
-        for (int s : members) {
+        for (SurfaceAt s : members) {
             String part = sheet.part(sheet.ownerOf(s)).name();
             String name = sheet.surface(s).name();
             named.add(new Named(sheet.surface(s).id(), name, part, name + ": " + story));
         }
-        int owner = sheet.ownerOf(members.getFirst());
+        PartAt owner = sheet.ownerOf(members.getFirst());
         boolean wholePart = members.size() > 1 && members.equals(sheet.surfacesOf(owner));
         String name = wholePart ? sheet.part(owner).name() : named.getFirst().name();
         return new SurfaceThread(
@@ -175,17 +178,14 @@ public record Ribbon(
     /**
      * The order in which parts come off; what never comes off follows in the order of the sheet.
      */
-    private static List<Integer> inOrderOfRemoval(Run run, SheetIndex sheet) {
-        Map<Integer, Integer> firstOff = new LinkedHashMap<>();
+    private static List<SurfaceAt> inOrderOfRemoval(Run run, SheetIndex sheet) {
+        Map<PartAt, Integer> firstOff = new LinkedHashMap<>();
         for (int i = 0; i < run.steps().size(); i++) {
             for (Run.PartChange c : run.steps().get(i).parts()) {
                 firstOff.putIfAbsent(c.part(), i);
             }
         }
-        List<Integer> all = new ArrayList<>();
-        for (int s = 0; s < sheet.surfaceCount(); s++) {
-            all.add(s);
-        }
+        List<SurfaceAt> all = new ArrayList<>(sheet.allSurfaces());
         all.sort(
                 Comparator.comparingInt(
                         s -> firstOff.getOrDefault(sheet.ownerOf(s), Integer.MAX_VALUE)));
@@ -208,51 +208,50 @@ public record Ribbon(
     /** All lives in one walk over the steps; only what a step touches is looked at. */
     private static List<Life> lives(Run run, Procedure procedure, SheetIndex sheet) {
         List<Telling> all = new ArrayList<>();
-        for (int s = 0; s < sheet.surfaceCount(); s++) {
+        for (SurfaceAt s : sheet.allSurfaces()) {
             Telling t = new Telling();
             t.covers = sheet.coversOf(s).size();
             t.close(0);
             all.add(t);
         }
-        boolean[] open = new boolean[sheet.partCount()];
+        boolean[] open = new boolean[sheet.allParts().size()];
         for (int i = 0; i < run.steps().size(); i++) {
             Run.StepEffect effect = run.steps().get(i);
             Action action = procedure.steps().get(i).action();
-            Set<Integer> touched = new LinkedHashSet<>();
+            Set<SurfaceAt> touched = new LinkedHashSet<>();
             for (Run.PartChange c : effect.parts()) {
-                for (int s : sheet.surfacesOf(c.part())) {
-                    all.get(s).off = c.off();
-                    all.get(s).marks.add(new Mark(i + 1, moveKind(action), true));
+                for (SurfaceAt s : sheet.surfacesOf(c.part())) {
+                    all.get(s.at()).off = c.off();
+                    all.get(s.at()).marks.add(new Mark(i + 1, moveKind(action), true));
                     touched.add(s);
                 }
                 boolean now = c.off() == sheet.part(c.part()).count() || c.aside();
-                if (now != open[c.part()]) {
-                    open[c.part()] = now;
-                    for (String covered : sheet.part(c.part()).covers()) {
-                        int s = sheet.surfaceNamed(covered);
-                        all.get(s).covers += now ? -1 : 1;
+                if (now != open[c.part().at()]) {
+                    open[c.part().at()] = now;
+                    for (SurfaceAt s : sheet.coveredBy(c.part())) {
+                        all.get(s.at()).covers += now ? -1 : 1;
                         touched.add(s);
                     }
                 }
             }
             for (Run.SurfaceChange c : effect.surfaces()) {
-                all.get(c.surface()).facts = c.after();
+                all.get(c.surface().at()).facts = c.after();
                 touched.add(c.surface());
             }
             String kind = kind(action);
             if (kind != null) {
-                Set<Integer> refused = new HashSet<>(effect.refused());
-                for (int s : effect.reached()) {
-                    all.get(s).marks.add(new Mark(i + 1, kind, !refused.contains(s)));
+                Set<SurfaceAt> refused = new HashSet<>(effect.refused());
+                for (SurfaceAt s : effect.reached()) {
+                    all.get(s.at()).marks.add(new Mark(i + 1, kind, !refused.contains(s)));
                 }
             }
-            for (int s : touched) {
-                all.get(s).close(i + 1);
+            for (SurfaceAt s : touched) {
+                all.get(s.at()).close(i + 1);
             }
         }
         List<Life> lives = new ArrayList<>();
-        for (int s = 0; s < all.size(); s++) {
-            Telling t = all.get(s);
+        for (SurfaceAt s : sheet.allSurfaces()) {
+            Telling t = all.get(s.at());
             lives.add(
                     new Life(
                             t.spans,

@@ -19,16 +19,19 @@ class EnergyPathTest {
             Bench.energy("spring", EnergyKind.STORED, "drum", "air", "drum");
     private static final Energy OVEN = Bench.energy("oven", EnergyKind.HEAT, "drum", null, "drum");
 
+    private static final List<Energy> ALL = List.of(CORD, AIR, SPRING, OVEN);
+
     private static Night night(int crew) {
         return new Night(
-                new SheetIndex(
-                        Bench.sheet(
-                                List.of(Bench.part("drum").fixed().build()),
-                                List.of(CORD, AIR, SPRING, OVEN))),
+                new SheetIndex(Bench.sheet(List.of(Bench.part("drum").fixed().build()), ALL)),
                 crew);
     }
 
-    private static void go(Night n, int energy, EnergyStage... stages) {
+    private static EnergyAt at(Energy energy) {
+        return new EnergyAt(ALL.indexOf(energy));
+    }
+
+    private static void go(Night n, EnergyAt energy, EnergyStage... stages) {
         for (EnergyStage s : stages) {
             n.advance(energy, s);
         }
@@ -37,13 +40,13 @@ class EnergyPathTest {
     @Test
     void aCordIsHarmlessUnpluggedAloneAndLockedInCompany() {
         Night alone = night(1);
-        go(alone, 0, EnergyStage.STOPPED, EnergyStage.UNPLUGGED);
-        assertTrue(alone.harmless(0));
+        go(alone, at(CORD), EnergyStage.STOPPED, EnergyStage.UNPLUGGED);
+        assertTrue(alone.harmless(at(CORD)));
         Night two = night(2);
-        go(two, 0, EnergyStage.STOPPED, EnergyStage.UNPLUGGED);
-        assertFalse(two.harmless(0));
-        go(two, 0, EnergyStage.LOCKED);
-        assertTrue(two.harmless(0) && two.locked(0));
+        go(two, at(CORD), EnergyStage.STOPPED, EnergyStage.UNPLUGGED);
+        assertFalse(two.harmless(at(CORD)));
+        go(two, at(CORD), EnergyStage.LOCKED);
+        assertTrue(two.harmless(at(CORD)) && two.locked(at(CORD)));
     }
 
     @Test
@@ -51,55 +54,56 @@ class EnergyPathTest {
         Night n = night(1);
         go(
                 n,
-                1,
+                at(AIR),
                 EnergyStage.STOPPED,
                 EnergyStage.ISOLATED,
                 EnergyStage.LOCKED,
                 EnergyStage.RELIEVED);
-        assertFalse(n.harmless(1));
-        go(n, 1, EnergyStage.PROVED);
-        assertTrue(n.harmless(1));
+        assertFalse(n.harmless(at(AIR)));
+        go(n, at(AIR), EnergyStage.PROVED);
+        assertTrue(n.harmless(at(AIR)));
     }
 
     @Test
     void storedEnergyIsRelievedAndProvedHeatIsCooled() {
         Night n = night(1);
-        go(n, 2, EnergyStage.RELIEVED);
-        assertEquals(EnergyStage.LIVE, n.stage(2), "its motor still runs");
-        go(n, 1, EnergyStage.STOPPED);
-        go(n, 2, EnergyStage.RELIEVED);
-        go(n, 2, EnergyStage.PROVED);
-        assertEquals(EnergyStage.RELIEVED, n.stage(2), "its motor is not cut off");
-        go(n, 1, EnergyStage.ISOLATED);
-        go(n, 2, EnergyStage.PROVED);
-        assertTrue(n.harmless(2));
-        go(n, 3, EnergyStage.COOLED);
-        assertFalse(n.harmless(3), "nothing cools while something is still on");
-        go(n, 0, EnergyStage.UNPLUGGED);
-        go(n, 3, EnergyStage.COOLED);
-        assertTrue(n.harmless(3));
+        go(n, at(SPRING), EnergyStage.RELIEVED);
+        assertEquals(EnergyStage.LIVE, n.stage(at(SPRING)), "its motor still runs");
+        go(n, at(AIR), EnergyStage.STOPPED);
+        go(n, at(SPRING), EnergyStage.RELIEVED);
+        go(n, at(SPRING), EnergyStage.PROVED);
+        assertEquals(EnergyStage.RELIEVED, n.stage(at(SPRING)), "its motor is not cut off");
+        go(n, at(AIR), EnergyStage.ISOLATED);
+        go(n, at(SPRING), EnergyStage.PROVED);
+        assertTrue(n.harmless(at(SPRING)));
+        go(n, at(OVEN), EnergyStage.COOLED);
+        assertFalse(n.harmless(at(OVEN)), "nothing cools while something is still on");
+        go(n, at(CORD), EnergyStage.UNPLUGGED);
+        go(n, at(OVEN), EnergyStage.COOLED);
+        assertTrue(n.harmless(at(OVEN)));
     }
 
     @Test
     void outOfOrderOnlyCuttingOffHasAnEffect() {
         Night n = night(1);
-        go(n, 1, EnergyStage.PROVED);
-        assertEquals(EnergyStage.LIVE, n.stage(1));
-        go(n, 1, EnergyStage.LOCKED);
-        assertEquals(EnergyStage.LIVE, n.stage(1));
-        assertFalse(n.locked(1), "a lock on a closed switch locks nothing");
-        go(n, 1, EnergyStage.ISOLATED);
-        assertEquals(EnergyStage.ISOLATED, n.stage(1), "an open valve is open in whatever order");
-        go(n, 0, EnergyStage.UNPLUGGED);
-        assertTrue(n.harmless(0));
+        go(n, at(AIR), EnergyStage.PROVED);
+        assertEquals(EnergyStage.LIVE, n.stage(at(AIR)));
+        go(n, at(AIR), EnergyStage.LOCKED);
+        assertEquals(EnergyStage.LIVE, n.stage(at(AIR)));
+        assertFalse(n.locked(at(AIR)), "a lock on a closed switch locks nothing");
+        go(n, at(AIR), EnergyStage.ISOLATED);
+        assertEquals(
+                EnergyStage.ISOLATED, n.stage(at(AIR)), "an open valve is open in whatever order");
+        go(n, at(CORD), EnergyStage.UNPLUGGED);
+        assertTrue(n.harmless(at(CORD)));
     }
 
     @Test
     void aStageThatIsNotOnThePathChangesNothing() {
         Night n = night(1);
-        go(n, 0, EnergyStage.PROVED, EnergyStage.RELIEVED);
-        assertEquals(EnergyStage.LIVE, n.stage(0));
-        assertTrue(n.inOrder(0, EnergyStage.PROVED), "and is not out of order either");
+        go(n, at(CORD), EnergyStage.PROVED, EnergyStage.RELIEVED);
+        assertEquals(EnergyStage.LIVE, n.stage(at(CORD)));
+        assertTrue(n.inOrder(at(CORD), EnergyStage.PROVED), "and is not out of order either");
     }
 
     @Test
@@ -107,18 +111,19 @@ class EnergyPathTest {
         Night n = night(1);
         go(
                 n,
-                1,
+                at(AIR),
                 EnergyStage.STOPPED,
                 EnergyStage.ISOLATED,
                 EnergyStage.LOCKED,
                 EnergyStage.RELIEVED,
                 EnergyStage.PROVED);
-        go(n, 2, EnergyStage.RELIEVED, EnergyStage.PROVED);
-        n.unlock(1);
-        assertEquals(EnergyStage.ISOLATED, n.stage(1));
-        assertTrue(n.harmless(2));
-        n.revive(1);
-        assertEquals(EnergyStage.LIVE, n.stage(1));
-        assertEquals(EnergyStage.LIVE, n.stage(2), "the spring is charged again with the air");
+        go(n, at(SPRING), EnergyStage.RELIEVED, EnergyStage.PROVED);
+        n.unlock(at(AIR));
+        assertEquals(EnergyStage.ISOLATED, n.stage(at(AIR)));
+        assertTrue(n.harmless(at(SPRING)));
+        n.revive(at(AIR));
+        assertEquals(EnergyStage.LIVE, n.stage(at(AIR)));
+        assertEquals(
+                EnergyStage.LIVE, n.stage(at(SPRING)), "the spring is charged again with the air");
     }
 }

@@ -12,6 +12,7 @@ import orthopur.runthrough.Heats;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** S6: no cold water on hot glass or a hot pan. */
@@ -34,10 +35,10 @@ public final class ColdOnHot extends BookRule {
         }
         // A temperature that is not stated can be anything down to freezing.
         double water = liquid.temperature() == null ? 0 : liquid.temperature().celsius();
-        List<Integer> hit = new ArrayList<>();
+        List<SurfaceAt> hit = new ArrayList<>();
         Temperature hottest = null;
         double bears = 0;
-        for (int s : m.exposed()) {
+        for (SurfaceAt s : m.exposed()) {
             Double most = bears(m, s);
             Temperature hot = most == null ? null : Heats.of(m, m.sheet().ownerOf(s));
             if (most != null && hot != null && hot.celsius() - water > most) {
@@ -72,7 +73,7 @@ public final class ColdOnHot extends BookRule {
                                 "Hot glass bursts and a hot pan warps when cold water meets it."));
     }
 
-    private static @Nullable Double bears(Moment m, int surface) {
+    private static @Nullable Double bears(Moment m, SurfaceAt surface) {
         for (String material : m.sheet().surface(surface).materials()) {
             String figure = MaterialTable.shockOf(material);
             if (figure != null) {

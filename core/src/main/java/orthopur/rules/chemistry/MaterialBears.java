@@ -12,6 +12,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** S5: what the material bears. */
@@ -31,7 +32,7 @@ public final class MaterialBears extends BookRule {
             if (!row.kinds().contains(c.kind())) {
                 continue;
             }
-            List<Integer> hit =
+            List<SurfaceAt> hit =
                     m.exposed().stream()
                             .filter(
                                     s ->
@@ -64,7 +65,7 @@ public final class MaterialBears extends BookRule {
                 || s.compareTo(most) <= 0) {
             return;
         }
-        List<Integer> steel =
+        List<SurfaceAt> steel =
                 m.exposed().stream().filter(x -> stainless(m.sheet().surface(x))).toList();
         if (!steel.isEmpty()) {
             out.report(info)

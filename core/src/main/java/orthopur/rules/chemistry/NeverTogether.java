@@ -19,10 +19,12 @@ import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** S4: two chemicals that must not meet, on a surface or in a vessel. */
@@ -109,7 +111,7 @@ public final class NeverTogether extends BookRule {
         if (!c.kind().acidic() || !washes(m)) {
             return;
         }
-        for (int p = 0; p < m.sheet().partCount(); p++) {
+        for (PartAt p : m.sheet().allParts()) {
             Part dosing = m.sheet().part(p);
             if (dosing.feedsDetergent() && !m.night().aside(p)) {
                 out.report(info)
@@ -196,7 +198,7 @@ public final class NeverTogether extends BookRule {
     private static boolean doses(Moment m, List<String> items) {
         return items.stream()
                 .map(m.sheet()::partNamed)
-                .anyMatch(p -> p >= 0 && m.sheet().part(p).feedsDetergent());
+                .anyMatch(p -> p != null && m.sheet().part(p).feedsDetergent());
     }
 
     /** Detergent is fed into the tank again: the acid has to be out of it. */
@@ -253,10 +255,10 @@ public final class NeverTogether extends BookRule {
 
     /** On what lies in a vessel with the wrong product it is the same meeting. */
     private void surfaces(Moment m, Chemical c, Findings out, Findings.@Nullable Report inVessel) {
-        List<Integer> met = new ArrayList<>();
+        List<SurfaceAt> met = new ArrayList<>();
         Text why = null;
         boolean held = c.kind().acidic() && m.program() == null && washes(m);
-        for (int s : m.exposed()) {
+        for (SurfaceAt s : m.exposed()) {
             Facts f = m.night().facts(s);
             // The walls of a washer hold what it last washed with until water has run over them.
             boolean unrinsed =

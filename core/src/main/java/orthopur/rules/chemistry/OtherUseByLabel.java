@@ -17,6 +17,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -42,7 +43,7 @@ public final class OtherUseByLabel extends BookRule {
             return;
         }
         Chemical c = m.context().chemical(a.solution().chemical());
-        for (int s : m.exposed()) {
+        for (SurfaceAt s : m.exposed()) {
             String use = m.sheet().surface(s).use();
             List<Object> wants = new ArrayList<>();
             if (c == null || !c.kind().sanitizes()) {
@@ -85,7 +86,7 @@ public final class OtherUseByLabel extends BookRule {
 
     /** A bath that people step into stands: who tips it out afterwards leaves none. */
     private void emptied(Moment m, Action.DrawOff empties, Findings out) {
-        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+        for (SurfaceAt s : m.sheet().allSurfaces()) {
             String id = m.sheet().surface(s).id();
             Predicate<Action> fills =
                     a ->

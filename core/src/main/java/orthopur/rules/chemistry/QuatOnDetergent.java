@@ -9,6 +9,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -32,7 +33,7 @@ public final class QuatOnDetergent extends BookRule {
         if (c == null || c.kind() != ChemicalKind.QUAT || m.action().solution() == null) {
             return;
         }
-        List<Integer> soapy =
+        List<SurfaceAt> soapy =
                 m.exposed().stream()
                         .filter(s -> m.night().facts(s).has(Residue.DETERGENT))
                         .toList();

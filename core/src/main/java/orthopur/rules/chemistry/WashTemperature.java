@@ -10,6 +10,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** S7: warm enough to wash by hand, not hotter than the surface bears. */
@@ -86,7 +87,7 @@ public final class WashTemperature extends BookRule {
     }
 
     private void tooHot(Moment m, Temperature stated, Findings out) {
-        for (int s : m.exposed()) {
+        for (SurfaceAt s : m.exposed()) {
             Temperature highest = m.sheet().surface(s).highest();
             if (highest != null && stated.compareTo(highest) > 0) {
                 String id = m.sheet().surface(s).id();

@@ -15,6 +15,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** S6: what the sheet forbids: hose, immersion, caustic, chlorine, single products. */
@@ -54,9 +55,9 @@ public final class WithinLimits extends BookRule {
     @Override
     public void look(Moment m, Findings out) {
         Chemical c = m.context().chemical(m.action().chemical());
-        Set<Integer> told = new HashSet<>(banned(m, c, out));
+        Set<SurfaceAt> told = new HashSet<>(banned(m, c, out));
         for (Limit limit : Limit.values()) {
-            List<Integer> hit = broken(limit, m.action(), c) ? limited(m, limit) : List.of();
+            List<SurfaceAt> hit = broken(limit, m.action(), c) ? limited(m, limit) : List.of();
             if (CHEMICAL.contains(limit)) {
                 // One product on one surface is one finding, however often the sheet forbids it.
                 hit = hit.stream().filter(told::add).toList();
@@ -91,7 +92,7 @@ public final class WithinLimits extends BookRule {
         if (tool == null || !holds(tool, SHEDS)) {
             return;
         }
-        List<Integer> some =
+        List<SurfaceAt> some =
                 m.exposed().stream().filter(s -> m.sheet().surface(s).zone() == 1).toList();
         if (!some.isEmpty()) {
             List<String> ids = m.surfaceIds(some);
@@ -112,8 +113,8 @@ public final class WithinLimits extends BookRule {
     }
 
     /** What the sheet forbids; a passage is filled on purpose, so pouring into it is no hosing. */
-    private static List<Integer> limited(Moment m, Limit limit) {
-        Set<Integer> inside = new HashSet<>();
+    private static List<SurfaceAt> limited(Moment m, Limit limit) {
+        Set<SurfaceAt> inside = new HashSet<>();
         if (limit == Limit.NO_HOSE) {
             m.passages().forEach(p -> inside.addAll(m.sheet().wettedIn(p)));
         }
@@ -132,7 +133,7 @@ public final class WithinLimits extends BookRule {
                     case Action.Sanitize a -> a.method() == null && a.solution().vessel() == null;
                     default -> false;
                 };
-        List<Integer> hit = unsaid ? limited(m, Limit.NO_HOSE) : List.of();
+        List<SurfaceAt> hit = unsaid ? limited(m, Limit.NO_HOSE) : List.of();
         if (!hit.isEmpty()) {
             List<String> ids = m.surfaceIds(hit);
             out.report(info)
@@ -188,11 +189,11 @@ public final class WithinLimits extends BookRule {
         };
     }
 
-    private List<Integer> banned(Moment m, @Nullable Chemical c, Findings out) {
+    private List<SurfaceAt> banned(Moment m, @Nullable Chemical c, Findings out) {
         if (c == null) {
             return List.of();
         }
-        List<Integer> hit =
+        List<SurfaceAt> hit =
                 m.exposed().stream().filter(s -> bans(m.sheet().surface(s), c)).toList();
         if (!hit.isEmpty()) {
             List<String> ids = m.surfaceIds(hit);

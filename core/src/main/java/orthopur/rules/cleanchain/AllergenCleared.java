@@ -17,6 +17,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Night;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
@@ -46,7 +47,7 @@ public final class AllergenCleared extends BookRule {
         }
         List<String> left = new ArrayList<>();
         int rinsed = Facts.NEVER;
-        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+        for (SurfaceAt s : end.sheet().allSurfaces()) {
             Surface surface = end.sheet().surface(s);
             if (surface.zone() != 1) {
                 continue;
@@ -196,7 +197,7 @@ public final class AllergenCleared extends BookRule {
         return last;
     }
 
-    private static boolean swept(Ending end, int surface) {
+    private static boolean swept(Ending end, SurfaceAt surface) {
         List<Step> steps = end.procedure().steps();
         for (int i = 0; i < steps.size(); i++) {
             if (steps.get(i).action() instanceof Action.DryClean

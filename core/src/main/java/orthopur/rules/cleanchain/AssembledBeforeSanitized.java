@@ -10,8 +10,10 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C12: under school A parts are sanitized before they go on. */
@@ -30,13 +32,13 @@ public final class AssembledBeforeSanitized extends BookRule {
             return;
         }
         // Put together first is right for what is filled or flows, and for nothing else.
-        Set<Integer> filled = new HashSet<>();
+        Set<SurfaceAt> filled = new HashSet<>();
         if (m.procedure().schools().assembledFirst()) {
             m.passages().forEach(p -> filled.addAll(m.sheet().wettedIn(p)));
         }
-        List<Integer> late = new ArrayList<>();
-        for (int s : m.named()) {
-            int p = m.sheet().ownerOf(s);
+        List<SurfaceAt> late = new ArrayList<>();
+        for (SurfaceAt s : m.named()) {
+            PartAt p = m.sheet().ownerOf(s);
             if (m.sheet().surface(s).zone() == 1
                     && m.sheet().surface(s).end() == EndState.SANITIZED
                     && !filled.contains(s)

@@ -9,8 +9,10 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C10: food-contact surfaces are dry before they are assembled, covered or put away (school A). */
@@ -36,17 +38,17 @@ public final class AssembledWet extends BookRule {
         if (!puts || m.procedure().schools().assembledFirst()) {
             return;
         }
-        Set<Integer> found = new LinkedHashSet<>();
-        for (int p : m.parts()) {
+        Set<SurfaceAt> found = new LinkedHashSet<>();
+        for (PartAt p : m.parts()) {
             m.sheet().surfacesOf(p).forEach(s -> wet(m, s, found));
             if (!(m.action() instanceof Action.Store)) {
-                m.sheet().part(p).covers().forEach(id -> wet(m, m.sheet().surfaceNamed(id), found));
+                m.sheet().coveredBy(p).forEach(s -> wet(m, s, found));
             }
         }
         if (found.isEmpty()) {
             return;
         }
-        List<Integer> wet = List.copyOf(found);
+        List<SurfaceAt> wet = List.copyOf(found);
         List<String> ids = m.surfaceIds(wet);
         out.report(info)
                 .items(ids)
@@ -106,8 +108,8 @@ public final class AssembledWet extends BookRule {
         }
     }
 
-    private static void wet(Moment m, int s, Set<Integer> wet) {
-        if (s >= 0 && m.sheet().surface(s).mustDry() && m.night().facts(s).wet()) {
+    private static void wet(Moment m, SurfaceAt s, Set<SurfaceAt> wet) {
+        if (m.sheet().surface(s).mustDry() && m.night().facts(s).wet()) {
             wet.add(s);
         }
     }

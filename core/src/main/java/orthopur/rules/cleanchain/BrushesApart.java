@@ -5,8 +5,10 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C18: the brush of the floor or drain never touches a food-contact surface. */
@@ -72,12 +74,12 @@ public final class BrushesApart extends BookRule {
     }
 
     private static boolean roomSurface(Moment m, String item) {
-        int s = m.sheet().surfaceNamed(item);
-        if (s >= 0) {
+        SurfaceAt s = m.sheet().surfaceNamed(item);
+        if (s != null) {
             return m.sheet().surface(s).zone() >= 3;
         }
-        int p = m.sheet().partNamed(item);
-        return p >= 0
+        PartAt p = m.sheet().partNamed(item);
+        return p != null
                 && m.sheet().surfacesOf(p).stream().anyMatch(x -> m.sheet().surface(x).zone() >= 3);
     }
 }

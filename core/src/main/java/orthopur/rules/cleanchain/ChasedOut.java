@@ -11,6 +11,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
@@ -36,7 +37,7 @@ public final class ChasedOut extends BookRule {
             return;
         }
         double factor = m.context().book().number("chase-out.factor");
-        for (int k : m.passages()) {
+        for (PassageAt k : m.passages()) {
             Passage passage = m.sheet().passage(k);
             tooEarly(m, k, passage, out);
             double left = m.night().toChase(k);
@@ -96,7 +97,7 @@ public final class ChasedOut extends BookRule {
     }
 
     /** Product goes in when all else is done: what is washed or put on later is soiled by it. */
-    private void tooEarly(Moment m, int passage, Passage named, Findings out) {
+    private void tooEarly(Moment m, PassageAt passage, Passage named, Findings out) {
         // What comes after a release is the next clean.
         int later =
                 m.firstLater(a -> a instanceof Action.HoldPoint || worksOn(a, m.sheet(), passage));
@@ -120,7 +121,7 @@ public final class ChasedOut extends BookRule {
                                 "Product soils what was washed, stands warm in it, and is in the way of what comes next."));
     }
 
-    private static boolean worksOn(Action a, SheetIndex sheet, int passage) {
+    private static boolean worksOn(Action a, SheetIndex sheet, PassageAt passage) {
         return switch (a) {
             case Action.DryClean _,
                     Action.Rinse _,
@@ -140,7 +141,7 @@ public final class ChasedOut extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        for (int k = 0; k < end.sheet().passageCount(); k++) {
+        for (PassageAt k : end.sheet().allPassages()) {
             Passage passage = end.sheet().passage(k);
             if (!end.night().filled(k) || out.onCause(RuleId.C15, passage.id()) != null) {
                 continue;

@@ -8,6 +8,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C4: what is clean is laid where it is clean. */
@@ -27,7 +28,7 @@ public final class CleanPlace extends BookRule {
                 || m.night().fitForClean(a.destination())) {
             return;
         }
-        List<Integer> clean =
+        List<SurfaceAt> clean =
                 m.named().stream()
                         .filter(
                                 s ->

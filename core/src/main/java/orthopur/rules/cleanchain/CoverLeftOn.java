@@ -15,9 +15,11 @@ import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -36,22 +38,23 @@ public final class CoverLeftOn extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        Map<Integer, List<Integer>> byCover = new LinkedHashMap<>();
-        Map<Integer, Integer> firstStep = new LinkedHashMap<>();
+        Map<PartAt, List<SurfaceAt>> byCover = new LinkedHashMap<>();
+        Map<PartAt, Integer> firstStep = new LinkedHashMap<>();
         for (int i = 0; i < end.traces().size(); i++) {
             Action a = end.procedure().steps().get(i).action();
             boolean counts =
                     a instanceof Action.Wash
                             || a instanceof Action.Rinse
                             || a instanceof Action.Sanitize;
-            for (int s : counts ? end.traces().get(i).covered() : List.<Integer>of()) {
+            for (SurfaceAt s : counts ? end.traces().get(i).covered() : List.<SurfaceAt>of()) {
                 boolean concerns =
                         end.sheet().surface(s).zone() == 1 && end.due(s) && !end.reached(s);
-                int cover = end.night().coverOf(s) >= 0 ? end.night().coverOf(s) : anyCover(end, s);
-                if (!concerns || cover < 0) {
+                PartAt now = end.night().coverOf(s);
+                PartAt cover = now != null ? now : anyCover(end, s);
+                if (!concerns || cover == null) {
                     continue;
                 }
-                List<Integer> hidden = byCover.computeIfAbsent(cover, c -> new ArrayList<>());
+                List<SurfaceAt> hidden = byCover.computeIfAbsent(cover, c -> new ArrayList<>());
                 if (!hidden.contains(s)) {
                     hidden.add(s);
                 }
@@ -63,7 +66,7 @@ public final class CoverLeftOn extends BookRule {
                         report(end, out, cover, hidden, firstStep.getOrDefault(cover, 0)));
     }
 
-    private void report(Ending end, Findings out, int cover, List<Integer> hidden, int place) {
+    private void report(Ending end, Findings out, PartAt cover, List<SurfaceAt> hidden, int place) {
         Part part = end.sheet().part(cover);
         Step step = end.procedure().steps().get(place);
         List<String> ids = hidden.stream().map(s -> end.sheet().surface(s).id()).toList();
@@ -145,7 +148,7 @@ public final class CoverLeftOn extends BookRule {
     }
 
     /** The first step that tried to treat one of them, dry-cleaning included. */
-    private static int firstTreatment(Ending end, List<Integer> hidden) {
+    private static int firstTreatment(Ending end, List<SurfaceAt> hidden) {
         for (int i = 0; i < end.traces().size(); i++) {
             if (end.traces().get(i).covered().stream().anyMatch(hidden::contains)) {
                 return i;
@@ -165,8 +168,8 @@ public final class CoverLeftOn extends BookRule {
         return new Edit.InsertBefore(before, StepEdits.moving(p, nth, action, words, part));
     }
 
-    private static int anyCover(Ending end, int surface) {
-        List<Integer> covers = end.sheet().coversOf(surface);
-        return covers.isEmpty() ? -1 : covers.getFirst();
+    private static @Nullable PartAt anyCover(Ending end, SurfaceAt surface) {
+        List<PartAt> covers = end.sheet().coversOf(surface);
+        return covers.isEmpty() ? null : covers.getFirst();
     }
 }

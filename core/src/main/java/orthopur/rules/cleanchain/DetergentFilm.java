@@ -12,6 +12,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C3: no sanitizer on a surface that is still soapy. Root before C2. */
@@ -29,7 +30,7 @@ public final class DetergentFilm extends BookRule {
         if (!(m.action() instanceof Action.Sanitize)) {
             return;
         }
-        List<Integer> soapy =
+        List<SurfaceAt> soapy =
                 m.exposed().stream()
                         .filter(
                                 s -> {

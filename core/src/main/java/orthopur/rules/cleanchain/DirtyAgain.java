@@ -10,6 +10,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -27,7 +28,7 @@ public final class DirtyAgain extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        List<Integer> hit = new ArrayList<>();
+        List<SurfaceAt> hit = new ArrayList<>();
         boolean scrapes = m.action() instanceof Action.DryClean;
         if (!scrapes && !splashes(m.action())) {
             return;
@@ -35,7 +36,7 @@ public final class DirtyAgain extends BookRule {
         if (scrapes) {
             m.exposed().stream().filter(s -> done(m, s)).forEach(hit::add);
         }
-        for (int s : m.sheet().hanging()) {
+        for (SurfaceAt s : m.sheet().hanging()) {
             if (done(m, s) && !m.names(s) && m.above(s)) {
                 hit.add(s);
             }
@@ -64,7 +65,7 @@ public final class DirtyAgain extends BookRule {
                 .deny(hit);
     }
 
-    private static boolean done(Moment m, int surface) {
+    private static boolean done(Moment m, SurfaceAt surface) {
         Facts f = m.night().facts(surface);
         return f.inspected() != Facts.NEVER || f.sanitized() != Facts.NEVER;
     }

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import orthopur.machine.EndState;
 import orthopur.machine.Frequency;
@@ -23,6 +22,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -60,8 +60,8 @@ public final class EndStateReached extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        Map<Group, List<Integer>> groups = new LinkedHashMap<>();
-        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+        Map<Group, List<SurfaceAt>> groups = new LinkedHashMap<>();
+        for (SurfaceAt s : end.sheet().allSurfaces()) {
             if (end.due(s) && !end.reached(s)) {
                 Surface surface = end.sheet().surface(s);
                 Group g = new Group(surface.zone() == 1, lack(end, s), out.blameFor(s));
@@ -78,15 +78,12 @@ public final class EndStateReached extends BookRule {
      */
     private void nothingForFood(Ending end, Findings out) {
         Frequency kind = end.procedure().kind();
-        List<Surface> all =
-                IntStream.range(0, end.sheet().surfaceCount())
-                        .mapToObj(end.sheet()::surface)
-                        .toList();
+        List<Surface> all = end.sheet().allSurfaces().stream().map(end.sheet()::surface).toList();
         if (kind != Frequency.FOUR_HOURS || all.stream().anyMatch(s -> s.frequency().dueIn(kind))) {
             return;
         }
         boolean touches = all.stream().anyMatch(s -> s.zone() == 1);
-        boolean begun = IntStream.range(0, all.size()).anyMatch(end::due);
+        boolean begun = end.sheet().allSurfaces().stream().anyMatch(end::due);
         if (touches && !begun) {
             out.report(info)
                     .says(
@@ -100,7 +97,7 @@ public final class EndStateReached extends BookRule {
         }
     }
 
-    private void report(Ending end, Findings out, Group g, List<Integer> surfaces) {
+    private void report(Ending end, Findings out, Group g, List<SurfaceAt> surfaces) {
         List<String> ids = surfaces.stream().map(s -> end.sheet().surface(s).id()).toList();
         boolean one = surfaces.size() == 1;
         out.report(info)
@@ -136,7 +133,7 @@ public final class EndStateReached extends BookRule {
     }
 
     /** What is missing, in words that stand after "ends the night". */
-    private static Text lack(Ending end, int s) {
+    private static Text lack(Ending end, SurfaceAt s) {
         Facts f = end.night().facts(s);
         EndState wanted = end.sheet().surface(s).end();
         if (f.loose()) {
@@ -168,7 +165,7 @@ public final class EndStateReached extends BookRule {
     }
 
     /** Adds the surfaces to the last steps of each kind that they lack. */
-    private static List<Edit> treat(Ending end, List<Integer> surfaces, List<String> ids) {
+    private static List<Edit> treat(Ending end, List<SurfaceAt> surfaces, List<String> ids) {
         Facts f = end.night().facts(surfaces.getFirst());
         EndState wanted = end.sheet().surface(surfaces.getFirst()).end();
         List<Class<? extends Action>> lacking = new ArrayList<>();
@@ -201,8 +198,9 @@ public final class EndStateReached extends BookRule {
     }
 
     /** The last step of a kind, rather one that works on the same part already. */
-    private static @Nullable Step lastOf(Ending end, Class<? extends Action> kind, int surface) {
-        Set<Integer> same = Set.copyOf(end.sheet().surfacesOf(end.sheet().ownerOf(surface)));
+    private static @Nullable Step lastOf(
+            Ending end, Class<? extends Action> kind, SurfaceAt surface) {
+        Set<SurfaceAt> same = Set.copyOf(end.sheet().surfacesOf(end.sheet().ownerOf(surface)));
         Step last = null;
         for (int i = end.procedure().steps().size() - 1; i >= 0; i--) {
             Step s = end.procedure().steps().get(i);

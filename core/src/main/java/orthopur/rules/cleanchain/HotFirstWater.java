@@ -15,6 +15,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C8: the first water on protein or starch, where food is or next to it, is not hot. */
@@ -46,7 +47,7 @@ public final class HotFirstWater extends BookRule {
         if (!sets) {
             return;
         }
-        List<Integer> dry =
+        List<SurfaceAt> dry =
                 m.exposed().stream()
                         .filter(
                                 s ->

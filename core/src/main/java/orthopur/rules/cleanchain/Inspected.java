@@ -15,6 +15,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C13: somebody looks between rinse and sanitizer. */
@@ -32,8 +33,8 @@ public final class Inspected extends BookRule {
         if (!(m.action() instanceof Action.Sanitize)) {
             return;
         }
-        List<Integer> unseen = new ArrayList<>();
-        for (int s : m.exposed()) {
+        List<SurfaceAt> unseen = new ArrayList<>();
+        for (SurfaceAt s : m.exposed()) {
             Facts f = m.night().facts(s);
             Surface surface = m.sheet().surface(s);
             if ((surface.zone() == 1 || surface.harborage())
@@ -79,8 +80,8 @@ public final class Inspected extends BookRule {
     /** What food touches and no sanitizer follows on is looked at all the same. */
     @Override
     public void atEnd(Ending end, Findings out) {
-        List<Integer> unseen = new ArrayList<>();
-        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+        List<SurfaceAt> unseen = new ArrayList<>();
+        for (SurfaceAt s : end.sheet().allSurfaces()) {
             Facts f = end.night().facts(s);
             Surface surface = end.sheet().surface(s);
             if (surface.zone() == 1

@@ -5,6 +5,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -78,7 +79,7 @@ public final class LineFlow extends BookRule {
                                     "What lies behind a ledge is only met from its other side."));
             return;
         }
-        for (int p : m.passages()) {
+        for (PassageAt p : m.passages()) {
             Action.Flow last = m.context().lastFlow(m.sheet().passage(p).id());
             if (a.flow() == last) {
                 out.report(info)

@@ -10,6 +10,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C7: no water on what is mounted and still carries crumbs; parts in a sink may be soaked. */
@@ -27,8 +28,8 @@ public final class LooseSoilWetted extends BookRule {
         if (!wets(m.action())) {
             return;
         }
-        List<Integer> loose = new ArrayList<>();
-        for (int s : m.exposed()) {
+        List<SurfaceAt> loose = new ArrayList<>();
+        for (SurfaceAt s : m.exposed()) {
             boolean mounted = m.night().mounted(m.sheet().ownerOf(s));
             if (m.night().facts(s).loose() && mounted && !inPassage(m, s)) {
                 loose.add(s);
@@ -61,7 +62,7 @@ public final class LooseSoilWetted extends BookRule {
                                                 "Scrape and brush off what is loose."))));
     }
 
-    private static boolean inPassage(Moment m, int surface) {
+    private static boolean inPassage(Moment m, SurfaceAt surface) {
         String id = m.sheet().surface(surface).id();
         return m.sheet().sheet().passages().stream().anyMatch(p -> p.surfaces().contains(id));
     }

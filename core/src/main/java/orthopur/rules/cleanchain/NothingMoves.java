@@ -5,10 +5,13 @@ import orthopur.machine.Energy;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C14: nothing goes round in a passage while what moves it is off. */
@@ -34,15 +37,15 @@ public final class NothingMoves extends BookRule {
         if (!circulates && !floods) {
             return;
         }
-        for (int p : m.passages()) {
+        for (PassageAt p : m.passages()) {
             String by = m.sheet().passage(p).movedBy();
-            int e = by == null ? -1 : m.sheet().energyNamed(by);
+            EnergyAt e = by == null ? null : m.sheet().energyNamed(by);
             boolean needed = circulates || m.sheet().passage(p).onlyMoved();
-            if (e < 0 || !needed || m.night().stage(e) == EnergyStage.LIVE) {
+            if (e == null || !needed || m.night().stage(e) == EnergyStage.LIVE) {
                 continue;
             }
             Energy energy = m.sheet().energy(e);
-            List<Integer> wetted = m.sheet().wettedIn(p);
+            List<SurfaceAt> wetted = m.sheet().wettedIn(p);
             out.report(info)
                     .energy(energy.id())
                     .items(m.surfaceIds(wetted))

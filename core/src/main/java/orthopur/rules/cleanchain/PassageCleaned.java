@@ -12,9 +12,12 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
+import orthopur.runthrough.PartAt;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C14: every wetted part of a closed passage meets cleaner. */
@@ -32,12 +35,12 @@ public final class PassageCleaned extends BookRule {
     /** What several passages share is missed once. */
     @Override
     public void atEnd(Ending end, Findings out) {
-        Map<List<Integer>, List<Passage>> missed = new LinkedHashMap<>();
-        Set<List<Integer>> partly = new HashSet<>();
-        for (int k = 0; k < end.sheet().passageCount(); k++) {
-            List<Integer> here = new ArrayList<>();
+        Map<List<SurfaceAt>, List<Passage>> missed = new LinkedHashMap<>();
+        Set<List<SurfaceAt>> partly = new HashSet<>();
+        for (PassageAt k : end.sheet().allPassages()) {
+            List<SurfaceAt> here = new ArrayList<>();
             boolean some = false;
-            for (int s : end.sheet().wettedIn(k)) {
+            for (SurfaceAt s : end.sheet().wettedIn(k)) {
                 boolean washed = end.night().facts(s).washed() != Facts.NEVER;
                 some |= washed;
                 if (end.due(s) && !washed && !end.reached(s)) {
@@ -57,7 +60,7 @@ public final class PassageCleaned extends BookRule {
     private void report(
             Ending end,
             Findings out,
-            List<Integer> missed,
+            List<SurfaceAt> missed,
             List<Passage> passages,
             boolean partly) {
         List<String> ids = missed.stream().map(s -> end.sheet().surface(s).id()).toList();
@@ -80,9 +83,9 @@ public final class PassageCleaned extends BookRule {
 
     /** The part that was left on, where all that is missed is its own. */
     private static Findings.@Nullable Report leftOn(
-            Ending end, Findings out, List<Integer> missed) {
-        int owner = end.sheet().ownerOf(missed.getFirst());
-        return missed.stream().allMatch(s -> end.sheet().ownerOf(s) == owner)
+            Ending end, Findings out, List<SurfaceAt> missed) {
+        PartAt owner = end.sheet().ownerOf(missed.getFirst());
+        return missed.stream().allMatch(s -> end.sheet().ownerOf(s).equals(owner))
                 ? out.onItem(end.sheet().part(owner).id(), RuleId.C6)
                 : null;
     }

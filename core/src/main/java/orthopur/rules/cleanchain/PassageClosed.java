@@ -9,6 +9,8 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -32,11 +34,11 @@ public final class PassageClosed extends BookRule {
         }
         Set<String> off = new TreeSet<>();
         List<String> open = new ArrayList<>();
-        for (int k : m.passages()) {
+        for (PassageAt k : m.passages()) {
             Passage passage = m.sheet().passage(k);
             for (String id : passage.closedBy()) {
-                int p = m.sheet().partNamed(id);
-                if (p >= 0 && (m.night().off(p) > 0 || m.night().aside(p))) {
+                PartAt p = m.sheet().partNamed(id);
+                if (p != null && (m.night().off(p) > 0 || m.night().aside(p))) {
                     off.add(id);
                     open.add(passage.id());
                 }

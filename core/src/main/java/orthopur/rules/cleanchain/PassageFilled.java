@@ -8,6 +8,7 @@ import orthopur.quantity.Volume;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -39,7 +40,7 @@ public final class PassageFilled extends BookRule {
         }
         double holds = 0;
         List<String> names = new ArrayList<>();
-        for (int p : m.passages()) {
+        for (PassageAt p : m.passages()) {
             holds += m.sheet().passage(p).volume().litres();
             names.add(m.sheet().passage(p).id());
         }

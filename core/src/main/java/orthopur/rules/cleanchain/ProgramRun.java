@@ -9,8 +9,10 @@ import orthopur.procedure.Action;
 import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Ending;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -108,20 +110,20 @@ public final class ProgramRun extends BookRule {
     private void state(Moment m, Program program, Findings out) {
         List<Object> wrong = new ArrayList<>();
         for (String id : program.off()) {
-            int e = m.sheet().energyNamed(id);
-            if (e >= 0 && m.night().stage(e) == EnergyStage.LIVE) {
+            EnergyAt e = m.sheet().energyNamed(id);
+            if (e != null && m.night().stage(e) == EnergyStage.LIVE) {
                 wrong.add(Text.of("program-run.is-on", "{0} is on", m.sheet().energy(e).name()));
             }
         }
         for (String id : program.energies()) {
-            int e = m.sheet().energyNamed(id);
-            if (e >= 0 && m.sheet().energy(e).kind().drives() && m.night().cutOff(e)) {
+            EnergyAt e = m.sheet().energyNamed(id);
+            if (e != null && m.sheet().energy(e).kind().drives() && m.night().cutOff(e)) {
                 wrong.add(Text.of("program-run.is-off", "{0} is off", m.sheet().energy(e).name()));
             }
         }
         for (String id : program.aside()) {
-            int p = m.sheet().partNamed(id);
-            if (p >= 0 && m.night().off(p) == 0 && !m.night().aside(p)) {
+            PartAt p = m.sheet().partNamed(id);
+            if (p != null && m.night().off(p) == 0 && !m.night().aside(p)) {
                 wrong.add(
                         Text.of(
                                 "program-run.is-shut",

@@ -11,6 +11,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C4: a sanitized surface is never towelled, nor handled with soiled gloves. */
@@ -33,7 +34,7 @@ public final class RecontaminatedByHand extends BookRule {
         if (!handles && !(m.action() instanceof Action.Dry)) {
             return;
         }
-        List<Integer> sanitized =
+        List<SurfaceAt> sanitized =
                 m.named().stream().filter(s -> meantSanitized(m.night().facts(s))).toList();
         if (sanitized.isEmpty()) {
             return;

@@ -6,6 +6,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
@@ -26,7 +27,7 @@ public final class RightProduct extends BookRule {
         if (!(m.action() instanceof Action.ChaseOut a)) {
             return;
         }
-        for (int k : m.passages()) {
+        for (PassageAt k : m.passages()) {
             Passage passage = m.sheet().passage(k);
             if (passage.product() != null && !Words.same(passage.product(), a.product())) {
                 out.report(info)

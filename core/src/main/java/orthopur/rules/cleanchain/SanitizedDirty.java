@@ -14,6 +14,7 @@ import orthopur.runthrough.Moment;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C2: sanitizer goes only on a surface that was washed and rinsed in this round. */
@@ -33,8 +34,8 @@ public final class SanitizedDirty extends BookRule {
         if (!(m.action() instanceof Action.Sanitize)) {
             return;
         }
-        List<Integer> dirty = new ArrayList<>();
-        for (int s : m.exposed()) {
+        List<SurfaceAt> dirty = new ArrayList<>();
+        for (SurfaceAt s : m.exposed()) {
             Facts f = m.night().facts(s);
             boolean soapyOnly = f.has(Residue.DETERGENT) && !f.soil();
             if (!f.clean() && !soapyOnly) {

@@ -12,9 +12,11 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.Residue;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C11: clean and dry before sharpening, cleaned after it: the debris is metal. */
@@ -33,7 +35,7 @@ public final class SharpenedBetweenCleans extends BookRule {
             return;
         }
         tooLong(m, a, out);
-        List<Integer> unfit =
+        List<SurfaceAt> unfit =
                 m.exposed().stream()
                         .filter(s -> !m.night().facts(s).clean() || m.night().facts(s).wet())
                         .toList();
@@ -64,7 +66,7 @@ public final class SharpenedBetweenCleans extends BookRule {
 
     /** Ground or honed longer than the sheet says, or for as long as somebody feels like it. */
     private void tooLong(Moment m, Action.Sharpen a, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Sharpening most = m.sheet().part(p).sharpening();
             if (most == null) {
                 continue;
@@ -133,8 +135,8 @@ public final class SharpenedBetweenCleans extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        List<Integer> metal = new ArrayList<>();
-        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+        List<SurfaceAt> metal = new ArrayList<>();
+        for (SurfaceAt s : end.sheet().allSurfaces()) {
             Facts f = end.night().facts(s);
             if (f.has(Residue.METAL)) {
                 metal.add(s);

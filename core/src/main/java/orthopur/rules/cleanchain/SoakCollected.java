@@ -12,6 +12,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C21: what soaks is collected once its time is up. */
@@ -26,7 +27,7 @@ public final class SoakCollected extends BookRule {
         if (collects || m.action() instanceof Action.Soak || !m.handsIn()) {
             return;
         }
-        List<Integer> soaking = soaking(m.named(), m);
+        List<SurfaceAt> soaking = soaking(m.named(), m);
         if (soaking.isEmpty()
                 || out.onItem(m.sheet().surface(soaking.getFirst()).id(), RuleId.C21) != null) {
             return;
@@ -65,7 +66,7 @@ public final class SoakCollected extends BookRule {
     @Override
     public void atEnd(Ending end, Findings out) {
         List<String> left = new ArrayList<>();
-        for (int s = 0; s < end.sheet().surfaceCount(); s++) {
+        for (SurfaceAt s : end.sheet().allSurfaces()) {
             String id = end.sheet().surface(s).id();
             if (end.night().facts(s).soaking() != Facts.NEVER
                     && out.onItem(id, RuleId.C21) == null) {
@@ -87,7 +88,7 @@ public final class SoakCollected extends BookRule {
         }
     }
 
-    private static List<Integer> soaking(List<Integer> surfaces, Moment m) {
+    private static List<SurfaceAt> soaking(List<SurfaceAt> surfaces, Moment m) {
         return surfaces.stream().filter(s -> m.night().facts(s).soaking() != Facts.NEVER).toList();
     }
 }

@@ -6,6 +6,7 @@ import orthopur.procedure.Solution;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -28,7 +29,7 @@ public final class SoakedOff extends BookRule {
             return;
         }
         boolean soaks = m.action() instanceof Action.Soak;
-        List<Integer> on =
+        List<PartAt> on =
                 m.parts().stream()
                         .filter(p -> !m.night().loose(p))
                         .filter(p -> soaks || m.sheet().part(p).removable())

@@ -12,6 +12,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C9: what is above is washed before what is below. */
@@ -26,8 +27,8 @@ public final class TopToBottom extends BookRule {
         if (!(m.action() instanceof Action.Wash w) || w.method() == Action.Method.FOAM) {
             return;
         }
-        List<Integer> below = new ArrayList<>();
-        for (int s : m.sheet().hanging()) {
+        List<SurfaceAt> below = new ArrayList<>();
+        for (SurfaceAt s : m.sheet().hanging()) {
             Facts f = m.night().facts(s);
             boolean washed = f.washed() != Facts.NEVER && f.inspected() == Facts.NEVER;
             if (washed && !m.names(s) && f.sanitized() == Facts.NEVER && soiledAbove(m, s)) {
@@ -60,7 +61,7 @@ public final class TopToBottom extends BookRule {
         }
     }
 
-    private static boolean soiledAbove(Moment m, int s) {
+    private static boolean soiledAbove(Moment m, SurfaceAt s) {
         return m.above(s) && m.exposed().stream().anyMatch(a -> m.night().facts(a).soil());
     }
 }

@@ -11,6 +11,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** C20: floor, drain and the space below are not hosed or sprayed once something is sanitized. */
@@ -29,8 +30,8 @@ public final class UnderTheMachine extends BookRule {
                 || m.named().stream().noneMatch(s -> m.sheet().surface(s).zone() >= 3)) {
             return;
         }
-        List<Integer> sanitized = new ArrayList<>();
-        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+        List<SurfaceAt> sanitized = new ArrayList<>();
+        for (SurfaceAt s : m.sheet().allSurfaces()) {
             if (m.sheet().surface(s).zone() == 1 && m.night().facts(s).sanitized() != Facts.NEVER) {
                 sanitized.add(s);
             }

@@ -7,6 +7,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -73,8 +74,8 @@ public final class WasherComplete extends BookRule {
         return program.needs().stream()
                 .filter(
                         id -> {
-                            int p = m.sheet().partNamed(id);
-                            return p >= 0 && (m.night().off(p) > 0 || m.night().aside(p));
+                            PartAt p = m.sheet().partNamed(id);
+                            return p != null && (m.night().off(p) > 0 || m.night().aside(p));
                         })
                 .toList();
     }

@@ -6,6 +6,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -41,7 +42,7 @@ public final class WhatReturns extends BookRule {
                             Text.of("what-returns.read-what-returns", "Read what returns"),
                             change(m, m.step().with(a.with(more, a.purged()))));
         }
-        for (int p : m.passages()) {
+        for (PassageAt p : m.passages()) {
             List<String> dead =
                     m.sheet().passage(p).chambers().stream()
                             .filter(c -> !a.purged().contains(c))

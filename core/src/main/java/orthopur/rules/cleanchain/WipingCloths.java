@@ -11,6 +11,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
@@ -91,7 +92,7 @@ public final class WipingCloths extends BookRule {
     }
 
     private void porous(Moment m, Findings out) {
-        List<Integer> some =
+        List<SurfaceAt> some =
                 m.exposed().stream()
                         .filter(
                                 s ->

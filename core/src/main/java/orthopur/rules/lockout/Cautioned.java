@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -36,7 +37,7 @@ public final class Cautioned extends BookRule {
         if (!moves || m.step().caution() != null) {
             return;
         }
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             if (part.hazards().stream().noneMatch(TRAPS::contains)) {
                 continue;

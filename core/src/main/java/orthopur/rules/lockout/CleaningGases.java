@@ -6,6 +6,7 @@ import orthopur.procedure.Action;
 import orthopur.quantity.Pressure;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -86,7 +87,7 @@ public final class CleaningGases extends BookRule {
                                                 .anyMatch(t -> Words.anyOf(t, ALARMS)))) {
             return;
         }
-        for (int e : m.energies()) {
+        for (EnergyAt e : m.energies()) {
             Energy energy = m.sheet().energy(e);
             if (energy.suffocates() && out.onCause(RuleId.L17, energy.id()) == null) {
                 out.report(info)

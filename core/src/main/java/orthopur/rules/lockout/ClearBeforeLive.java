@@ -12,9 +12,11 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.Night;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -44,9 +46,9 @@ public final class ClearBeforeLive extends BookRule {
         Night night = m.night();
         List<Object> reasons = new ArrayList<>();
         List<Edit> edits = new ArrayList<>();
-        List<Integer> off = new ArrayList<>();
+        List<PartAt> off = new ArrayList<>();
         List<String> without = runsWithout(m);
-        for (int p = 0; p < m.sheet().partCount(); p++) {
+        for (PartAt p : m.sheet().allParts()) {
             Part part = m.sheet().part(p);
             if (night.off(p) > 0 && !part.guard() && !without.contains(part.id())) {
                 off.add(p);
@@ -125,7 +127,7 @@ public final class ClearBeforeLive extends BookRule {
         List<Step> steps = end.procedure().steps();
         boolean restored = steps.stream().anyMatch(s -> s.action() instanceof Action.Restore);
         boolean together = steps.stream().anyMatch(s -> s.action() instanceof Action.Install);
-        boolean machine = end.sheet().energyCount() > 0;
+        boolean machine = !end.sheet().allEnergies().isEmpty();
         if (restored || !together || !machine || end.night().toolsOut()) {
             return;
         }
@@ -213,7 +215,7 @@ public final class ClearBeforeLive extends BookRule {
     /** Gas that hangs in the chamber has to leave before anything is lit. */
     private static void waitedTooShort(Moment m, List<Object> reasons) {
         Duration stated = m.action() instanceof Action.Restore a ? a.waited() : null;
-        for (int e : m.energies()) {
+        for (EnergyAt e : m.energies()) {
             Duration least = m.sheet().energy(e).restartWait();
             if (least != null && (stated == null || stated.compareTo(least) < 0)) {
                 reasons.add(

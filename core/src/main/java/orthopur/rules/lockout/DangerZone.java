@@ -5,6 +5,7 @@ import orthopur.machine.Energy;
 import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.SheetIndex;
@@ -14,16 +15,16 @@ import orthopur.text.Text;
 final class DangerZone {
     private DangerZone() {}
 
-    static boolean entered(Moment m, int e) {
+    static boolean entered(Moment m, EnergyAt e) {
         return !m.sheet().energy(e).keepLive() && !m.night().harmless(e) && m.handsInZone(e);
     }
 
-    static boolean hot(Moment m, int e) {
+    static boolean hot(Moment m, EnergyAt e) {
         return m.sheet().energy(e).kind() == EnergyKind.HEAT;
     }
 
     /** Whether it was dead and a run in between brought it back. */
-    static boolean ran(Moment m, int e) {
+    static boolean ran(Moment m, EnergyAt e) {
         return m.night().ranAt(e) != Facts.NEVER;
     }
 
@@ -35,12 +36,12 @@ final class DangerZone {
                 && m.orderOf(m.sheet().partNamed(energy.holder())) >= 0;
     }
 
-    static List<String> partsInReach(Moment m, int e) {
+    static List<String> partsInReach(Moment m, EnergyAt e) {
         return m.partIds(m.parts().stream().filter(p -> m.sheet().inReach(e, p)).toList());
     }
 
     /** "Step 4 has hands on blade and guard while motor is live, not yet proved harmless." */
-    static Text sentence(Moment m, int e) {
+    static Text sentence(Moment m, EnergyAt e) {
         Energy energy = m.sheet().energy(e);
         List<EnergyStage> path = m.night().path(e);
         return Text.of(

@@ -10,8 +10,10 @@ import orthopur.machine.Part;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
@@ -46,7 +48,7 @@ public final class HandsInAfterRun extends BookRule {
     }
 
     private void guards(Moment m, Findings out) {
-        for (int p = 0; p < m.sheet().partCount(); p++) {
+        for (PartAt p : m.sheet().allParts()) {
             Part part = m.sheet().part(p);
             boolean off = m.night().off(p) > 0;
             if (part.guard() && (off || m.night().aside(p))) {
@@ -72,8 +74,8 @@ public final class HandsInAfterRun extends BookRule {
 
     /** A guard that is opened before anybody has stopped what it guards against. */
     private void opened(Moment m, Findings out) {
-        List<Integer> guards = m.parts().stream().filter(p -> m.sheet().part(p).guard()).toList();
-        for (int e = 0; e < m.sheet().energyCount() && !guards.isEmpty(); e++) {
+        List<PartAt> guards = m.parts().stream().filter(p -> m.sheet().part(p).guard()).toList();
+        for (EnergyAt e : guards.isEmpty() ? List.<EnergyAt>of() : m.sheet().allEnergies()) {
             Energy energy = m.sheet().energy(e);
             if (energy.kind().drives() && !energy.keepLive() && m.night().stageNumber(e) == 0) {
                 out.report(info)
@@ -109,7 +111,7 @@ public final class HandsInAfterRun extends BookRule {
     }
 
     private void indexed(Moment m, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             if (part.moving().index() == Handling.Index.BY_HAND) {
                 out.report(info)
@@ -129,8 +131,8 @@ public final class HandsInAfterRun extends BookRule {
 
     /** One run is one cause, however many energies it brought back. */
     private void after(Moment m, Findings out) {
-        List<Integer> back = new ArrayList<>();
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        List<EnergyAt> back = new ArrayList<>();
+        for (EnergyAt e : m.sheet().allEnergies()) {
             if (DangerZone.entered(m, e)
                     && DangerZone.ran(m, e)
                     && out.onEnergy(m.sheet().energy(e).id(), RuleId.L6) == null) {
@@ -140,7 +142,7 @@ public final class HandsInAfterRun extends BookRule {
         if (back.isEmpty()) {
             return;
         }
-        int first = back.getFirst();
+        EnergyAt first = back.getFirst();
         Set<String> parts = new LinkedHashSet<>();
         back.forEach(e -> parts.addAll(DangerZone.partsInReach(m, e)));
         Findings.Report r =

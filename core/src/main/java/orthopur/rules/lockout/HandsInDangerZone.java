@@ -6,6 +6,7 @@ import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -30,7 +31,7 @@ public final class HandsInDangerZone extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        for (EnergyAt e : m.sheet().allEnergies()) {
             Energy energy = m.sheet().energy(e);
             // A run before is L6, heat is L8.
             if (!DangerZone.entered(m, e)
@@ -39,7 +40,6 @@ public final class HandsInDangerZone extends BookRule {
                     || out.onEnergy(energy.id(), RuleId.L1) != null) {
                 continue;
             }
-            int energyPlace = e;
             List<EnergyStage> path = m.night().path(e);
             boolean sharedCord = energy.kind() == EnergyKind.CORD && m.night().crew() > 1;
             Text because =
@@ -55,7 +55,7 @@ public final class HandsInDangerZone extends BookRule {
                     .items(
                             m.partIds(
                                     m.parts().stream()
-                                            .filter(p -> m.sheet().inReach(energyPlace, p))
+                                            .filter(p -> m.sheet().inReach(e, p))
                                             .toList()))
                     .says(DangerZone.sentence(m, e), because)
                     .propose(

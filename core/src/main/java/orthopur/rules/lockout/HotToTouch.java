@@ -12,6 +12,7 @@ import orthopur.quantity.Show;
 import orthopur.quantity.Temperature;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Heats;
 import orthopur.runthrough.Moment;
@@ -49,7 +50,7 @@ public final class HotToTouch extends BookRule {
     public void look(Moment m, Findings out) {
         handsInWater(m, out);
         hotSpray(m, out);
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        for (EnergyAt e : m.sheet().allEnergies()) {
             Energy energy = m.sheet().energy(e);
             if (!DangerZone.entered(m, e)
                     || !DangerZone.hot(m, e)
@@ -146,9 +147,9 @@ public final class HotToTouch extends BookRule {
         return some.stream().anyMatch(t -> names(m.procedure().ppe(), t));
     }
 
-    private void report(Moment m, int e, Energy energy, Findings out) {
+    private void report(Moment m, EnergyAt e, Energy energy, Findings out) {
         Temperature limit = m.context().book().temperature("touch.limit");
-        Double needed = Heats.minutesTo(m.sheet(), e, limit);
+        Double needed = Heats.minutesTo(m.sheet().sheet(), energy, limit);
         Object after =
                 needed == null
                         ? Text.of(
@@ -177,7 +178,7 @@ public final class HotToTouch extends BookRule {
                                         "hot-to-touch.metal-above-this-burns-within",
                                         "Metal above this burns within the time it takes to let go."));
         // What is still heated does not cool, however often it is measured.
-        if (m.night().fedStill(e, EnergyStage.COOLED) < 0) {
+        if (m.night().fedStill(e, EnergyStage.COOLED) == null) {
             r.propose(
                     Text.of(
                             "hot-to-touch.measure-it-below-first",

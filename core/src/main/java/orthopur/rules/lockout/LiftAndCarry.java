@@ -8,6 +8,7 @@ import orthopur.quantity.Mass;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -31,7 +32,7 @@ public final class LiftAndCarry extends BookRule {
             return;
         }
         Mass most = new Mass(m.context().book().number("lift.load-constant"));
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             Mass mass = part.moving().mass();
             Integer people = part.moving().people();

@@ -10,6 +10,7 @@ import orthopur.procedure.Edit;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.SheetIndex;
 
@@ -24,15 +25,15 @@ final class MakeSafe {
      * @param stages what is still missing, in order
      */
     static List<Edit> before(
-            Procedure p, int place, SheetIndex sheet, int energy, List<EnergyStage> stages) {
+            Procedure p, int place, SheetIndex sheet, EnergyAt energy, List<EnergyStage> stages) {
         return before(p, place, sheet, energy, stages, 0);
     }
 
     /** The same for several at once: all are stopped before any is locked, and so on. */
-    static List<Edit> before(Moment m, List<Integer> energies) {
+    static List<Edit> before(Moment m, List<EnergyAt> energies) {
         List<Edit> edits = new ArrayList<>();
         for (EnergyStage stage : EnergyStage.values()) {
-            for (int e : energies) {
+            for (EnergyAt e : energies) {
                 List<EnergyStage> path = m.night().path(e);
                 if (path.indexOf(stage) > m.night().stageNumber(e)) {
                     edits.addAll(
@@ -53,7 +54,7 @@ final class MakeSafe {
             Procedure p,
             int place,
             SheetIndex sheet,
-            int energy,
+            EnergyAt energy,
             List<EnergyStage> stages,
             int already) {
         List<Edit> edits = new ArrayList<>();
@@ -105,7 +106,7 @@ final class MakeSafe {
     }
 
     private static @Nullable Step later(
-            Procedure p, int place, SheetIndex sheet, int energy, EnergyStage stage) {
+            Procedure p, int place, SheetIndex sheet, EnergyAt energy, EnergyStage stage) {
         for (Step s : p.steps().subList(place + 1, p.steps().size())) {
             boolean alone = s.action().energies().equals(List.of(sheet.energy(energy).id()));
             if (alone && Moment.target(s.action(), energy, sheet) == stage) {

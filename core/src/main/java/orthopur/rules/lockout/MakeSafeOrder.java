@@ -4,6 +4,7 @@ import java.util.List;
 import orthopur.machine.EnergyStage;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -24,14 +25,14 @@ public final class MakeSafeOrder extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        for (int e : m.energies()) {
+        for (EnergyAt e : m.energies()) {
             EnergyStage target = m.target(e);
             if (target == null || m.night().inOrder(e, target)) {
                 continue;
             }
             List<EnergyStage> path = m.night().path(e);
-            int fed = m.night().fedStill(e, target);
-            if (fed >= 0) {
+            EnergyAt fed = m.night().fedStill(e, target);
+            if (fed != null) {
                 fed(m, out, e, fed);
                 continue;
             }
@@ -63,7 +64,7 @@ public final class MakeSafeOrder extends BookRule {
     }
 
     /** Pressure and motion come back as long as what feeds them runs or is open. */
-    private void fed(Moment m, Findings out, int e, int source) {
+    private void fed(Moment m, Findings out, EnergyAt e, EnergyAt source) {
         String name = SheetIndex.spoken(m.sheet().energy(e).name());
         String from = SheetIndex.spoken(m.sheet().energy(source).name());
         out.report(info)

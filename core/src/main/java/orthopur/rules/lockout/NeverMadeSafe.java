@@ -10,6 +10,7 @@ import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.runthrough.Ending;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -35,7 +36,7 @@ public final class NeverMadeSafe extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        for (int e = 0; e < end.sheet().energyCount(); e++) {
+        for (EnergyAt e : end.sheet().allEnergies()) {
             Energy energy = end.sheet().energy(e);
             int first = firstHandsIn(end, e);
             boolean loosened = out.onEnergy(energy.id(), RuleId.L4) != null;
@@ -72,7 +73,7 @@ public final class NeverMadeSafe extends BookRule {
             under(l3, out.onEnergy(energy.id(), RuleId.L1));
             under(l3, out.onEnergy(energy.id(), RuleId.L6));
             // What it feeds cannot be made safe either; that is the same cause.
-            for (int fed = 0; fed < end.sheet().energyCount(); fed++) {
+            for (EnergyAt fed : end.sheet().allEnergies()) {
                 Energy of = end.sheet().energy(fed);
                 boolean heated =
                         energy.kind().drives()
@@ -91,7 +92,7 @@ public final class NeverMadeSafe extends BookRule {
         }
     }
 
-    private static int firstHandsIn(Ending end, int energy) {
+    private static int firstHandsIn(Ending end, EnergyAt energy) {
         for (int i = 0; i < end.traces().size(); i++) {
             if (end.traces().get(i).zones().contains(energy)) {
                 return i;
@@ -105,8 +106,8 @@ public final class NeverMadeSafe extends BookRule {
         for (int i = 0; i < otherwise; i++) {
             Action a = end.procedure().steps().get(i).action();
             for (String id : a.energies()) {
-                int fed = end.sheet().energyNamed(id);
-                if (fed >= 0
+                EnergyAt fed = end.sheet().energyNamed(id);
+                if (fed != null
                         && source.equals(end.sheet().energy(fed).fedBy())
                         && Moment.target(a, fed, end.sheet()) != null) {
                     return i;
@@ -116,7 +117,7 @@ public final class NeverMadeSafe extends BookRule {
         return otherwise;
     }
 
-    private static boolean everMoved(Ending end, int energy) {
+    private static boolean everMoved(Ending end, EnergyAt energy) {
         String id = end.sheet().energy(energy).id();
         return end.procedure().steps().stream()
                 .anyMatch(

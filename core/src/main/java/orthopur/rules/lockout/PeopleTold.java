@@ -5,6 +5,7 @@ import orthopur.procedure.Action;
 import orthopur.procedure.Step;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -90,7 +91,7 @@ public final class PeopleTold extends BookRule {
     }
 
     private static boolean locked(Moment m) {
-        for (int e : m.energies()) {
+        for (EnergyAt e : m.energies()) {
             if (m.night().stageNumber(e) >= m.night().path(e).indexOf(EnergyStage.LOCKED)
                     && m.night().path(e).contains(EnergyStage.LOCKED)) {
                 return true;

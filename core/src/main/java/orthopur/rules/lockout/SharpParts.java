@@ -7,8 +7,10 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
@@ -36,7 +38,7 @@ public final class SharpParts extends BookRule {
     }
 
     private void bare(Moment m, Findings out) {
-        List<Integer> sharp =
+        List<PartAt> sharp =
                 m.parts().stream()
                         .filter(p -> m.sheet().part(p).hazards().contains(Hazard.EDGE))
                         .toList();
@@ -60,7 +62,7 @@ public final class SharpParts extends BookRule {
     }
 
     private void direction(Moment m, Action.Wash wash, Findings out) {
-        for (int s : m.exposed()) {
+        for (SurfaceAt s : m.exposed()) {
             Surface surface = m.sheet().surface(s);
             if (surface.wipe() != null && !Words.same(surface.wipe(), wash.direction())) {
                 out.report(info)

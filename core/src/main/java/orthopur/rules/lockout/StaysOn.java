@@ -3,6 +3,7 @@ package orthopur.rules.lockout;
 import orthopur.machine.Energy;
 import orthopur.machine.EnergyStage;
 import orthopur.rules.BookRule;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -22,7 +23,7 @@ public final class StaysOn extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        for (int e : m.energies()) {
+        for (EnergyAt e : m.energies()) {
             Energy energy = m.sheet().energy(e);
             EnergyStage target = m.target(e);
             if (!energy.keepLive()

@@ -6,6 +6,7 @@ import orthopur.machine.EnergyKind;
 import orthopur.machine.EnergyStage;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -31,7 +32,7 @@ public final class StoredEnergyInPart extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        for (EnergyAt e : m.sheet().allEnergies()) {
             Energy energy = m.sheet().energy(e);
             boolean stored = energy.kind() == EnergyKind.STORED || energy.kind() == EnergyKind.HEAT;
             if (!stored

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -34,7 +35,7 @@ public final class SwitchOff extends BookRule {
         if (!(m.action() instanceof Action.Restore) && !runs) {
             return;
         }
-        for (int i = 0; i < m.sheet().energyCount(); i++) {
+        for (EnergyAt i : m.sheet().allEnergies()) {
             Energy e = m.sheet().energy(i);
             boolean gets = runs ? m.night().cutOff(i) : m.action().energies().contains(e.id());
             if (e.startsAgain() && gets && leftOn(m)) {

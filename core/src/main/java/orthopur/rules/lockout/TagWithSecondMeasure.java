@@ -4,6 +4,7 @@ import orthopur.machine.Energy;
 import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -26,7 +27,7 @@ public final class TagWithSecondMeasure extends BookRule {
         if (!(m.action() instanceof Action.Lock a) || a.secondMeasure() != null) {
             return;
         }
-        for (int e : m.energies()) {
+        for (EnergyAt e : m.energies()) {
             Energy energy = m.sheet().energy(e);
             if (energy.tagOnly()) {
                 out.report(info)

@@ -8,6 +8,7 @@ import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -30,7 +31,7 @@ public final class TakenUpAgain extends BookRule {
 
     @Override
     public void look(Moment m, Findings out) {
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        for (EnergyAt e : m.sheet().allEnergies()) {
             Energy energy = m.sheet().energy(e);
             if (energy.keepLive()
                     || energy.kind() == EnergyKind.HEAT

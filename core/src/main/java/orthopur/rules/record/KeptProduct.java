@@ -12,6 +12,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** F5: product that is kept over the clean has a clean, covered, cold place. */
@@ -87,7 +88,7 @@ public final class KeptProduct extends BookRule {
     /** What is kept leaves the machine before water gets to where it lies. */
     private void washedBefore(Moment m, Findings out) {
         int washed = Facts.NEVER;
-        for (int s = 0; s < m.sheet().surfaceCount(); s++) {
+        for (SurfaceAt s : m.sheet().allSurfaces()) {
             if (m.sheet().surface(s).zone() == 1) {
                 Facts f = m.night().facts(s);
                 washed = Math.max(washed, Math.max(f.washed(), f.rinsed()));

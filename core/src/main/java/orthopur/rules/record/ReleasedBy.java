@@ -78,7 +78,7 @@ public final class ReleasedBy extends BookRule {
 
     /** A sink that is emptied concerns nobody; a line does. */
     private static boolean passage(Ending end, Action action) {
-        return action.items().stream().anyMatch(i -> end.sheet().passageNamed(i) >= 0);
+        return action.items().stream().anyMatch(i -> end.sheet().passageNamed(i) != null);
     }
 
     @Override

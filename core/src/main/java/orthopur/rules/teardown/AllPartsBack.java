@@ -13,6 +13,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
@@ -49,7 +50,7 @@ public final class AllPartsBack extends BookRule {
                 return;
             }
         }
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             int there = takes ? part.count() - m.night().off(p) : m.night().off(p);
             int wanted = stated == null ? there : stated;
@@ -88,15 +89,15 @@ public final class AllPartsBack extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        List<Integer> missing = new ArrayList<>();
-        for (int p = 0; p < end.sheet().partCount(); p++) {
+        List<PartAt> missing = new ArrayList<>();
+        for (PartAt p : end.sheet().allParts()) {
             if (end.night().off(p) > 0) {
                 missing.add(p);
             }
         }
         // One step that nobody undoes is one cause, however many parts it took off.
-        Map<Integer, List<Integer>> together = new LinkedHashMap<>();
-        for (int p : missing) {
+        Map<Integer, List<PartAt>> together = new LinkedHashMap<>();
+        for (PartAt p : missing) {
             Part part = end.sheet().part(p);
             int taken = lastRemoval(end, part.id());
             boolean alone =
@@ -111,7 +112,7 @@ public final class AllPartsBack extends BookRule {
     }
 
     /** Parts that came off at one step: of several none goes back, of a single one some may. */
-    private void report(Ending end, Findings out, int taken, List<Integer> parts) {
+    private void report(Ending end, Findings out, int taken, List<PartAt> parts) {
         List<String> ids = parts.stream().map(p -> end.sheet().part(p).id()).toList();
         Part first = end.sheet().part(parts.getFirst());
         int count = parts.stream().mapToInt(p -> end.sheet().part(p).count()).sum();
@@ -165,17 +166,17 @@ public final class AllPartsBack extends BookRule {
     }
 
     /** In the reverse order of taking apart. */
-    private static List<Edit> putBack(Ending end, int taken, List<Integer> parts) {
+    private static List<Edit> putBack(Ending end, int taken, List<PartAt> parts) {
         String before = end.firstFrom(taken, s -> StepEdits.endsAssembly(s.action()));
         List<String> order = end.procedure().steps().get(taken).action().items();
-        List<Integer> last =
+        List<PartAt> last =
                 parts.stream()
                         .sorted(
                                 Comparator.comparingInt(
                                         p -> -order.indexOf(end.sheet().part(p).id())))
                         .toList();
         List<Edit> edits = new ArrayList<>();
-        for (int p : last) {
+        for (PartAt p : last) {
             Part part = end.sheet().part(p);
             int off = end.night().off(p);
             edits.add(

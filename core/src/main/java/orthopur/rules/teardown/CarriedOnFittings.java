@@ -9,6 +9,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -34,7 +35,7 @@ public final class CarriedOnFittings extends BookRule {
     }
 
     private void moved(Moment m, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             List<Fitting> missing = new ArrayList<>();
             for (Fitting f : m.sheet().sheet().fittings()) {
@@ -71,7 +72,7 @@ public final class CarriedOnFittings extends BookRule {
     }
 
     private void takenOff(Moment m, Action.Unfit a, Findings out) {
-        for (int p = 0; p < m.sheet().partCount(); p++) {
+        for (PartAt p : m.sheet().allParts()) {
             Part part = m.sheet().part(p);
             boolean away = m.night().aside(p) || m.night().off(p) > 0;
             if (away && a.fittings().stream().anyMatch(part.moving().fittings()::contains)) {

@@ -13,6 +13,7 @@ import orthopur.quantity.Mass;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.Words;
@@ -30,7 +31,7 @@ public final class Destination extends BookRule {
             return;
         }
         overloaded(m, out);
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             String place = a.destination() == null ? part.destination() : a.destination();
             if (place == null) {
@@ -89,14 +90,14 @@ public final class Destination extends BookRule {
 
     /** More on a cart than it bears, or than it has places for. */
     private void overloaded(Moment m, Findings out) {
-        Map<String, List<Integer>> loads = new LinkedHashMap<>();
+        Map<String, List<PartAt>> loads = new LinkedHashMap<>();
         for (int i = 0; i <= m.place(); i++) {
             Step s = m.procedure().steps().get(i);
             if (s.action() instanceof Action.Remove a
                     && m.context().configuration().holds(s.when())) {
                 for (String id : a.items()) {
-                    int p = m.sheet().partNamed(id);
-                    if (p >= 0 && (i == m.place() || m.night().off(p) > 0)) {
+                    PartAt p = m.sheet().partNamed(id);
+                    if (p != null && (i == m.place() || m.night().off(p) > 0)) {
                         Cart c = cart(m, a, m.sheet().part(p));
                         if (c != null) {
                             loads.computeIfAbsent(c.name(), k -> new ArrayList<>()).add(p);
@@ -115,10 +116,10 @@ public final class Destination extends BookRule {
                 });
     }
 
-    private void load(Moment m, Cart c, List<Integer> parts, Findings out) {
+    private void load(Moment m, Cart c, List<PartAt> parts, Findings out) {
         double mass = 0;
         int pieces = 0;
-        for (int p : parts) {
+        for (PartAt p : parts) {
             Part part = m.sheet().part(p);
             pieces += part.count();
             Mass each = part.moving().mass();

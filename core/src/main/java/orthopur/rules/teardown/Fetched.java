@@ -16,9 +16,11 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.RuleInfo;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.runthrough.Words;
 import orthopur.text.Text;
 
@@ -88,8 +90,8 @@ public final class Fetched extends BookRule {
         if (several || wash.method() != null && wash.method() != Action.Method.BRUSH) {
             return;
         }
-        Map<String, List<Integer>> wanted = new LinkedHashMap<>();
-        for (int s : m.exposed()) {
+        Map<String, List<SurfaceAt>> wanted = new LinkedHashMap<>();
+        for (SurfaceAt s : m.exposed()) {
             String brush = m.sheet().surface(s).brush();
             if (brush != null
                     && (tool == null || !sameBrush(tool, brush))
@@ -120,7 +122,7 @@ public final class Fetched extends BookRule {
     }
 
     /** Whether some step takes to this surface what its sheet asks for. */
-    private static boolean brushedBy(Moment m, int surface, String brush) {
+    private static boolean brushedBy(Moment m, SurfaceAt surface, String brush) {
         return m.procedure().steps().stream()
                 .filter(s -> s.action() instanceof Action.Wash w && named(s, w, brush))
                 .flatMap(s -> s.action().items().stream())
@@ -180,7 +182,7 @@ public final class Fetched extends BookRule {
                         || m.action() instanceof Action.Shift
                         || m.action() instanceof Action.Install;
         if (moves) {
-            for (int p : m.parts()) {
+            for (PartAt p : m.parts()) {
                 Part part = m.sheet().part(p);
                 part.moving().tools().stream()
                         .filter(t -> aid(t) == (kind == Kind.AID))

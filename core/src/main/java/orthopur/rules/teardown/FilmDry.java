@@ -10,6 +10,7 @@ import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** T8: a film that is left on purpose is dry before it is handled or heated. */
@@ -49,8 +50,8 @@ public final class FilmDry extends BookRule {
         }
     }
 
-    private void wet(Moment m, List<Integer> some, Findings out) {
-        List<Integer> wet = some.stream().filter(s -> m.night().filmWet(s) > 0).toList();
+    private void wet(Moment m, List<SurfaceAt> some, Findings out) {
+        List<SurfaceAt> wet = some.stream().filter(s -> m.night().filmWet(s) > 0).toList();
         if (wet.isEmpty() || out.onCause(id, "film") != null) {
             return;
         }

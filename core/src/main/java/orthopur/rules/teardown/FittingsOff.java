@@ -9,9 +9,12 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -106,7 +109,7 @@ public final class FittingsOff extends BookRule {
             List<String> served =
                     m.action().items().stream()
                             .filter(f.serves()::contains)
-                            .filter(i -> !washes || m.sheet().passageNamed(i) >= 0)
+                            .filter(i -> !washes || m.sheet().passageNamed(i) != null)
                             .filter(i -> !sanitizes || onlyMoved(m, i))
                             .toList();
             if (!served.isEmpty()
@@ -149,10 +152,10 @@ public final class FittingsOff extends BookRule {
                     default -> false;
                 };
         for (Fitting f : cleans ? m.sheet().sheet().fittings() : List.<Fitting>of()) {
-            List<Integer> below =
+            List<SurfaceAt> below =
                     f.serves().stream()
                             .map(m.sheet()::surfaceNamed)
-                            .filter(s -> s >= 0 && m.names(s))
+                            .filter(s -> s != null && m.names(s))
                             .filter(s -> m.sheet().part(m.sheet().ownerOf(s)).sharpening() != null)
                             .toList();
             if (!below.isEmpty()
@@ -180,14 +183,15 @@ public final class FittingsOff extends BookRule {
     }
 
     private static boolean onlyMoved(Moment m, String passage) {
-        return m.sheet().passage(m.sheet().passageNamed(passage)).onlyMoved();
+        PassageAt p = m.sheet().passageNamed(passage);
+        return p != null && m.sheet().passage(p).onlyMoved();
     }
 
     /** Where a fitting sits nothing else does: it comes off before the part goes back there. */
     private void inItsPlace(Moment m, Findings out) {
         for (Fitting f : m.sheet().sheet().fittings()) {
-            int p = f.replaces() == null ? -1 : m.sheet().partNamed(f.replaces());
-            if (p < 0
+            PartAt p = f.replaces() == null ? null : m.sheet().partNamed(f.replaces());
+            if (p == null
                     || m.orderOf(p) < 0
                     || m.night().fitted(f.id()) < f.count()
                     || m.procedure().loopAt(m.place()).size() > 1) {
@@ -246,6 +250,6 @@ public final class FittingsOff extends BookRule {
                 };
         return action instanceof Action.Circulate
                 || how == Action.Method.FLOOD
-                        && action.items().stream().anyMatch(i -> sheet.passageNamed(i) >= 0);
+                        && action.items().stream().anyMatch(i -> sheet.passageNamed(i) != null);
     }
 }

@@ -10,6 +10,7 @@ import orthopur.rules.Sources;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -29,9 +30,9 @@ public final class GuardsBack extends BookRule {
         if (!(m.action() instanceof Action.Restore)) {
             return;
         }
-        List<Integer> guards = new ArrayList<>();
-        List<Integer> missing = new ArrayList<>();
-        for (int p = 0; p < m.sheet().partCount(); p++) {
+        List<PartAt> guards = new ArrayList<>();
+        List<PartAt> missing = new ArrayList<>();
+        for (PartAt p : m.sheet().allParts()) {
             if (m.sheet().part(p).guard()) {
                 guards.add(p);
                 if (m.night().off(p) > 0) {

@@ -12,6 +12,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -42,7 +43,7 @@ public final class IndexPosition extends BookRule {
                 return;
             }
         }
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             int there = takes ? part.count() - m.night().off(p) : m.night().off(p);
             int wanted = stated == null ? there : stated;
@@ -145,7 +146,7 @@ public final class IndexPosition extends BookRule {
                             true;
                     default -> false;
                 };
-        for (int p : treats ? m.parts() : List.<Integer>of()) {
+        for (PartAt p : treats ? m.parts() : List.<PartAt>of()) {
             Part part = m.sheet().part(p);
             boolean passes = !part.removable() && part.moving().index() != null && part.count() > 1;
             if (!passes
@@ -176,7 +177,7 @@ public final class IndexPosition extends BookRule {
     }
 
     /** Looked at once more is no harm: each length has been seen since it was last rinsed. */
-    private static boolean seen(Moment m, int part) {
+    private static boolean seen(Moment m, PartAt part) {
         return m.sheet().surfacesOf(part).stream()
                 .allMatch(s -> m.night().facts(s).inspected() != Facts.NEVER);
     }

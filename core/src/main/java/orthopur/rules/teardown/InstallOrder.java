@@ -10,6 +10,7 @@ import orthopur.rules.BookRule;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -25,10 +26,10 @@ public final class InstallOrder extends BookRule {
         if (!(m.action() instanceof Action.Install)) {
             return;
         }
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             List<String> late = new ArrayList<>();
             Part part = m.sheet().part(p);
-            for (int q : m.sheet().onBefore(p)) {
+            for (PartAt q : m.sheet().onBefore(p)) {
                 Part other = m.sheet().part(q);
                 boolean inTime = m.orderOf(q) >= 0 && m.orderOf(q) < m.orderOf(p);
                 // One of several missing is a matter of the count (T2), not of the order.
@@ -45,7 +46,7 @@ public final class InstallOrder extends BookRule {
     }
 
     /** What came off to be washed goes back after it. */
-    private void unwashed(Moment m, int p, Findings out) {
+    private void unwashed(Moment m, PartAt p, Findings out) {
         String id = m.sheet().part(p).id();
         boolean dirty =
                 m.night().off(p) > 0

@@ -17,8 +17,10 @@ import orthopur.runthrough.Ending;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /**
@@ -43,7 +45,7 @@ public final class Lubricants extends BookRule {
         Chemical c = m.context().chemical(m.action().chemical());
         List<String> unfit = new ArrayList<>();
         boolean contact = false;
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             List<Lubrication> points = part.fitting().lubrication();
             if (!coats && !points.isEmpty() && points.stream().allMatch(Lubrication::never)) {
@@ -121,7 +123,7 @@ public final class Lubricants extends BookRule {
     }
 
     /** What came off is lubricated while it is off: put together, its points are out of reach. */
-    private void onAlready(Moment m, int p, Findings out) {
+    private void onAlready(Moment m, PartAt p, Findings out) {
         int on = m.night().installedAt(p);
         Part part = m.sheet().part(p);
         if (on == Facts.NEVER || !part.removable() || !m.night().mounted(p)) {
@@ -147,7 +149,7 @@ public final class Lubricants extends BookRule {
 
     /** A film is the last thing: water takes it off, and no sanitizer gets under it. */
     private void wetted(Moment m, Part part, Findings out) {
-        Set<Integer> its = new HashSet<>();
+        Set<SurfaceAt> its = new HashSet<>();
         part.surfaces().forEach(s -> its.add(m.sheet().surfaceNamed(s.id())));
         int wet =
                 m.firstLater(
@@ -186,9 +188,9 @@ public final class Lubricants extends BookRule {
     }
 
     /** Whether it meets one of some surfaces; what flows through leaves what is packed in. */
-    private static boolean meets(Moment m, Action action, Set<Integer> surfaces) {
+    private static boolean meets(Moment m, Action action, Set<SurfaceAt> surfaces) {
         return action.items().stream()
-                .filter(i -> m.sheet().passageNamed(i) < 0)
+                .filter(i -> m.sheet().passageNamed(i) == null)
                 .flatMap(i -> m.sheet().surfacesMeant(i).stream())
                 .anyMatch(surfaces::contains);
     }
@@ -266,7 +268,7 @@ public final class Lubricants extends BookRule {
 
     @Override
     public void atEnd(Ending end, Findings out) {
-        for (int p = 0; p < end.sheet().partCount(); p++) {
+        for (PartAt p : end.sheet().allParts()) {
             Part part = end.sheet().part(p);
             for (Lubrication point : part.fitting().lubrication()) {
                 boolean due = !point.never() && point.frequency().dueIn(end.procedure().kind());

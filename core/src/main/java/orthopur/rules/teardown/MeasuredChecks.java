@@ -15,9 +15,12 @@ import orthopur.quantity.Show;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
+import orthopur.runthrough.PassageAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -46,9 +49,9 @@ public final class MeasuredChecks extends BookRule {
                 value(m, check, out);
                 state(m, check, out);
             }
-            int part = check == null ? -1 : m.sheet().partNamed(check.part());
-            int missing = check == null || part < 0 ? -1 : missing(m, check, part);
-            if (check != null && missing >= 0) {
+            PartAt part = check == null ? null : m.sheet().partNamed(check.part());
+            PartAt missing = check == null || part == null ? null : missing(m, check, part);
+            if (check != null && missing != null) {
                 out.report(info)
                         .cause(id)
                         .items(List.of(check.part()))
@@ -158,7 +161,7 @@ public final class MeasuredChecks extends BookRule {
     }
 
     private static boolean anyDead(Moment m) {
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        for (EnergyAt e : m.sheet().allEnergies()) {
             if (m.sheet().energy(e).kind().drives()
                     && !m.sheet().energy(e).keepLive()
                     && m.night().stageNumber(e) > 1) {
@@ -169,7 +172,7 @@ public final class MeasuredChecks extends BookRule {
     }
 
     private static boolean anyLocked(Moment m) {
-        for (int e = 0; e < m.sheet().energyCount(); e++) {
+        for (EnergyAt e : m.sheet().allEnergies()) {
             if (m.night().harmless(e) && m.sheet().energy(e).kind().drives()) {
                 return true;
             }
@@ -178,7 +181,7 @@ public final class MeasuredChecks extends BookRule {
     }
 
     private static boolean guardsOn(Moment m) {
-        for (int p = 0; p < m.sheet().partCount(); p++) {
+        for (PartAt p : m.sheet().allParts()) {
             if (m.sheet().part(p).guard() && !m.night().inTheWay(p)) {
                 return false;
             }
@@ -187,7 +190,7 @@ public final class MeasuredChecks extends BookRule {
     }
 
     private static boolean filled(Moment m, Check check) {
-        for (int k = 0; k < m.sheet().passageCount(); k++) {
+        for (PassageAt k : m.sheet().allPassages()) {
             List<String> wetted = m.sheet().passage(k).surfaces();
             boolean mine =
                     m.sheet().surfacesMeant(check.part()).stream()
@@ -203,10 +206,13 @@ public final class MeasuredChecks extends BookRule {
      * A part that is still off or aside and comes back later: the one that is checked, or one that
      * the sheet says the check needs.
      */
-    private static int missing(Moment m, Check check, int checked) {
-        List<Integer> needed = new ArrayList<>(List.of(checked));
-        check.needs().stream().map(m.sheet()::partNamed).filter(p -> p >= 0).forEach(needed::add);
-        for (int p : needed) {
+    private static @Nullable PartAt missing(Moment m, Check check, PartAt checked) {
+        List<PartAt> needed = new ArrayList<>(List.of(checked));
+        check.needs().stream()
+                .map(m.sheet()::partNamed)
+                .filter(p -> p != null)
+                .forEach(needed::add);
+        for (PartAt p : needed) {
             String id = m.sheet().part(p).id();
             boolean open =
                     m.night().off(p) > 0
@@ -220,7 +226,7 @@ public final class MeasuredChecks extends BookRule {
                 return p;
             }
         }
-        return -1;
+        return null;
     }
 
     @Override
@@ -235,11 +241,13 @@ public final class MeasuredChecks extends BookRule {
             }
         }
         for (Check check : end.sheet().sheet().checks()) {
-            int part = end.sheet().partNamed(check.part());
+            PartAt part = end.sheet().partNamed(check.part());
+            if (part == null) {
+                continue;
+            }
             boolean touched =
-                    part >= 0
-                            && (end.night().installedAt(part) != Facts.NEVER
-                                    || !end.sheet().part(part).removable());
+                    end.night().installedAt(part) != Facts.NEVER
+                            || !end.sheet().part(part).removable();
             Integer at = made.get(check.id());
             Text early = touched && at != null ? early(end, check, part, at) : null;
             if (early != null && out.onCause(RuleId.T9, check.id()) == null) {
@@ -284,7 +292,7 @@ public final class MeasuredChecks extends BookRule {
     }
 
     /** What still changes after a check that was made at a place; null where nothing does. */
-    private static @Nullable Text early(Ending end, Check check, int part, int at) {
+    private static @Nullable Text early(Ending end, Check check, PartAt part, int at) {
         String name = end.sheet().part(part).id();
         int installed = end.night().installedAt(part);
         if (at < installed) {

@@ -9,6 +9,7 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
@@ -40,7 +41,7 @@ public final class MovedBack extends BookRule {
         if (!(m.action() instanceof Action.Restore)) {
             return;
         }
-        for (int p = 0; p < m.sheet().partCount(); p++) {
+        for (PartAt p : m.sheet().allParts()) {
             if (m.night().aside(p) && out.onItem(m.sheet().part(p).id(), RuleId.T14) == null) {
                 report(out, m.procedure(), m.place(), m.sheet().part(p), m.number());
             }
@@ -49,7 +50,7 @@ public final class MovedBack extends BookRule {
 
     /** Water stands on what is washed level and has to tilt for it. */
     private void washedInPlace(Moment m, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             if (!part.moving().washedAside()
                     || m.night().aside(p)
@@ -74,7 +75,7 @@ public final class MovedBack extends BookRule {
 
     /** What was never moved aside cannot be moved back: the step that opened it is missing. */
     private void neverAside(Moment m, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             if (!part.shifts() || m.night().aside(p) || m.night().off(p) > 0) {
                 continue;
@@ -120,7 +121,7 @@ public final class MovedBack extends BookRule {
     @Override
     public void atEnd(Ending end, Findings out) {
         int last = end.procedure().steps().size() - 1;
-        for (int p = 0; p < end.sheet().partCount(); p++) {
+        for (PartAt p : end.sheet().allParts()) {
             Part part = end.sheet().part(p);
             if (end.night().aside(p) && out.onItem(part.id(), RuleId.T14) == null) {
                 report(out, end.procedure(), last, part, last + 1);

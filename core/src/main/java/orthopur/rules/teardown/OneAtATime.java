@@ -8,6 +8,7 @@ import orthopur.procedure.Action;
 import orthopur.rules.BookRule;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -23,18 +24,18 @@ public final class OneAtATime extends BookRule {
         if (!(m.action() instanceof Action.Remove)) {
             return;
         }
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             String group = m.sheet().part(p).moving().oneAtATime();
             if (group == null || out.onCause(RuleId.T15, group) != null) {
                 continue;
             }
             List<String> siblings = new ArrayList<>();
             boolean left = false;
-            for (int q = 0; q < m.sheet().partCount(); q++) {
+            for (PartAt q : m.sheet().allParts()) {
                 Part other = m.sheet().part(q);
                 if (group.equals(other.moving().oneAtATime())) {
                     siblings.add(other.id());
-                    left |= q != p && m.night().off(q) == 0 && m.orderOf(q) < 0;
+                    left |= !q.equals(p) && m.night().off(q) == 0 && m.orderOf(q) < 0;
                 }
             }
             // Back on before the loop goes on to the next.
@@ -69,7 +70,7 @@ public final class OneAtATime extends BookRule {
     }
 
     /** Something fitted in its place before the loop goes on to the next. */
-    private static boolean standsIn(Moment m, int part) {
+    private static boolean standsIn(Moment m, PartAt part) {
         String id = m.sheet().part(part).id();
         List<String> fittings =
                 m.sheet().sheet().fittings().stream()

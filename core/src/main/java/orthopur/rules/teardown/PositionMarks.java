@@ -26,20 +26,14 @@ public final class PositionMarks extends BookRule {
         if (!(m.action() instanceof Action.Remove)) {
             return;
         }
-        List<String> unmarked =
+        List<Part> parts =
                 m.parts().stream()
                         .map(m.sheet()::part)
-                        .filter(p -> p.mark() != null)
-                        .map(Part::id)
-                        .filter(
-                                id ->
-                                        !m.earlier(
-                                                a ->
-                                                        a instanceof Action.Mark
-                                                                && a.items().contains(id)))
+                        .filter(p -> p.mark() != null && !marked(m, p.id()))
                         .toList();
-        if (!unmarked.isEmpty()) {
-            String mark = m.sheet().part(m.sheet().partNamed(unmarked.getFirst())).mark();
+        if (!parts.isEmpty()) {
+            List<String> unmarked = parts.stream().map(Part::id).toList();
+            String mark = parts.getFirst().mark();
             out.report(info)
                     .items(unmarked)
                     .says(
@@ -64,5 +58,9 @@ public final class PositionMarks extends BookRule {
                                                     + mark
                                                     + ".")));
         }
+    }
+
+    private static boolean marked(Moment m, String part) {
+        return m.earlier(a -> a instanceof Action.Mark && a.items().contains(part));
     }
 }

@@ -15,9 +15,11 @@ import orthopur.rules.StepEdits;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.text.Text;
 
 /** T1: a part comes off only when what is in front of it is off or moved aside. */
@@ -53,13 +55,13 @@ public final class RemovalOrder extends BookRule {
         if (!aside && !(m.action() instanceof Action.Remove)) {
             return;
         }
-        for (int p : m.parts()) {
-            List<Integer> inFront = new ArrayList<>();
+        for (PartAt p : m.parts()) {
+            List<PartAt> inFront = new ArrayList<>();
             for (String front : m.sheet().part(p).behind()) {
-                int f = m.sheet().partNamed(front);
+                PartAt f = m.sheet().partNamed(front);
                 // Named in the same step, earlier in its list: taken off on the way.
-                boolean together = m.orderOf(f) >= 0 && m.orderOf(f) < m.orderOf(p);
-                if (f >= 0 && m.night().inTheWay(f) && !together) {
+                boolean together = f != null && m.orderOf(f) >= 0 && m.orderOf(f) < m.orderOf(p);
+                if (f != null && m.night().inTheWay(f) && !together) {
                     inFront.add(f);
                 }
             }
@@ -88,7 +90,7 @@ public final class RemovalOrder extends BookRule {
                                     Text.of(
                                             "removal-order.it-cannot-come-off-this",
                                             "It cannot come off this way; someone will force it and hurt the part or a hand."));
-            for (int f : inFront) {
+            for (PartAt f : inFront) {
                 propose(m, p, m.sheet().part(f), r);
             }
         }
@@ -97,12 +99,12 @@ public final class RemovalOrder extends BookRule {
     /** Nobody puts a part on through a door that is shut. */
     private void behindShut(Moment m, Findings out) {
         boolean back = m.action() instanceof Action.Return;
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             boolean away = back ? m.night().aside(p) : m.night().off(p) > 0;
-            List<Integer> shut =
+            List<PartAt> shut =
                     m.sheet().part(p).behind().stream()
                             .map(m.sheet()::partNamed)
-                            .filter(f -> f >= 0 && (back || !m.sheet().part(f).removable()))
+                            .filter(f -> f != null && (back || !m.sheet().part(f).removable()))
                             .filter(f -> m.orderOf(f) < 0 || m.orderOf(f) > m.orderOf(p))
                             .filter(f -> m.night().inTheWay(f) && away)
                             .toList();
@@ -135,9 +137,9 @@ public final class RemovalOrder extends BookRule {
      * What comes off is taken off before it is washed: on the machine only its front gets clean.
      */
     private void washedBefore(Moment m, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             String id = m.sheet().part(p).id();
-            List<Integer> own = m.sheet().surfacesOf(p);
+            List<SurfaceAt> own = m.sheet().surfacesOf(p);
             boolean on = m.night().off(p) == 0 && m.night().installedAt(p) == Facts.NEVER;
             boolean washed =
                     own.stream().anyMatch(s -> washed(m, s))
@@ -176,7 +178,7 @@ public final class RemovalOrder extends BookRule {
         }
     }
 
-    private static boolean washed(Moment m, int surface) {
+    private static boolean washed(Moment m, SurfaceAt surface) {
         return m.night().facts(surface).washed() != Facts.NEVER;
     }
 
@@ -185,23 +187,23 @@ public final class RemovalOrder extends BookRule {
      * it was clean already, C6 has nothing to miss, and the hand still goes where it cannot.
      */
     private void throughCover(Moment m, boolean cleans, Findings out) {
-        Set<Integer> covers = new LinkedHashSet<>();
+        Set<PartAt> covers = new LinkedHashSet<>();
         List<String> hidden = new ArrayList<>();
         for (String item : m.action().items()) {
-            int part = m.sheet().partNamed(item);
-            int surface = m.sheet().surfaceNamed(item);
-            List<Integer> all =
-                    part >= 0
+            PartAt part = m.sheet().partNamed(item);
+            SurfaceAt surface = m.sheet().surfaceNamed(item);
+            List<SurfaceAt> all =
+                    part != null
                             ? m.sheet().surfacesOf(part)
-                            : surface >= 0 ? List.of(surface) : List.of();
+                            : surface != null ? List.of(surface) : List.of();
             boolean shut =
                     !all.isEmpty()
                             && all.stream().noneMatch(m::reaches)
-                            && all.stream().allMatch(s -> m.night().coverOf(s) >= 0)
+                            && all.stream().allMatch(s -> m.night().coverOf(s) != null)
                             && (!cleans || all.stream().allMatch(s -> washed(m, s)));
             if (shut) {
                 hidden.add(item);
-                all.forEach(s -> covers.add(m.night().coverOf(s)));
+                all.stream().map(m.night()::coverOf).filter(c -> c != null).forEach(covers::add);
             }
         }
         if (!hidden.isEmpty()) {
@@ -222,7 +224,7 @@ public final class RemovalOrder extends BookRule {
         }
     }
 
-    private static void propose(Moment m, int behind, Part front, Findings.Report r) {
+    private static void propose(Moment m, PartAt behind, Part front, Findings.Report r) {
         Procedure p = m.procedure();
         String before = m.step().id();
         for (Step s : p.steps().subList(m.place() + 1, p.steps().size())) {

@@ -1,7 +1,6 @@
 package orthopur.rules.teardown;
 
 import java.util.List;
-import java.util.stream.IntStream;
 import orthopur.machine.Energy;
 import orthopur.machine.Program;
 import orthopur.procedure.Action;
@@ -9,6 +8,7 @@ import orthopur.procedure.Edit;
 import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Ending;
+import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
 import orthopur.runthrough.RuleId;
@@ -33,8 +33,7 @@ public final class TestedLive extends BookRule {
             return;
         }
         List<Energy> driving =
-                IntStream.range(0, m.sheet().energyCount())
-                        .mapToObj(m.sheet()::energy)
+                m.sheet().sheet().energies().stream()
                         .filter(e -> e.kind().drives() && !e.keepLive())
                         .toList();
         List<Energy> cut = driving.stream().filter(e -> isCut(m, e)).toList();
@@ -71,7 +70,8 @@ public final class TestedLive extends BookRule {
     }
 
     private static boolean isCut(Moment m, Energy e) {
-        return m.night().cutOff(m.sheet().energyNamed(e.id()));
+        EnergyAt at = m.sheet().energyNamed(e.id());
+        return at != null && m.night().cutOff(at);
     }
 
     private static boolean movesCleaner(Moment m, Energy e) {

@@ -8,6 +8,7 @@ import orthopur.rules.BookRule;
 import orthopur.rules.StepEdits;
 import orthopur.runthrough.Findings;
 import orthopur.runthrough.Moment;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.RuleId;
 import orthopur.runthrough.Severity;
 import orthopur.text.Text;
@@ -32,7 +33,7 @@ public final class WearChecked extends BookRule {
     }
 
     private void checked(Moment m, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             if (part.fitting().wearCheck() == null || m.night().off(p) == 0) {
                 continue;
@@ -76,7 +77,7 @@ public final class WearChecked extends BookRule {
     }
 
     private void paired(Moment m, Action.Replace a, Findings out) {
-        for (int p : m.parts()) {
+        for (PartAt p : m.parts()) {
             Part part = m.sheet().part(p);
             String pair = part.fitting().pair();
             if (pair != null && !a.items().contains(pair)) {

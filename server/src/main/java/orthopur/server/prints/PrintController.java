@@ -31,7 +31,9 @@ import orthopur.machine.Part;
 import orthopur.machine.Surface;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
+import orthopur.runthrough.PartAt;
 import orthopur.runthrough.SheetIndex;
+import orthopur.runthrough.SurfaceAt;
 import orthopur.server.languages.Languages;
 import orthopur.server.languages.Tongue;
 import orthopur.server.machines.Premises;
@@ -313,9 +315,9 @@ class PrintController {
         return ID.matcher(line)
                 .replaceAll(
                         m -> {
-                            int part = index.partNamed(m.group(1));
+                            PartAt part = index.partNamed(m.group(1));
                             return Matcher.quoteReplacement(
-                                    part < 0 ? m.group(1) : index.part(part).name());
+                                    part == null ? m.group(1) : index.part(part).name());
                         });
     }
 
@@ -325,10 +327,11 @@ class PrintController {
         }
         Set<String> lit = new java.util.HashSet<>();
         for (String item : s.action().items()) {
-            int part = index.partNamed(item);
-            int surface = index.surfaceNamed(item);
-            if (part >= 0 || surface >= 0) {
-                lit.add(index.part(part >= 0 ? part : index.ownerOf(surface)).id());
+            PartAt part = index.partNamed(item);
+            SurfaceAt surface = index.surfaceNamed(item);
+            PartAt whole = part == null && surface != null ? index.ownerOf(surface) : part;
+            if (whole != null) {
+                lit.add(index.part(whole).id());
             }
         }
         return outline.shapes().stream()

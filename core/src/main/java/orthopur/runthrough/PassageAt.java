@@ -1,0 +1,21 @@
+package orthopur.runthrough;
+
+/**
+ * Which passage of a sheet: what {@link SheetIndex} calls it during a run, so that nothing is
+ * looked up by name and no passage is taken for something else.
+ *
+ * @param at its place among the passages of the sheet, from 0
+ */
+public record PassageAt(int at) {
+    // Rules look these up at every step of every run: said out, it costs what the number alone
+    // would.
+    @Override
+    public int hashCode() {
+        return at;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof PassageAt o && o.at == at;
+    }
+}
