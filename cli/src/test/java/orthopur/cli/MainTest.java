@@ -172,7 +172,8 @@ class MainTest {
 
     @Test
     void planIsAsGoodAsItSays(@TempDir Path dir) throws IOException {
-        assertEquals(0, run("plan", "--demo", "--json"), said());
+        // Cut short, it may leave something out, and says so by 1.
+        assertTrue(run("plan", "--demo", "--seconds", "2", "--json") < 2, said());
         assertTrue(said().contains("\"gapPercent\""), said());
         assertEquals(2, run("plan"));
         assertEquals(2, run("plan", "--demo", "--seconds", "0"));

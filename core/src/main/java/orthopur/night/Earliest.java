@@ -31,6 +31,20 @@ public final class Earliest {
     }
 
     /**
+     * The minute before which nobody can be through with so many minutes of work and the breaks
+     * that count, each within their own hours.
+     *
+     * @return the length of the night where nobody has so many
+     */
+    public static int endOfOne(Night night, int minutes) {
+        int bare = withoutBreaks(night);
+        return night.people().stream()
+                .mapToInt(p -> over(night, List.of(p), p.breaks(), bare, minutes, 0))
+                .min()
+                .orElse(night.until());
+    }
+
+    /**
      * Whether somebody's break belongs to their night: where the work goes on beyond the beginning
      * of the time for it. Whoever is home before that needs none.
      */
@@ -51,22 +65,26 @@ public final class Earliest {
                 last = Math.max(last, j.running().from() + j.minutes());
             }
         }
-        List<List<Span>> busy = new ArrayList<>();
-        for (Person p : night.people()) {
-            busy.add(busy(night, p));
-        }
         for (Break b : breaks) {
             last = bare > b.from() ? Math.max(last, b.from() + b.minutes()) : last;
         }
+        int over = over(night, night.people(), breaks, bare, work, first);
+        return Math.min(night.until(), work == 0 ? last : Math.max(last, over));
+    }
+
+    /** When these people are through with so much work and their breaks, from a minute on. */
+    private static int over(
+            Night night, List<Person> people, List<Break> breaks, int bare, int work, int from) {
+        List<List<Span>> busy = people.stream().map(p -> busy(night, p)).toList();
         int done = 0;
-        int minute = first;
-        while (minute < night.until() && done < work + rests(breaks, bare, first, minute)) {
-            for (int i = 0; i < night.people().size(); i++) {
-                done += here(night.people().get(i), busy.get(i), minute) ? 1 : 0;
+        int minute = from;
+        while (minute < night.until() && done < work + rests(breaks, bare, from, minute)) {
+            for (int i = 0; i < people.size(); i++) {
+                done += here(people.get(i), busy.get(i), minute) ? 1 : 0;
             }
             minute++;
         }
-        return Math.min(night.until(), work == 0 ? last : Math.max(last, minute));
+        return minute;
     }
 
     /** Minutes of rest between two minutes at the least: as early or as late as they may be. */

@@ -49,7 +49,7 @@ public final class Measured {
         Map<Aim, Double> values = values(night, sorted, breaks, out);
         List<Level> all = new ArrayList<>(levels);
         if (all.isEmpty()) {
-            values.forEach((aim, v) -> all.add(new Level(aim, v, v == 0 ? 0 : -1, v == 0)));
+            values.forEach((aim, v) -> all.add(new Level(aim, v, 0, v == 0)));
         }
         return new Plan(
                 status,

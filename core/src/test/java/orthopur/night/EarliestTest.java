@@ -77,6 +77,28 @@ class EarliestTest {
     }
 
     @Test
+    void whoeverHasMostToDoIsThroughWithItNoSooner() {
+        Night two = night(List.of(person("a", 60, REST), person("b", 0)), works(10, 30));
+        assertEquals(200, Earliest.endOfOne(two, 200));
+        // In the middle of something else, with a break, from later on: the other one then.
+        Night busy =
+                night(
+                        List.of(person("a", 60, REST), person("b", 0)),
+                        work("begun", 180, 0).begun(new Running(0, List.of("b"))),
+                        work("next", 200, 0));
+        assertEquals(290, Earliest.endOfOne(busy, 200));
+        assertEquals(480, Earliest.endOfOne(two, 481), "nobody has so many");
+    }
+
+    @Test
+    void withoutASolverNoLevelIsBelowNothing() {
+        Night tight = night(List.of(person("a", 0, REST)), works(20, 30));
+        Plan plan = new Greedy().plan(tight, 1);
+        assertFalse(plan.unplaced().isEmpty());
+        assertTrue(plan.levels().stream().allMatch(l -> l.bound() >= 0 && l.gapPercent() <= 100));
+    }
+
+    @Test
     void workThatDoesNotFitEndsWithTheNight() {
         assertEquals(480, Earliest.end(night(List.of(person("a", 0)), works(20, 30))));
         assertEquals(480, Earliest.end(night(List.of(), works(1, 30))));

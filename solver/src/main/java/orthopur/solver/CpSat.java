@@ -11,6 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.jspecify.annotations.Nullable;
 import orthopur.night.Earliest;
 import orthopur.night.Greedy;
@@ -30,20 +33,12 @@ import orthopur.night.Search;
  * from the same night; the clock only cuts short, and the plan says so.
  */
 final class CpSat implements Planner {
-    private static final int SEED = 20_261_129;
+    static final int SEED = 20_261_129;
 
     /** Orders that are tried before the solver begins, times tasks: each order takes longer. */
     private static final int ORDERS = 12_000;
 
     private static final int FEWEST = 40;
-
-    /** How much may go into the question who does what. */
-    private static final double WHO = 0.5;
-
-    private static final int PEOPLE = SEED + 7;
-
-    /** So often times are looked for to the answer. */
-    private static final int BEGINNINGS = 8;
 
     /** At so many machines who does what is looked at together. */
     private static final int AT_A_TIME = 4;
@@ -77,11 +72,24 @@ final class CpSat implements Planner {
         if (night.tasks().isEmpty()) {
             return new Greedy().plan(night, seconds);
         }
-        Plan people = Search.best(night, Math.max(FEWEST, ORDERS / night.tasks().size()));
-        Who.Found who = new Who(night).find(WHO, seconds / 8, PEOPLE);
-        Plan whole = who == null ? null : timed(night, who, begun, seconds);
-        if (whole != null && Search.compare(values(night, whole), values(night, people)) < 0) {
-            people = whole;
+        Who.Found who;
+        Plan people;
+        // As many threads as there are change when an answer is there, and not what it is.
+        int threads = Math.max(2, Runtime.getRuntime().availableProcessors());
+        ExecutorService side = Executors.newFixedThreadPool(threads);
+        try {
+            int orders = Math.max(FEWEST, ORDERS / night.tasks().size());
+            CompletableFuture<Plan> search =
+                    CompletableFuture.supplyAsync(() -> Search.best(night, orders), side);
+            who = new Who(night).find(Times.WHO, seconds / 4, SEED + 7);
+            Plan whole = who == null ? null : new Times(night, who, begun, seconds).find(side);
+            people = search.join();
+            if (whole != null && Search.compare(values(night, whole), values(night, people)) < 0) {
+                people = whole;
+            }
+        } finally {
+            // What is still tried is stopped, and nobody waits for it.
+            side.shutdown();
         }
         // Most nights draw no more than there is, whoever is asked; following the tank makes the
         // question three times as large.
@@ -114,48 +122,6 @@ final class CpSat implements Planner {
 
     private static Map<Aim, Double> values(Night night, Plan plan) {
         return Measured.values(night, plan);
-    }
-
-    /**
-     * A plan in which nothing is left out or late, with the people at the tasks as they were found.
-     * What does not come soon may come of another beginning, so it is begun several times.
-     *
-     * @return null where none was found; there may be none
-     */
-    private static @Nullable Plan timed(Night night, Who.Found who, long begun, double seconds) {
-        Night fixed = who.in(night);
-        double work = work(night) / 11;
-        boolean water = false;
-        for (int i = 0; i < BEGINNINGS; i++) {
-            double left = seconds - (System.nanoTime() - begun) / 1e9;
-            if (left < 0.1) {
-                return null;
-            }
-            if (i > 0 && !water) {
-                // The same answer by other people.
-                Who.Found other = new Who(night).find(WHO, Math.max(0.3, left / 8), PEOPLE + i);
-                fixed = (other == null ? who : other).in(night);
-            }
-            Model model = new Model(fixed, water);
-            for (Aim aim : List.of(Aim.OUT_OF_USE, Aim.LEFT_OUT, Aim.LATE)) {
-                model.noWorse(model.of(aim, false), 0);
-            }
-            CpSolver solver = solver(work * (1 + i / 4), Math.min(left, Math.max(0.8, left / 3)));
-            // Times alone are no matter of sums.
-            solver.getParameters().setRandomSeed(SEED + i).setLinearizationLevel(0);
-            CpSolverStatus status = solver.solve(model.model());
-            if (status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE) {
-                Plan plan = model.read(solver);
-                if (PlanCheck.faults(night, plan).isEmpty()) {
-                    return plan;
-                }
-                if (water) {
-                    return null;
-                }
-                water = true;
-            }
-        }
-        return null;
     }
 
     /** The levels of one night, one after the other. */
@@ -259,7 +225,7 @@ final class CpSat implements Planner {
                 return 0;
             }
             if (aim == Aim.END) {
-                return Measured.quarters(Earliest.end(night));
+                return Measured.quarters(Math.max(Earliest.end(night), busiestAt()));
             }
             if (who == null) {
                 return 0;
@@ -270,6 +236,17 @@ final class CpSat implements Planner {
                 case LOAD -> fewest ? who.least() : 0;
                 default -> 0;
             };
+        }
+
+        /** When whoever has most to do can be through with it: no plan is over before that. */
+        private int busiestAt() {
+            return all.stream()
+                    .filter(l -> l.aim() == Aim.LOAD && l.bound() > 0)
+                    // A quarter that is begun counts as one.
+                    .mapToInt(l -> (int) (l.bound() - Measured.QUARTER) + 1)
+                    .map(least -> Earliest.endOfOne(night, least))
+                    .findFirst()
+                    .orElse(0);
         }
 
         private static double bound(Aim aim, CpSolver solver) {
@@ -355,11 +332,11 @@ final class CpSat implements Planner {
     }
 
     /** How much may be done, in the solver's own measure, about a second each: more for more. */
-    private static double work(Night night) {
+    static double work(Night night) {
         return 0.6 * Math.max(1, night.tasks().size() / 75.0);
     }
 
-    private static CpSolver solver(double work, double seconds) {
+    static CpSolver solver(double work, double seconds) {
         CpSolver solver = new CpSolver();
         solver.getParameters()
                 .setNumWorkers(1)
