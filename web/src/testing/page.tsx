@@ -45,6 +45,9 @@ const SITE = {
 export const MAREN = { name: "Maren Oyelaran", role: "CREW", person: "2" };
 export const ILSE = { name: "Ilse Varga", role: "SUPERVISOR", person: "1" };
 
+// A page that is not drawn has no typefaces; what grows with its text listens for them.
+Object.defineProperty(document, "fonts", { value: new EventTarget(), configurable: true });
+
 /** The site with other ways. */
 export const siteWith = (ways: object) => ({ ...SITE, ways: { ...SITE.ways, ...ways } });
 
@@ -61,7 +64,8 @@ export function show(what: ReactNode, answers: Record<string, Answer> = {}, addr
   vi.stubGlobal("fetch", async (request: Request) => {
     const path = new URL(request.url).pathname;
     const text = await request.text();
-    const body = text ? JSON.parse(text) : undefined;
+    const json = request.headers.get("Content-Type")?.includes("json");
+    const body = text && json ? JSON.parse(text) : text || undefined;
     if (request.method !== "GET") {
       sent.push({ method: request.method, path, body });
     }

@@ -12,11 +12,7 @@ public final class Clash {
 
     private Clash() {}
 
-    /**
-     * Why two kinds must not meet, in plain words, or null where they may.
-     *
-     * @param aluminium whether they meet on aluminium
-     */
+    /** Why two kinds must not meet, in plain words, or null where they may. */
     public static @Nullable Text between(ChemicalKind a, ChemicalKind b) {
         if (a.chlorinated() && b.acidic() || b.chlorinated() && a.acidic()) {
             return CHLORINE_ON_ACID;

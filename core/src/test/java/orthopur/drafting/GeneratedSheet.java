@@ -42,7 +42,7 @@ final class GeneratedSheet {
                     "polyethylene",
                     "polyacetal",
                     "silicone",
-                    "anodised aluminium");
+                    "anodized aluminum");
     private static final List<Frequency> DUE =
             List.of(
                     Frequency.DAILY,

@@ -65,20 +65,29 @@ class EachChemistryRuleTest extends EachRule {
                 "FIX",
                 Bench.without(Bench.with("sanitize", quats), "rinse"),
                 Bench.with("sanitize", quats));
-        Rig caustic =
-                plain.chemical(Bench.made("lye", ChemicalKind.CAUSTIC))
-                        .material("drum-1", "anodised aluminium");
+        Rig caustic = plain.chemical(Bench.made("lye", ChemicalKind.CAUSTIC));
         Solution lye = new Solution("lye", new Share(2), new Temperature(45), null, new Volume(10));
-        rule(
-                caustic,
-                "S5@lye",
-                "STOP",
-                Bench.before("rinse", "lye", new Action.Wash(DRUM, lye, CLOTH), Bench.good()),
-                Bench.before(
-                        "rinse",
-                        "lye",
-                        new Action.Wash(List.of("frame"), lye, CLOTH),
-                        Bench.good()));
+        // However it is spelled, and whatever was done to it.
+        for (String metal :
+                List.of(
+                        "anodised aluminium",
+                        "Anodized aluminum",
+                        "duralumin",
+                        "aluminized steel",
+                        "galvanised steel",
+                        "Galvanized wire",
+                        "zinc-plated screws")) {
+            rule(
+                    caustic.material("drum-1", metal),
+                    "S5@lye",
+                    "STOP",
+                    Bench.before("rinse", "lye", new Action.Wash(DRUM, lye, CLOTH), Bench.good()),
+                    Bench.before(
+                            "rinse",
+                            "lye",
+                            new Action.Wash(List.of("frame"), lye, CLOTH),
+                            Bench.good()));
+        }
         Procedure wiped =
                 Bench.with(
                         "rinse",

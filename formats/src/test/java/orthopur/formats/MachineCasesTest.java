@@ -192,11 +192,11 @@ class MachineCasesTest {
                 problems.stream()
                         .anyMatch(
                                 p ->
-                                        p.message().contains("anodised aluminium")
+                                        p.message().contains("anodized aluminum")
                                                 && p.message()
                                                         .contains(
                                                                 "Sudmere CA (caustic dissolves"
-                                                                        + " aluminium")),
+                                                                        + " aluminum")),
                 problems.toString());
         assertFalse(
                 problems.stream().anyMatch(p -> p.message().contains("hardened steel")),

@@ -1,7 +1,6 @@
 package orthopur.rules.chemistry;
 
 import java.util.List;
-import java.util.Locale;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.MaterialTable;
 import orthopur.machine.Surface;
@@ -87,7 +86,6 @@ public final class MaterialBears extends BookRule {
     }
 
     private static boolean stainless(Surface s) {
-        return s.materials().stream()
-                .anyMatch(x -> x.toLowerCase(Locale.ROOT).contains("stainless"));
+        return s.materials().stream().anyMatch(MaterialTable::stainless);
     }
 }

@@ -1,6 +1,7 @@
 package orthopur.rules.cleanchain;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
@@ -22,7 +23,9 @@ import orthopur.text.Text;
 public final class WipingCloths extends BookRule {
     private static final Set<String> BINDS = Set.of("cotton", "cellulose", "terry");
     private static final Set<String> POROUS =
-            Set.of("wood", "bamboo", "cork", "leather", "rope", "natural bristle", "felt");
+            Set.of(
+                    "wood", "bamboo", "cork", "leather", "rope", "bristle", "felt", "fiber",
+                    "fibre", "beech", "maple", "oak");
     private static final Set<Frequency> IN_SERVICE =
             Set.of(Frequency.PER_USE, Frequency.FOUR_HOURS, Frequency.PER_MEAL);
 
@@ -91,13 +94,20 @@ public final class WipingCloths extends BookRule {
         return null;
     }
 
+    /** Of a brush it is known only where it says so: nylon bristles soak up nothing. */
+    private static boolean porous(String material) {
+        String x = material.toLowerCase(Locale.ROOT);
+        boolean hair = x.contains("bristle") || x.contains("fib");
+        return POROUS.stream().anyMatch(x::contains) && (!hair || x.contains("natural"));
+    }
+
     private void porous(Moment m, Findings out) {
         List<SurfaceAt> some =
                 m.exposed().stream()
                         .filter(
                                 s ->
                                         m.sheet().surface(s).materials().stream()
-                                                .anyMatch(x -> POROUS.contains(Words.meant(x))))
+                                                .anyMatch(WipingCloths::porous))
                         .filter(s -> m.sheet().surface(s).zone() == 1)
                         .toList();
         if (!some.isEmpty()) {
