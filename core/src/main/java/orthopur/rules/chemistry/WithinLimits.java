@@ -4,6 +4,7 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.ChemicalKind;
@@ -31,10 +32,22 @@ public final class WithinLimits extends BookRule {
                     "scouring",
                     "scourer",
                     "green pad",
+                    "scrub pad",
+                    "scrubbing pad",
+                    "scrubber",
+                    "melamine",
+                    "eraser",
+                    "razor",
+                    "scraper blade",
+                    "metal scraper",
+                    "steel scraper",
                     "sandpaper",
                     "sanding",
                     "emery",
                     "pumice");
+
+    private static final Pattern NOT_ABRASIVE =
+            Pattern.compile("non?t?[- ]?abrasive", Pattern.CASE_INSENSITIVE);
 
     /** What does the same and leaves metal behind. */
     private static final Set<String> SHEDS =
@@ -48,7 +61,16 @@ public final class WithinLimits extends BookRule {
                     "wire pad",
                     "steel brush",
                     "brass brush",
-                    "metal brush");
+                    "bronze brush",
+                    "metal brush",
+                    "brass wool",
+                    "copper wool",
+                    "bronze wool",
+                    "steel scrubber",
+                    "metal scrubber",
+                    "copper scrubber",
+                    "stainless scrubber",
+                    "chain mail scrubber");
 
     private static final Set<Limit> CHEMICAL = EnumSet.of(Limit.NO_CAUSTIC, Limit.NO_CHLORINE);
 
@@ -83,7 +105,8 @@ public final class WithinLimits extends BookRule {
     }
 
     private static boolean holds(String tool, Set<String> some) {
-        return some.stream().anyMatch(t -> names(List.of(tool), t));
+        String said = NOT_ABRASIVE.matcher(tool).replaceAll("");
+        return some.stream().anyMatch(t -> names(List.of(said), t));
     }
 
     /** What a metal pad or brush loses is found by whoever eats. */
