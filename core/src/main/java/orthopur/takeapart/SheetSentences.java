@@ -82,7 +82,9 @@ final class SheetSentences {
                             "Never take off all of “{0}” at once.",
                             h.oneAtATime()));
         }
-        add(say, p.destination(), t -> Text.kept("kept.sheet.goes-to", "It goes to: {0}", t));
+        if (p.removable()) {
+            add(say, p.destination(), t -> Text.kept("kept.sheet.goes-to", "It goes to: {0}", t));
+        }
         add(say, p.mark(), t -> Text.kept("kept.sheet.mark", "Its place is marked: {0}", t));
         if (!p.covers().isEmpty()) {
             say.add(
