@@ -1,36 +1,16 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
+import { PELM as DOC } from "../testing/chemical";
 import { Problem, show } from "../testing/page";
 import { EditChemical } from "./EditChemical";
 import { EditVessels } from "./EditVessels";
 
-const DOC = {
-  id: "palimar-q10",
-  name: "Palimar Q10",
-  kind: "quat",
-  registration: "TF-S-1",
-  stock: { percent: 10, basis: "mass-in-volume" },
-  label: {
-    least: { value: 200, unit: "mg/L" },
-    most: { value: 400, unit: "mg/L" },
-    contact: { value: 60, unit: "s" },
-    soakCleans: false,
-    rinseDirected: false,
-    directions: "Keep wet for a minute.",
-  },
-  uses: ["food-contact surfaces"],
-  organisms: [],
-  ppe: ["goggles"],
-  neverWith: [],
-  pricePerLitre: 2.1,
-  shelfLifeDays: 120,
-};
 const SAME = { approved: 30, lost: [] };
 
 function edit(id: string | null, answers: object = {}) {
   const done = vi.fn();
   const page = show(<EditChemical id={id} onClose={vi.fn()} onSaved={done} />, {
-    "GET /api/chemicals/palimar-q10": DOC,
+    "GET /api/chemicals/pelm-9": DOC,
     "POST /api/chemicals/effect": SAME,
     ...answers,
   });
@@ -39,8 +19,8 @@ function edit(id: string | null, answers: object = {}) {
 
 describe("a label", () => {
   it("cannot be signed before something of it is another", async () => {
-    const { user, sent } = edit("palimar-q10");
-    const dialog = within(await screen.findByRole("dialog", { name: "Palimar Q10" }));
+    const { user, sent } = edit("pelm-9");
+    const dialog = within(await screen.findByRole("dialog", { name: "Pelm 9" }));
     await user.type(dialog.getByLabelText("PIN"), "471148");
     expect(dialog.getByRole("button", { name: "Sign and save" })).toHaveProperty("disabled", true);
     expect(dialog.getByText("Change something to see what it does.")).toBeTruthy();
@@ -48,12 +28,12 @@ describe("a label", () => {
   });
 
   it("shows what another figure does before it is signed, and is stored as typed", async () => {
-    const { user, sent, done } = edit("palimar-q10", {
+    const { user, sent, done } = edit("pelm-9", {
       "POST /api/chemicals/effect": {
         approved: 30,
         lost: [{ id: "p", title: "Slicer, daily", because: ["150 mg/L is under the label's 250 mg/L."] }],
       },
-      "PUT /api/chemicals/palimar-q10": [DOC],
+      "PUT /api/chemicals/pelm-9": [DOC],
     });
     const least = await screen.findByLabelText("Use-dilution, least");
     await user.clear(least);
@@ -72,7 +52,7 @@ describe("a label", () => {
   });
 
   it("marks the field that the server cannot read", async () => {
-    const { user } = edit("palimar-q10", {
+    const { user } = edit("pelm-9", {
       "POST /api/chemicals/effect": new Problem(400, "", [
         { pointer: "/label/contact", message: "This is a time, for instance 60 s." },
       ]),
@@ -88,17 +68,17 @@ describe("a label", () => {
     const { user, sent } = edit(null);
     const dialog = within(await screen.findByRole("dialog", { name: "A new product" }));
     expect(dialog.getByLabelText("Use-dilution, least")).toHaveProperty("value", "");
-    await user.type(dialog.getByLabelText("Name on the label"), "Pelm 9");
+    await user.type(dialog.getByLabelText("Name on the label"), "Karstol 2");
     await waitFor(() => {
       const asked = JSON.parse((sent.at(-1)?.body as { document: string } | undefined)?.document ?? "{}");
-      expect(asked).toMatchObject({ id: "pelm-9", name: "Pelm 9" });
+      expect(asked).toMatchObject({ id: "karstol-2", name: "Karstol 2" });
       expect(asked.label).not.toHaveProperty("least");
       expect(asked.label).not.toHaveProperty("contact");
     });
   });
 
   it("that is gone says so", async () => {
-    edit("palimar-q10", { "GET /api/chemicals/palimar-q10": new Problem(404, "There is no such product.") });
+    edit("pelm-9", { "GET /api/chemicals/pelm-9": new Problem(404, "There is no such product.") });
     expect(await screen.findByText("There is no such product.")).toBeTruthy();
   });
 });
