@@ -120,7 +120,6 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
     /** First what comes before it, then itself, then all else in the order in which it stood. */
     private static Plan fill(Night night, Plan plan, String task, List<Text> breaks) {
         Map<String, Job> jobs = night.byId();
-        Map<String, List<Job>> groups = night.groups();
         Map<String, Integer> stood = new HashMap<>();
         plan.tasks().forEach(p -> stood.put(p.id(), p.from()));
         Set<String> order = new LinkedHashSet<>();
@@ -130,29 +129,34 @@ public record Dragged(Plan plan, List<Moves.Move> moves, List<Text> breaks, List
                 .forEach(p -> order.add(p.id()));
         Map<String, Integer> ended = new HashMap<>();
         plan.tasks().forEach(p -> ended.put(p.id(), p.to()));
-        Schedule schedule = new Schedule(night, groups, jobs, ended);
+        IndexedNight indexed = new IndexedNight(night);
+        Schedule schedule = new Schedule(indexed, ended);
         schedule.breaks(false);
         List<Job> waiting = new ArrayList<>();
         order.stream()
                 .map(jobs::get)
-                .filter(j -> j != null && !schedule.has(j))
+                .filter(j -> j != null && !schedule.has(indexed.at(j)))
                 .forEach(waiting::add);
         List<String> out = new ArrayList<>();
         plan.unplaced().forEach(u -> out.add(u.id()));
         while (!waiting.isEmpty()) {
-            Job next = waiting.stream().filter(schedule::ready).findFirst().orElse(null);
+            Job next =
+                    waiting.stream()
+                            .filter(j -> schedule.ready(indexed.at(j)))
+                            .findFirst()
+                            .orElse(null);
             if (next == null) {
                 break;
             }
             waiting.remove(next);
-            if (!schedule.place(next)) {
+            if (!schedule.place(indexed.at(next))) {
                 breaks.add(
                         Text.of(
                                 "dragged.no-room",
                                 "\"{0}\" of {1} has no room any more",
                                 next.name(),
                                 next.group()));
-                schedule.takeBack(groups.getOrDefault(next.group(), List.of()));
+                schedule.takeBack(indexed.group[indexed.at(next)]);
                 String group = next.group();
                 waiting.removeIf(j -> j.group().equals(group));
                 out.add(group);

@@ -23,25 +23,29 @@ public final class Earliest {
         return of(night, List.of(), 0);
     }
 
-    /** The same, with the breaks that {@linkplain #counts count}. */
+    /**
+     * The same, with the breaks that {@linkplain #counts count}, and no sooner than the longest
+     * chain of what waits for each other takes.
+     */
     public static int end(Night night) {
         List<Break> all = new ArrayList<>();
         night.people().forEach(p -> all.addAll(p.breaks()));
-        return of(night, all, withoutBreaks(night));
+        Paths paths = new Paths(night);
+        int chain = night.tasks().stream().mapToInt(paths::end).max().orElse(0);
+        return Math.min(
+                night.until(), Math.max(chain, of(night, all, withoutBreaks(night))));
     }
 
     /**
-     * The minute before which nobody can be through with so many minutes of work and the breaks
-     * that count, each within their own hours.
+     * The minute before which what runs by itself cannot all be over, if all of it is done.
      *
-     * @return the length of the night where nobody has so many
+     * @return from 0 to the length of the night; 0 where nothing does
      */
-    public static int endOfOne(Night night, int minutes) {
-        int bare = withoutBreaks(night);
-        return night.people().stream()
-                .mapToInt(p -> over(night, List.of(p), p.breaks(), bare, minutes, 0))
-                .min()
-                .orElse(night.until());
+    public static int unattended(Night night) {
+        Paths paths = new Paths(night);
+        int last =
+                night.tasks().stream().filter(j -> !j.hands()).mapToInt(paths::end).max().orElse(0);
+        return Math.min(night.until(), last);
     }
 
     /**

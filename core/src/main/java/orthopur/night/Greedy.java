@@ -1,9 +1,11 @@
 package orthopur.night;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import orthopur.night.Night.Job;
 
 /**
@@ -16,8 +18,9 @@ public final class Greedy implements Planner {
     @Override
     public Plan plan(Night night, double seconds) {
         long begun = System.nanoTime();
-        Schedule schedule = new Schedule(night, night.groups(), night.byId());
-        List<String> out = fill(night, schedule);
+        IndexedNight indexed = new IndexedNight(night);
+        Schedule schedule = new Schedule(indexed);
+        List<String> out = fill(indexed, schedule);
         double took = (System.nanoTime() - begun) / 1e9;
         return Measured.plan(
                 night,
@@ -31,20 +34,22 @@ public final class Greedy implements Planner {
 
     /** The same plan, without asking why something is left out. */
     static Plan bare(Night night) {
-        Schedule schedule = new Schedule(night, night.groups(), night.byId());
-        List<String> out = fill(night, schedule);
+        IndexedNight indexed = new IndexedNight(night);
+        Schedule schedule = new Schedule(indexed);
+        List<String> out = fill(indexed, schedule);
         return Measured.bare(schedule.placed(), schedule.rests(), out);
     }
 
     /** The groups for which there is no room, without asking why. */
     static List<String> leftOut(Night night) {
-        return fill(night, new Schedule(night, night.groups(), night.byId()));
+        IndexedNight indexed = new IndexedNight(night);
+        return fill(indexed, new Schedule(indexed));
     }
 
     /** Places every group, what is wanted first at first; what is left out comes back. */
-    private static List<String> fill(Night night, Schedule schedule) {
+    private static List<String> fill(IndexedNight night, Schedule schedule) {
         schedule.breaks(false);
-        List<Map.Entry<String, List<Job>>> waiting = new ArrayList<>(night.groups().entrySet());
+        List<Map.Entry<String, List<Job>>> waiting = new ArrayList<>(night.night.groups().entrySet());
         waiting.sort(
                 Comparator.comparing(
                                 (Map.Entry<String, List<Job>> g) ->
@@ -61,7 +66,7 @@ public final class Greedy implements Planner {
                 if (waiting.stream().noneMatch(o -> o != g && comesAfter(g, o))) {
                     waiting.remove(g);
                     moved = true;
-                    if (!place(schedule, g.getValue())) {
+                    if (!place(night, schedule, night.groups.indexOf(g.getKey()))) {
                         out.add(g.getKey());
                     }
                     break;
@@ -89,11 +94,11 @@ public final class Greedy implements Planner {
     }
 
     /** Places a whole group, or nothing of it. */
-    private static boolean place(Schedule schedule, List<Job> group) {
-        List<Job> left = new ArrayList<>(group);
+    private static boolean place(IndexedNight night, Schedule schedule, int group) {
+        List<Integer> left = Arrays.stream(night.inGroup[group]).boxed().collect(Collectors.toList());
         left.removeIf(schedule::has);
         while (!left.isEmpty()) {
-            Job next = left.stream().filter(schedule::ready).findFirst().orElse(null);
+            Integer next = left.stream().filter(schedule::ready).findFirst().orElse(null);
             if (next == null || !schedule.place(next)) {
                 schedule.takeBack(group);
                 return false;

@@ -3,20 +3,15 @@ package orthopur.night;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import orthopur.night.Night.After;
+import orthopur.night.IndexedNight.Before;
+import orthopur.night.IndexedNight.Changed;
+import orthopur.night.IndexedNight.Taken;
+import orthopur.night.IndexedNight.Takes;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Job;
-import orthopur.night.Night.Keep;
-import orthopur.night.Night.Person;
-import orthopur.night.Night.Place;
 import orthopur.night.Night.Span;
 import orthopur.night.Plan.Placed;
 import orthopur.night.Plan.Rest;
@@ -26,112 +21,116 @@ import orthopur.night.Plan.Rest;
  * stands there already. Minute by minute in arrays, since thousands of orders are tried.
  */
 final class Schedule {
-    private final Night night;
-    private final Map<String, Job> jobs;
-    private final Map<String, List<Job>> groups;
-    private final List<Person> people;
-    private final Map<String, Integer> personAt = new HashMap<>();
-    private final Map<String, Integer> placeAt = new HashMap<>();
+    /** Nobody goes to a second machine who can stay at one, whatever else they have to do. */
+    private static final long ANOTHER_MACHINE = 1_000_000;
+
+    /** Whoever may do more than others is kept free for it: as if they had so many minutes more. */
+    private static final long A_SKILL = 40;
+
+    private static final int NOT_YET = -1;
+
+    private final IndexedNight night;
     private final boolean[][] busy;
     private final int[][] used;
     private final double[] drawn;
     private final BitSet draws = new BitSet();
     private final int[] load;
     private final List<Rest> rests = new ArrayList<>();
-    private final Map<String, Placed> placed = new LinkedHashMap<>();
-    private final Map<String, List<Job>> apart = new HashMap<>();
-    private final Set<String> leftOut = new HashSet<>();
+    private final int[] from;
+    private final int[][] who;
+    private final boolean[] leftOut;
 
-    /** What is taken when a task begins and kept until another ends. */
-    private final Map<String, List<Taken>> takes = new HashMap<>();
+    /** How many tasks of each group each person does. */
+    private final int[][] did;
 
-    /** Until when each place is kept by each task that gives it back, as far as it is known. */
-    private final Map<Taken, Integer> until = new HashMap<>();
+    /** Until when each place is kept, as far as it is known, by number of what is taken. */
+    private final int[] until;
 
-    /** Until when that was so in an earlier plan; nothing where there is none. */
+    /** Until when that was so in an earlier plan. */
     private final Map<String, Integer> ended;
 
     /** How often each place is kept by what has not ended in this schedule yet. */
     private final int[] open;
 
-    private final Map<String, List<String>> bound = new HashMap<>();
-
-    /**
-     * @param groups,jobs of the night, made once where many orders are tried
-     */
-    Schedule(Night night, Map<String, List<Job>> groups, Map<String, Job> jobs) {
-        this(night, groups, jobs, Map.of());
+    Schedule(IndexedNight night) {
+        this(night, Map.of());
     }
 
     /**
      * @param ended when each task ended in a plan that this one follows: until then is kept what it
      *     gives back
      */
-    Schedule(
-            Night night,
-            Map<String, List<Job>> groups,
-            Map<String, Job> jobs,
-            Map<String, Integer> ended) {
+    Schedule(IndexedNight night, Map<String, Integer> ended) {
         this.night = night;
         this.ended = ended;
-        this.groups = groups;
-        this.jobs = jobs;
-        this.people = night.people();
-        this.busy = new boolean[people.size()][night.until()];
-        this.load = new int[people.size()];
-        this.used = new int[night.places().size()][night.until()];
-        this.drawn = new double[night.until()];
-        this.open = new int[night.places().size()];
-        for (int i = 0; i < people.size(); i++) {
-            personAt.put(people.get(i).id(), i);
+        int people = night.people.size();
+        this.busy = new boolean[people][night.until];
+        this.load = new int[people];
+        this.used = new int[night.places.size()][night.until];
+        this.drawn = new double[night.until];
+        this.open = new int[night.places.size()];
+        this.from = new int[night.jobs.size()];
+        this.who = new int[night.jobs.size()][];
+        this.leftOut = new boolean[night.groups.size()];
+        this.did = new int[night.groups.size()][people];
+        this.until = new int[night.taken.size()];
+        Arrays.fill(from, NOT_YET);
+        Arrays.fill(until, NOT_YET);
+        for (int i = 0; i < people; i++) {
             Arrays.fill(busy[i], true);
-            for (Span s : people.get(i).here()) {
-                int from = Math.min(night.until(), Math.max(0, s.from()));
-                Arrays.fill(busy[i], from, Math.max(from, Math.min(night.until(), s.to())), false);
+            for (Span s : night.people.get(i).here()) {
+                int begin = Math.min(night.until, Math.max(0, s.from()));
+                Arrays.fill(busy[i], begin, Math.max(begin, Math.min(night.until, s.to())), false);
             }
         }
-        for (int i = 0; i < night.places().size(); i++) {
-            placeAt.put(night.places().get(i).id(), i);
-        }
-        for (Job j : night.tasks()) {
-            for (String other : j.apart()) {
-                Job o = jobs.get(other);
-                if (o != null) {
-                    apart.computeIfAbsent(j.id(), k -> new ArrayList<>()).add(o);
-                    apart.computeIfAbsent(o.id(), k -> new ArrayList<>()).add(j);
-                }
-            }
-            for (String other : j.sameAs()) {
-                bound.computeIfAbsent(j.id(), k -> new ArrayList<>()).add(other);
-                bound.computeIfAbsent(other, k -> new ArrayList<>()).add(j.id());
-            }
-            for (Keep k : j.keeps()) {
-                Taken taken = new Taken(k.place(), j.id());
-                if (k.since() != null && jobs.containsKey(k.since())) {
-                    takes.computeIfAbsent(k.since(), x -> new ArrayList<>()).add(taken);
-                } else {
-                    take(taken, 0);
-                }
+        for (int k = 0; k < until.length; k++) {
+            if (night.taken.get(k).since() < 0) {
+                take(k, 0);
             }
         }
         // Whoever works already is not free, whatever is planned first.
-        for (Job j : night.tasks()) {
-            if (j.running() != null) {
-                put(j, j.running().from(), j.running().people());
+        for (int j = 0; j < from.length; j++) {
+            Night.Running running = night.jobs.get(j).running();
+            if (running != null) {
+                put(j, running.from(), night.people(running.people()));
             }
         }
     }
 
     List<Placed> placed() {
-        return List.copyOf(placed.values());
+        List<Placed> all = new ArrayList<>();
+        for (int j = 0; j < from.length; j++) {
+            if (has(j)) {
+                all.add(placed(j));
+            }
+        }
+        return all;
+    }
+
+    private Placed placed(int j) {
+        Job job = night.jobs.get(j);
+        List<String> people =
+                job.running() != null
+                        ? job.running().people()
+                        : Arrays.stream(who[j]).mapToObj(i -> night.people.get(i).id()).toList();
+        String place = job.places().isEmpty() ? null : job.places().getFirst();
+        return new Placed(job.id(), people, place, from[j], to(j), job.hands());
     }
 
     List<Rest> rests() {
         return List.copyOf(rests);
     }
 
-    boolean has(Job j) {
-        return placed.containsKey(j.id());
+    boolean has(int j) {
+        return from[j] != NOT_YET;
+    }
+
+    private int to(int j) {
+        return from[j] + minutes(j);
+    }
+
+    private int minutes(int j) {
+        return night.jobs.get(j).minutes();
     }
 
     /**
@@ -140,8 +139,9 @@ final class Schedule {
      * @param late whether as late as it goes rather than in the middle of their time
      */
     void breaks(boolean late) {
-        for (int i = 0; i < people.size(); i++) {
-            for (Break b : people.get(i).breaks()) {
+        for (int i = 0; i < busy.length; i++) {
+            String person = night.people.get(i).id();
+            for (Break b : night.people.get(i).breaks()) {
                 int middle = late ? b.to() - b.minutes() : (b.from() + b.to() - b.minutes()) / 2;
                 int at = middle;
                 for (int off = 0; off <= b.to() - b.from(); off++) {
@@ -155,29 +155,28 @@ final class Schedule {
                         break;
                     }
                 }
-                rests.add(new Rest(people.get(i).id(), at, at + b.minutes()));
+                rests.add(new Rest(person, at, at + b.minutes()));
                 Arrays.fill(
                         busy[i],
-                        Math.min(night.until(), at),
-                        Math.min(night.until(), at + b.minutes()),
+                        Math.min(night.until, at),
+                        Math.min(night.until, at + b.minutes()),
                         true);
             }
         }
     }
 
     /** Whether all that it comes after stands, or is not done at all where that will do. */
-    boolean ready(Job j) {
-        for (After a : j.after()) {
-            Job before = jobs.get(a.task());
-            boolean never = before == null || leftOut.contains(before.group());
-            if (!placed.containsKey(a.task()) && !(a.ifThere() && never)) {
+    boolean ready(int j) {
+        for (Before b : night.before[j]) {
+            boolean never = b.task() < 0 || leftOut[night.group[b.task()]];
+            if (!(b.task() >= 0 && has(b.task())) && !(b.ifThere() && never)) {
                 return false;
             }
         }
         // Until when a place is kept is known only when the task that ends it stands.
-        for (Taken taken : takes.getOrDefault(j.id(), List.of())) {
-            Integer at = placeAt.get(taken.place());
-            if (ended.isEmpty() && at != null && open[at] >= night.places().get(at).slots()) {
+        for (int k : night.takesWith[j]) {
+            int place = night.taken.get(k).place();
+            if (ended.isEmpty() && open[place] >= night.places.get(place).slots()) {
                 return false;
             }
         }
@@ -189,114 +188,94 @@ final class Schedule {
      *
      * @return false where it fits nowhere
      */
-    boolean place(Job j) {
-        int t = j.earliest();
-        int last = night.until() - j.minutes();
-        for (After a : j.after()) {
-            Placed before = placed.get(a.task());
-            if (before == null && a.ifThere()) {
-                continue;
-            }
-            Objects.requireNonNull(before);
-            t = Math.max(t, before.to() + a.lag());
-            if (a.most() != null) {
-                last = Math.min(last, before.to() + a.most());
+    boolean place(int j) {
+        Job job = night.jobs.get(j);
+        int t = job.earliest();
+        int last = night.until - job.minutes();
+        for (Before b : night.before[j]) {
+            if (b.task() >= 0 && has(b.task())) {
+                t = Math.max(t, to(b.task()) + b.lag());
+                if (b.most() != Integer.MAX_VALUE) {
+                    last = Math.min(last, to(b.task()) + b.most());
+                }
             }
         }
+        boolean[] barred = barred(j);
         while (t <= last) {
             int next = blocked(j, t);
-            if (next > t) {
-                t = next;
-                continue;
+            next = next > t || !job.hands() ? next : occupied(job, t, barred);
+            if (next == t) {
+                put(j, t, job.hands() ? people(j, t, barred) : new int[0]);
+                return true;
             }
-            List<String> who = people(j, t);
-            if (who == null) {
-                t++;
-                continue;
-            }
-            put(j, t, who);
-            return true;
+            t = next;
         }
         return false;
     }
 
     /** Leaves a group out: takes back what stands of it, but not what has begun. */
-    void takeBack(List<Job> group) {
-        for (Job j : group) {
-            leftOut.add(j.group());
-            Placed p = j.running() == null ? placed.remove(j.id()) : null;
-            if (p != null) {
-                for (String who : p.people()) {
-                    int i = Objects.requireNonNull(personAt.get(who));
-                    Arrays.fill(busy[i], p.from(), p.to(), false);
-                    load[i] -= j.minutes();
+    void takeBack(int group) {
+        for (int j : night.inGroup[group]) {
+            leftOut[group] = true;
+            if (night.jobs.get(j).running() == null && has(j)) {
+                int begun = from[j];
+                from[j] = NOT_YET;
+                for (int i : who[j]) {
+                    Arrays.fill(busy[i], begun, begun + minutes(j), false);
+                    load[i] -= minutes(j);
+                    did[group][i]--;
                 }
-                occupy(j, p.from(), -1);
-                kept(j, p.from(), -1);
+                occupy(j, begun, -1);
+                kept(j, begun, -1);
             }
         }
     }
 
     /** The minute itself where place, neighbors and water let it begin; else the next to try. */
-    private int blocked(Job j, int t) {
-        int end = t + j.minutes();
-        for (String id : j.places()) {
-            Integer at = placeAt.get(id);
-            if (at == null) {
-                continue;
-            }
-            Place place = night.places().get(at);
-            int[] here = used[at];
+    private int blocked(int j, int t) {
+        Job job = night.jobs.get(j);
+        int end = t + job.minutes();
+        for (Takes p : night.takes[j]) {
+            int[] here = used[p.place()];
+            int most = night.places.get(p.place()).slots() - p.slots();
             for (int m = end - 1; m >= t; m--) {
-                if (here[m] + j.slotsOf(id) > place.slots()) {
+                if (here[m] > most) {
                     return m + 1;
                 }
             }
-            if (place.slots() == 1 && place.changeover() > 0 && j.content() != null) {
-                int free = changed(j, place, t, end);
-                if (free > t) {
-                    return free;
-                }
+        }
+        for (Changed c : night.changed[j]) {
+            if (has(c.task())
+                    && t < to(c.task()) + c.minutes()
+                    && from[c.task()] < end + c.minutes()) {
+                return to(c.task()) + c.minutes();
             }
         }
-        for (Taken taken : takes.getOrDefault(j.id(), List.of())) {
-            int full = full(taken.place(), t, keptUntil(taken, t));
+        for (int k : night.takesWith[j]) {
+            int full = full(night.taken.get(k).place(), t, keptUntil(k, t));
             if (full >= 0) {
                 return full + 1;
             }
         }
-        for (Keep k : j.keeps()) {
-            Integer known = until.get(new Taken(k.place(), j.id()));
-            if (known != null && full(k.place(), known, end) >= 0) {
+        for (int k : night.givesBack[j]) {
+            if (until[k] != NOT_YET && full(night.taken.get(k).place(), until[k], end) >= 0) {
                 // Nobody else gives way; later it is no better.
-                return night.until();
+                return night.until;
             }
         }
-        for (Job o : apart.getOrDefault(j.id(), List.of())) {
-            Placed p = placed.get(o.id());
-            if (p != null && t < p.to() && p.from() < end) {
-                return p.to();
+        for (int o : night.apart[j]) {
+            if (has(o) && t < to(o) && from[o] < end) {
+                return to(o);
             }
         }
-        return night.heater() != null && j.hotLitres() > 0 && cold(j.hotLitres(), t) ? t + 1 : t;
+        boolean cold =
+                night.night.heater() != null
+                        && job.hotLitres() > 0
+                        && cold(night.night.heater(), job.hotLitres(), t);
+        return cold ? t + 1 : t;
     }
 
-    private int changed(Job j, Place place, int t, int end) {
-        for (Placed p : placed.values()) {
-            Job o = Objects.requireNonNull(jobs.get(p.id()));
-            if (o.content() != null
-                    && !o.content().equals(j.content())
-                    && o.places().contains(place.id())
-                    && t < p.to() + place.changeover()
-                    && p.from() < end + place.changeover()) {
-                return p.to() + place.changeover();
-            }
-        }
-        return t;
-    }
-
-    private boolean cold(double litres, int at) {
-        Night.Heater heater = Objects.requireNonNull(night.heater());
+    private boolean cold(Night.Heater heater, double litres, int at) {
         double level = heater.litres();
         int before = 0;
         boolean there = false;
@@ -322,178 +301,160 @@ final class Schedule {
         return false;
     }
 
-    /** Who does it: whoever is at the machine already, then who may do least else, then by load. */
-    private @Nullable List<String> people(Job j, int t) {
-        if (!j.hands()) {
-            return List.of();
+    /**
+     * The minute itself where enough people are free for it; else the next at which one more could
+     * be.
+     */
+    private int occupied(Job job, int t, boolean[] barred) {
+        int free = 0;
+        int next = night.until;
+        for (int i = 0; i < busy.length; i++) {
+            if (!barred[i]) {
+                int last = lastBusy(i, t, job.minutes());
+                free += last < t ? 1 : 0;
+                next = last < t ? next : Math.min(next, last + 1);
+            }
         }
-        List<String> who = new ArrayList<>(j.people());
-        boolean[] taken = new boolean[people.size()];
-        for (int n = 0; n < j.people(); n++) {
+        return free >= job.people() ? t : next;
+    }
+
+    /** Who does it: whoever is at the machine already, then who may do least else, then by load. */
+    private int[] people(int j, int t, boolean[] barred) {
+        int[] all = new int[night.jobs.get(j).people()];
+        boolean[] not = barred.clone();
+        for (int n = 0; n < all.length; n++) {
             int best = -1;
             long least = Long.MAX_VALUE;
-            for (int i = 0; i < people.size(); i++) {
-                if (taken[i] || !people.get(i).may(j) || !free(i, t, j.minutes()) || barred(j, i)) {
+            for (int i = 0; i < busy.length; i++) {
+                if (not[i] || !free(i, t, minutes(j))) {
                     continue;
                 }
                 long cost =
-                        (did(i, j) ? 0 : 1_000_000L)
-                                + people.get(i).skills().size() * 40L
+                        (did[night.group[j]][i] > 0 ? 0 : ANOTHER_MACHINE)
+                                + night.people.get(i).skills().size() * A_SKILL
                                 + load[i];
                 if (cost < least) {
                     least = cost;
                     best = i;
                 }
             }
-            if (best < 0) {
-                return null;
-            }
-            taken[best] = true;
-            who.add(people.get(best).id());
+            not[best] = true;
+            all[n] = best;
         }
-        return who;
+        return all;
     }
 
-    private boolean barred(Job j, int person) {
-        for (String other : j.otherThan()) {
-            Placed o = placed.get(other);
-            if (o != null && o.people().contains(people.get(person).id())) {
-                return true;
+    /** Who may not do it, by what they may at all and by what others of its tasks they do. */
+    private boolean[] barred(int j) {
+        boolean[] all = new boolean[busy.length];
+        for (int i = 0; i < all.length; i++) {
+            all[i] = !night.may[i][j];
+        }
+        for (int o : night.otherThan[j]) {
+            for (int i : has(o) ? who[o] : new int[0]) {
+                all[i] = true;
             }
         }
-        for (String other : bound.getOrDefault(j.id(), List.of())) {
-            Placed o = placed.get(other);
-            if (o != null && !o.people().contains(people.get(person).id())) {
-                return true;
+        for (int o : night.bound[j]) {
+            for (int i = 0; has(o) && i < all.length; i++) {
+                int person = i;
+                all[i] |= Arrays.stream(who[o]).noneMatch(p -> p == person);
             }
         }
-        return false;
-    }
-
-    private boolean did(int person, Job j) {
-        for (Job o : groups.getOrDefault(j.group(), List.of())) {
-            Placed p = placed.get(o.id());
-            if (p != null && p.people().contains(people.get(person).id())) {
-                return true;
-            }
-        }
-        return false;
+        return all;
     }
 
     private boolean free(int person, int from, int minutes) {
-        if (from < 0 || from + minutes > night.until()) {
-            return false;
-        }
-        for (int m = from; m < from + minutes; m++) {
-            if (busy[person][m]) {
-                return false;
-            }
-        }
-        return true;
+        return from >= 0
+                && from + minutes <= night.until
+                && lastBusy(person, from, minutes) < from;
     }
 
-    private void put(Job j, int from, List<String> who) {
-        int to = from + j.minutes();
-        placed.put(
-                j.id(),
-                new Placed(
-                        j.id(),
-                        who,
-                        j.places().isEmpty() ? null : j.places().getFirst(),
-                        from,
-                        to,
-                        j.hands()));
-        for (String w : who) {
-            Integer i = personAt.get(w);
-            if (i != null) {
-                Arrays.fill(busy[i], from, Math.min(night.until(), to), true);
-                load[i] += j.minutes();
-            }
+    /** The last minute of a stretch at which somebody is busy; before it where they are free. */
+    private int lastBusy(int person, int from, int minutes) {
+        int m = from + minutes - 1;
+        while (m >= from && !busy[person][m]) {
+            m--;
         }
-        occupy(j, from, 1);
-        kept(j, from, 1);
+        return m;
     }
 
-    /**
-     * What is taken when a task begins.
-     *
-     * @param back the task that gives it back
-     */
-    private record Taken(String place, String back) {}
+    private void put(int j, int at, int[] people) {
+        from[j] = at;
+        who[j] = people;
+        for (int i : people) {
+            Arrays.fill(busy[i], at, Math.min(night.until, to(j)), true);
+            load[i] += minutes(j);
+            did[night.group[j]][i]++;
+        }
+        occupy(j, at, 1);
+        kept(j, at, 1);
+    }
 
     /** What it takes is taken until it is known when it is back, and from there it is free. */
-    private void kept(Job j, int from, int by) {
-        for (Taken taken : takes.getOrDefault(j.id(), List.of())) {
+    private void kept(int j, int at, int by) {
+        for (int k : night.takesWith[j]) {
             if (by > 0) {
-                take(taken, from);
+                take(k, at);
             } else {
-                occupy(taken.place(), from, Objects.requireNonNull(until.remove(taken)), -1);
+                Taken taken = night.taken.get(k);
+                occupy(taken.place(), at, until[k], -1);
+                until[k] = NOT_YET;
                 // What was given back already is not given back twice.
-                open(taken.place(), placed.containsKey(taken.back()) ? 0 : -1);
+                open[taken.place()] -= has(taken.back()) ? 0 : 1;
             }
         }
-        int to = from + j.minutes();
-        for (Keep k : j.keeps()) {
-            Taken taken = new Taken(k.place(), j.id());
-            Integer known = until.get(taken);
-            if (known == null) {
+        int to = at + minutes(j);
+        for (int k : night.givesBack[j]) {
+            int place = night.taken.get(k).place();
+            if (until[k] == NOT_YET) {
                 continue;
             }
             if (by > 0) {
-                occupy(k.place(), Math.min(known, to), Math.max(known, to), to > known ? 1 : -1);
-                until.put(taken, to);
+                int known = until[k];
+                occupy(place, Math.min(known, to), Math.max(known, to), to > known ? 1 : -1);
+                until[k] = to;
             }
-            open(k.place(), -by);
+            open[place] -= by;
         }
     }
 
-    private void take(Taken taken, int from) {
-        int to = keptUntil(taken, from);
-        until.put(taken, to);
-        occupy(taken.place(), from, to, 1);
-        open(taken.place(), 1);
+    private void take(int k, int at) {
+        until[k] = keptUntil(k, at);
+        int place = night.taken.get(k).place();
+        occupy(place, at, until[k], 1);
+        open[place]++;
     }
 
-    private int keptUntil(Taken taken, int from) {
-        return Math.max(from, ended.getOrDefault(taken.back(), night.until()));
+    private int keptUntil(int k, int at) {
+        String back = night.jobs.get(night.taken.get(k).back()).id();
+        return Math.max(at, ended.getOrDefault(back, night.until));
     }
 
-    private void open(String place, int by) {
-        Integer at = placeAt.get(place);
-        if (at != null) {
-            open[at] += by;
-        }
-    }
-
-    private void occupy(String place, int from, int to, int by) {
-        Integer at = placeAt.get(place);
-        for (int m = from; at != null && m < Math.min(night.until(), to); m++) {
-            used[at][m] += by;
+    private void occupy(int place, int at, int to, int by) {
+        for (int m = at; m < Math.min(night.until, to); m++) {
+            used[place][m] += by;
         }
     }
 
     /** The last minute between two at which a place takes nothing more; -1 where there is none. */
-    private int full(String place, int from, int to) {
-        Integer at = placeAt.get(place);
-        for (int m = Math.min(night.until(), to) - 1; at != null && m >= from; m--) {
-            if (used[at][m] >= night.places().get(at).slots()) {
+    private int full(int place, int at, int to) {
+        int slots = night.places.get(place).slots();
+        for (int m = Math.min(night.until, to) - 1; m >= at; m--) {
+            if (used[place][m] >= slots) {
                 return m;
             }
         }
         return -1;
     }
 
-    private void occupy(Job j, int from, int by) {
-        int to = Math.min(night.until(), from + j.minutes());
-        for (String id : j.places()) {
-            Integer at = placeAt.get(id);
-            for (int m = from; at != null && m < to; m++) {
-                used[at][m] += by;
-            }
+    private void occupy(int j, int at, int by) {
+        for (Takes p : night.takes[j]) {
+            occupy(p.place(), at, at + minutes(j), by * p.slots());
         }
-        if (from < night.until()) {
-            drawn[from] += by * j.hotLitres();
-            draws.set(from, drawn[from] > 1e-9);
+        if (at < night.until) {
+            drawn[at] += by * night.jobs.get(j).hotLitres();
+            draws.set(at, drawn[at] > 1e-9);
         }
     }
 }

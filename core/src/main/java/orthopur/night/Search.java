@@ -1,14 +1,19 @@
 package orthopur.night;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import orthopur.night.Night.After;
+import orthopur.night.IndexedNight.Before;
 import orthopur.night.Night.Job;
 import orthopur.night.Plan.Aim;
+import orthopur.night.Plan.Placed;
 
 /**
  * Tries many orders in which the tasks of a night are placed, and keeps the best plan. It proves
@@ -18,37 +23,49 @@ import orthopur.night.Plan.Aim;
 public final class Search {
     private static final long SEED = 20_261_129;
 
+    /** Longer than any chain of tasks. */
+    private static final int NO_END = 100_000;
+
     private final Night night;
-    private final Map<String, List<Job>> groups;
-    private final Map<String, Job> jobs;
+    private final IndexedNight indexed;
     private final Random random = new Random(SEED);
-    private final Map<String, Double> rank = new HashMap<>();
-    private final Map<String, Integer> tail = new HashMap<>();
+    private final double[] rank;
 
     private Search(Night night) {
         this.night = night;
-        this.groups = night.groups();
-        this.jobs = night.byId();
-        Map<String, List<Job>> followers = new HashMap<>();
-        for (Job j : night.tasks()) {
-            for (After a : j.after()) {
-                followers.computeIfAbsent(a.task(), k -> new ArrayList<>()).add(j);
+        this.indexed = new IndexedNight(night);
+        this.rank = new double[indexed.jobs.size()];
+        List<List<Integer>> followers = new ArrayList<>();
+        for (int j = 0; j < rank.length; j++) {
+            followers.add(new ArrayList<>());
+        }
+        for (int j = 0; j < rank.length; j++) {
+            for (Before b : indexed.before[j]) {
+                if (b.task() >= 0) {
+                    followers.get(b.task()).add(j);
+                }
             }
         }
-        for (Job j : night.tasks()) {
-            tail.put(j.id(), tail(j, followers, 0));
+        int[] tails = new int[rank.length];
+        for (int j = 0; j < rank.length; j++) {
+            Job job = indexed.jobs.get(j);
+            int wanted = job.wantedBy() == null ? night.until() : job.wantedBy();
+            rank[j] = wanted * 0.3 - tail(j, followers, tails, 0);
         }
     }
 
     /** Minutes from the beginning of a task to the end of the last that waits for it. */
-    private int tail(Job j, Map<String, List<Job>> followers, int depth) {
-        int longest = 0;
-        if (depth < night.tasks().size()) {
-            for (Job f : followers.getOrDefault(j.id(), List.of())) {
-                longest = Math.max(longest, tail(f, followers, depth + 1));
+    private int tail(int j, List<List<Integer>> followers, int[] known, int depth) {
+        if (known[j] == 0) {
+            int longest = 0;
+            if (depth < rank.length) {
+                for (int f : followers.get(j)) {
+                    longest = Math.max(longest, tail(f, followers, known, depth + 1));
+                }
             }
+            known[j] = Math.min(NO_END, indexed.jobs.get(j).minutes() + longest);
         }
-        return Math.min(100_000, j.minutes() + longest);
+        return known[j];
     }
 
     /**
@@ -57,20 +74,16 @@ public final class Search {
      * @param tries from 1
      */
     public static Plan best(Night night, int tries) {
-        Search s = new Search(night);
         Plan best = Greedy.bare(night);
         if (night.tasks().isEmpty()) {
             return best;
         }
+        Search s = new Search(night);
         Map<Aim, Double> worth = Measured.values(night, best);
-        for (Job j : night.tasks()) {
-            int wanted = j.wantedBy() == null ? night.until() : j.wantedBy();
-            s.rank.put(j.id(), wanted * 0.3 - s.tail.getOrDefault(j.id(), 0));
-        }
         Plan at = best;
         Map<Aim, Double> atWorth = worth;
         for (int i = 0; i < tries; i++) {
-            Map<String, Double> before = new HashMap<>(s.rank);
+            double[] before = s.rank.clone();
             if (i > 0) {
                 s.shake(at);
             }
@@ -87,8 +100,7 @@ public final class Search {
             }
             // What is as good moves on; what is worse is forgotten.
             if (better > 0 && i > 0) {
-                s.rank.clear();
-                s.rank.putAll(before);
+                System.arraycopy(before, 0, s.rank, 0, before.length);
             }
         }
         return best;
@@ -97,7 +109,7 @@ public final class Search {
     /**
      * Level by level; but of two plans that leave as much out the better is the one that leaves
      * less work out, though it has more people at its machines: it is nearer to a plan with all of
-     * it.
+     * it. Of two that are as good the better ends sooner, if only by a minute.
      */
     private int nearer(Plan next, Map<Aim, Double> now, Plan best, Map<Aim, Double> worth) {
         boolean asMany =
@@ -112,14 +124,20 @@ public final class Search {
                 return c;
             }
         }
-        return compare(now, worth);
+        int c = compare(now, worth);
+        return c == 0 ? Integer.compare(end(next), end(best)) : c;
+    }
+
+    private static int end(Plan plan) {
+        return plan.tasks().stream().mapToInt(Placed::to).max().orElse(0);
     }
 
     private int minutesOut(Plan plan) {
         int all = 0;
         for (Plan.Unplaced u : plan.unplaced()) {
-            for (Job j : groups.getOrDefault(u.id(), List.of())) {
-                all += j.minutes() * Math.max(1, j.people());
+            for (int j : indexed.inGroup[indexed.groups.indexOf(u.id())]) {
+                Job job = indexed.jobs.get(j);
+                all += job.minutes() * Math.max(1, job.people());
             }
         }
         return all;
@@ -140,65 +158,71 @@ public final class Search {
         if (!at.unplaced().isEmpty() && random.nextBoolean()) {
             // What found no room comes sooner.
             int which = random.nextInt(at.unplaced().size());
-            double by = -30 - Math.abs(random.nextGaussian() * 90);
-            for (Job o : groups.getOrDefault(at.unplaced().get(which).id(), List.of())) {
-                rank.merge(o.id(), by, Double::sum);
-            }
+            move(at.unplaced().get(which).id(), -30 - Math.abs(random.nextGaussian() * 90));
             return;
         }
         int moves = 1 + random.nextInt(3);
         for (int i = 0; i < moves; i++) {
-            Job j = night.tasks().get(random.nextInt(night.tasks().size()));
+            int j = random.nextInt(rank.length);
             double by = random.nextGaussian() * 60;
             if (random.nextInt(3) == 0) {
                 // The whole of a machine sooner or later.
-                for (Job o : groups.getOrDefault(j.group(), List.of())) {
-                    rank.merge(o.id(), by, Double::sum);
-                }
+                move(indexed.jobs.get(j).group(), by);
             } else {
-                rank.merge(j.id(), by, Double::sum);
+                rank[j] += by;
             }
+        }
+    }
+
+    private void move(String group, double by) {
+        for (int j : indexed.inGroup[indexed.groups.indexOf(group)]) {
+            rank[j] += by;
         }
     }
 
     /** Places the tasks by rank, each as soon as what it waits for stands. */
     private Plan fill(boolean lateBreaks) {
-        Schedule schedule = new Schedule(night, groups, jobs);
+        Schedule schedule = new Schedule(indexed);
         schedule.breaks(lateBreaks);
-        List<String> out = new ArrayList<>();
-        List<Job> left = new ArrayList<>(night.tasks());
-        left.removeIf(schedule::has);
-        while (!left.isEmpty()) {
-            Job next = null;
-            for (Job j : left) {
-                if (schedule.ready(j)
-                        && (next == null
-                                || rank.getOrDefault(j.id(), 0.0)
-                                        < rank.getOrDefault(next.id(), 0.0))) {
-                    next = j;
-                }
+        int[] order =
+                IntStream.range(0, rank.length)
+                        .boxed()
+                        .sorted(Comparator.comparingDouble((Integer j) -> rank[j]))
+                        .mapToInt(j -> j)
+                        .filter(j -> !schedule.has(j))
+                        .toArray();
+        Set<Integer> out = new LinkedHashSet<>();
+        int left = order.length;
+        while (left > 0) {
+            int next = 0;
+            while (next < left && !schedule.ready(order[next])) {
+                next++;
             }
-            if (next == null) {
-                left.forEach(
-                        j -> {
-                            if (!out.contains(j.group())) {
-                                out.add(j.group());
-                            }
-                        });
+            if (next == left) {
+                Arrays.stream(order, 0, left).sorted().forEach(j -> out.add(indexed.group[j]));
                 break;
             }
-            if (schedule.place(next)) {
-                left.remove(next);
+            int j = order[next];
+            int group = indexed.group[j];
+            if (schedule.place(j)) {
+                left--;
+                System.arraycopy(order, next + 1, order, next, left - next);
             } else {
-                String group = next.group();
-                schedule.takeBack(groups.getOrDefault(group, List.of()));
-                left.removeIf(j -> j.group().equals(group));
+                schedule.takeBack(group);
                 out.add(group);
+                int kept = 0;
+                for (int i = 0; i < left; i++) {
+                    if (indexed.group[order[i]] != group) {
+                        order[kept++] = order[i];
+                    }
+                }
+                left = kept;
             }
         }
-        for (String group : out) {
-            schedule.takeBack(groups.getOrDefault(group, List.of()));
-        }
-        return Measured.bare(schedule.placed(), schedule.rests(), out);
+        out.forEach(schedule::takeBack);
+        return Measured.bare(
+                schedule.placed(),
+                schedule.rests(),
+                out.stream().map(indexed.groups::get).toList());
     }
 }

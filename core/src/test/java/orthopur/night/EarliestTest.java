@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Job;
 import orthopur.night.Night.Person;
@@ -77,17 +78,25 @@ class EarliestTest {
     }
 
     @Test
-    void whoeverHasMostToDoIsThroughWithItNoSooner() {
-        Night two = night(List.of(person("a", 60, REST), person("b", 0)), works(10, 30));
-        assertEquals(200, Earliest.endOfOne(two, 200));
-        // In the middle of something else, with a break, from later on: the other one then.
-        Night busy =
+    void noNightIsOverBeforeWhatWaitsForEachOther() {
+        Job first = work("first", 30, 10);
+        Job dries = work("dries", 120, 0).withHands(false).withPeople(0);
+        Job last = work("last", 20, 0).withAfter(List.of(new After("dries", 5, null)));
+        Night night =
                 night(
-                        List.of(person("a", 60, REST), person("b", 0)),
-                        work("begun", 180, 0).begun(new Running(0, List.of("b"))),
-                        work("next", 200, 0));
-        assertEquals(290, Earliest.endOfOne(busy, 200));
-        assertEquals(480, Earliest.endOfOne(two, 481), "nobody has so many");
+                        List.of(person("a", 0), person("b", 0)),
+                        first,
+                        dries.withAfter(List.of(new After("first", 0, null))),
+                        last);
+        assertEquals(160, Earliest.unattended(night));
+        assertEquals(185, Earliest.end(night));
+        // What has begun is as it is, whatever should have come before it.
+        Job begun = last.begun(new Running(0, List.of("a")));
+        assertEquals(160, Earliest.end(night(List.of(person("a", 0)), first, night.tasks().get(1), begun)));
+        assertEquals(0, Earliest.unattended(night(List.of(person("a", 0)), first)));
+        // What waits for itself has no end; nothing hangs.
+        Job circle = first.withAfter(List.of(new After("last", 0, null), new After("first", 0, null)));
+        assertEquals(480, Math.max(480, Earliest.end(night(List.of(person("a", 0)), circle, last.withAfter(List.of(new After("first", 0, null)))))));
     }
 
     @Test

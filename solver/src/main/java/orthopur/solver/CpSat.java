@@ -36,7 +36,7 @@ final class CpSat implements Planner {
     static final int SEED = 20_261_129;
 
     /** Orders that are tried before the solver begins, times tasks: each order takes longer. */
-    private static final int ORDERS = 12_000;
+    private static final int ORDERS = 20_000;
 
     private static final int FEWEST = 40;
 
@@ -145,6 +145,9 @@ final class CpSat implements Planner {
         /** Work so far, in the solver's own measure. */
         private double spent;
 
+        /** What was proved of a level the first time that all of it was looked at. */
+        private double wholeBound;
+
         Levels(
                 Night night,
                 Plan first,
@@ -207,13 +210,14 @@ final class CpSat implements Planner {
                 return;
             }
             model.minimize(goal);
+            wholeBound = 0;
             double before = spent;
             CpSolver solver = IN_TIME.contains(aim) ? nearby(aim, share) : solve(share, true);
             CpSolverStatus status = solver.response().getStatus();
             spare = Math.max(0, share - (spent - before));
             boolean sure = status == CpSolverStatus.OPTIMAL;
             value = values.getOrDefault(aim, 0.0);
-            double bound = Math.max(least, bound(aim, solver));
+            double bound = Math.max(least, Math.max(wholeBound, bound(aim, solver)));
             proved &= sure || value <= bound;
             all.add(new Level(aim, value, bound, sure || value <= bound));
             model.noWorse(goal, Math.round(value));
@@ -225,7 +229,10 @@ final class CpSat implements Planner {
                 return 0;
             }
             if (aim == Aim.END) {
-                return Measured.quarters(Math.max(Earliest.end(night), busiestAt()));
+                return Measured.quarters(Earliest.end(night));
+            }
+            if (aim == Aim.UNATTENDED) {
+                return Measured.quarters(Earliest.unattended(night));
             }
             if (who == null) {
                 return 0;
@@ -236,17 +243,6 @@ final class CpSat implements Planner {
                 case LOAD -> fewest ? who.least() : 0;
                 default -> 0;
             };
-        }
-
-        /** When whoever has most to do can be through with it: no plan is over before that. */
-        private int busiestAt() {
-            return all.stream()
-                    .filter(l -> l.aim() == Aim.LOAD && l.bound() > 0)
-                    // A quarter that is begun counts as one.
-                    .mapToInt(l -> (int) (l.bound() - Measured.QUARTER) + 1)
-                    .map(least -> Earliest.endOfOne(night, least))
-                    .findFirst()
-                    .orElse(0);
         }
 
         private static double bound(Aim aim, CpSolver solver) {
@@ -271,6 +267,7 @@ final class CpSat implements Planner {
             solve(work / 4, false);
             model.keepPeople(best, every);
             CpSolver whole = solve(work / 8, true);
+            wholeBound = bound(aim, whole);
             for (int vain = 0; vain < MOST_IN_VAIN && spent < until && goesOn(whole); vain++) {
                 int before = minute(aim);
                 Collections.shuffle(groups, random);

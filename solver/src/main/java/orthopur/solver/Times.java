@@ -26,7 +26,10 @@ final class Times {
     static final double WHO = 0.5;
 
     /** So often times are looked for. */
-    private static final int BEGINNINGS = 8;
+    private static final int BEGINNINGS = 16;
+
+    /** What comes at all mostly comes at once; these are not looked at for long. */
+    private static final int SHORT = 10;
 
     private final Night night;
     private final Who.Found who;
@@ -101,7 +104,7 @@ final class Times {
         for (Aim aim : List.of(Aim.OUT_OF_USE, Aim.LEFT_OUT, Aim.LATE)) {
             model.noWorse(model.of(aim, false), 0);
         }
-        double work = CpSat.work(night) / 11 * (1 + i / 4);
+        double work = CpSat.work(night) / (i < SHORT ? 40 : 10);
         CpSolver solver = CpSat.solver(work, Math.max(0.05, left()));
         // Times alone are no matter of sums.
         solver.getParameters().setRandomSeed(CpSat.SEED + i).setLinearizationLevel(0);

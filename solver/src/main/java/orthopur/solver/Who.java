@@ -1,5 +1,7 @@
 package orthopur.solver;
 
+import static java.util.stream.Collectors.toSet;
+
 import com.google.ortools.sat.BoolVar;
 import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
@@ -13,17 +15,21 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import orthopur.night.Earliest;
 import orthopur.night.Measured;
 import orthopur.night.Night;
 import orthopur.night.Night.Job;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Span;
+import orthopur.night.Paths;
 
 /**
  * Who does what, without asking when: whoever may do it and has the minutes for it. It is a small
@@ -31,6 +37,9 @@ import orthopur.night.Night.Span;
  * answer; and mostly there is a time for everything with the people as they stand here.
  */
 final class Who {
+    /** What comes before and after a task is looked at in steps of so many minutes. */
+    private static final int GRID = 30;
+
     private final Night night;
     private final List<Job> work;
     private final CpModel model = new CpModel();
@@ -47,8 +56,16 @@ final class Who {
      *     known
      */
     record Found(Map<String, Set<String>> people, double fewest, double least) {
-        /** The night with these people at its tasks and nobody else. */
+        /**
+         * The night with these people at its tasks and nobody else; but of those who are at no
+         * machine with their hands each may do for the other what takes a right of its own: who
+         * releases is whoever is free then.
+         */
         Night in(Night night) {
+            Set<String> crew = new HashSet<>();
+            night.tasks().stream()
+                    .filter(j -> j.skill() == null)
+                    .forEach(j -> crew.addAll(people.getOrDefault(j.id(), Set.of())));
             return new Night(
                     night.until(),
                     night.people(),
@@ -58,10 +75,19 @@ final class Who {
                             .map(
                                     j ->
                                             j.hands() && j.running() == null
-                                                    ? j.withBy(
-                                                            people.getOrDefault(j.id(), Set.of()))
+                                                    ? j.withBy(by(night, j, crew))
                                                     : j)
                             .toList());
+        }
+
+        private Set<String> by(Night night, Job j, Set<String> crew) {
+            Set<String> all = new TreeSet<>(people.getOrDefault(j.id(), Set.of()));
+            if (j.skill() != null && j.people() == 1 && all.stream().noneMatch(crew::contains)) {
+                night.people().stream()
+                        .filter(p -> p.may(j) && !crew.contains(p.id()))
+                        .forEach(p -> all.add(p.id()));
+            }
+            return all;
         }
     }
 
@@ -89,18 +115,32 @@ final class Who {
         }
         double fewest = Math.ceil(first.bestObjectiveBound() - 1e-6);
         model.addLessOrEqual(changes, Math.round(first.objectiveValue()));
-        hint(first);
-        model.minimize(load);
-        CpSolver second = solver(work, seconds, seed);
-        CpSolverStatus lighter = second.solve(model);
-        boolean has = lighter == CpSolverStatus.OPTIMAL || lighter == CpSolverStatus.FEASIBLE;
-        double quarter = Measured.QUARTER;
+        CpSolver second = after(first, load, work, seconds, seed);
+        double least = Measured.quarters(second.bestObjectiveBound());
+        CpSolver lighter = has(second) ? second : first;
+        if (has(second)) {
+            model.addLessOrEqual(load, Math.round(second.objectiveValue()));
+        }
+        CpSolver third = after(lighter, LinearExpr.term(end(), 1), work / 8, seconds, seed);
         return new Found(
-                people(has ? second : first),
+                people(has(third) ? third : lighter),
                 fewest,
-                found == CpSolverStatus.OPTIMAL
-                        ? Math.ceil(second.bestObjectiveBound() / quarter - 1e-6) * quarter
-                        : 0);
+                found == CpSolverStatus.OPTIMAL ? least : 0);
+    }
+
+    /** The next aim, from where the one before it came to. */
+    private CpSolver after(
+            CpSolver before, LinearExpr aim, double work, double seconds, int seed) {
+        hint(before);
+        model.minimize(aim);
+        CpSolver solver = solver(work, seconds, seed);
+        solver.solve(model);
+        return solver;
+    }
+
+    private static boolean has(CpSolver solver) {
+        CpSolverStatus status = solver.response().getStatus();
+        return status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
     }
 
     private Map<String, Set<String>> people(CpSolver solver) {
@@ -271,6 +311,65 @@ final class Who {
             model.addLessOrEqual(own.build(), 0);
         }
         return LinearExpr.term(most, Measured.QUARTER);
+    }
+
+    /**
+     * When all can be over at the best: nobody is through with what has so much before it and so
+     * much after it sooner than with the work itself, one thing at a time, and their break. Of
+     * people who could not be through there is no plan, and most of it is seen by this alone.
+     *
+     * @return in quarters of an hour, the last begun one included
+     */
+    private IntVar end() {
+        Paths paths = new Paths(night);
+        int most = Math.ceilDiv(night.until(), Measured.QUARTER);
+        int from = Math.clamp(Math.ceilDiv(Earliest.end(night), Measured.QUARTER), 0, most);
+        IntVar over = model.newIntVar(from, most, "end");
+        int soonest = (from - 1) * Measured.QUARTER + 1;
+        for (Person p : night.people()) {
+            Set<Set<String>> seen = new HashSet<>();
+            for (int head = 0; head < night.until(); head += GRID) {
+                for (int tail = 0; head + tail < night.until(); tail += GRID) {
+                    int before = head;
+                    int after = tail;
+                    List<Job> those =
+                            work.stream()
+                                    .filter(j -> j.running() == null)
+                                    .filter(j -> of(j.id()).containsKey(p.id()))
+                                    .filter(j -> paths.before(j) >= before)
+                                    .filter(j -> paths.after(j) >= after)
+                                    .toList();
+                    if (!those.isEmpty()
+                            && seen.add(those.stream().map(Job::id).collect(toSet()))) {
+                        between(p, paths, over, those, soonest);
+                    }
+                }
+            }
+        }
+        return over;
+    }
+
+    private void between(Person p, Paths paths, IntVar over, List<Job> those, int soonest) {
+        int first = p.here().stream().mapToInt(Span::from).min().orElse(night.until());
+        int head = Math.max(first, those.stream().mapToInt(paths::before).min().orElse(0));
+        int tail = those.stream().mapToInt(paths::after).min().orElse(0);
+        int rests = 0;
+        for (Night.Break b : p.breaks()) {
+            rests += head <= b.from() && b.to() <= soonest - tail ? b.minutes() : 0;
+        }
+        int all = those.stream().mapToInt(Job::minutes).sum();
+        if (head + all + rests + tail < soonest) {
+            return;
+        }
+        BoolVar any = model.newBoolVar("any");
+        LinearExprBuilder own = LinearExpr.newBuilder();
+        for (Job j : those) {
+            BoolVar b = Objects.requireNonNull(of(j.id()).get(p.id()));
+            model.addImplication(b, any);
+            own.addTerm(b, j.minutes());
+        }
+        own.addTerm(over, -Measured.QUARTER);
+        model.addLessOrEqual(own.build(), -(head + tail + rests)).onlyEnforceIf(any);
     }
 
     /**
