@@ -32,8 +32,7 @@ public final class Earliest {
         night.people().forEach(p -> all.addAll(p.breaks()));
         Paths paths = new Paths(night);
         int chain = night.tasks().stream().mapToInt(paths::end).max().orElse(0);
-        return Math.min(
-                night.until(), Math.max(chain, of(night, all, withoutBreaks(night))));
+        return Math.min(night.until(), Math.max(chain, of(night, all, withoutBreaks(night))));
     }
 
     /**

@@ -49,7 +49,8 @@ public final class Greedy implements Planner {
     /** Places every group, what is wanted first at first; what is left out comes back. */
     private static List<String> fill(IndexedNight night, Schedule schedule) {
         schedule.breaks(false);
-        List<Map.Entry<String, List<Job>>> waiting = new ArrayList<>(night.night.groups().entrySet());
+        List<Map.Entry<String, List<Job>>> waiting =
+                new ArrayList<>(night.night.groups().entrySet());
         waiting.sort(
                 Comparator.comparing(
                                 (Map.Entry<String, List<Job>> g) ->
@@ -95,7 +96,8 @@ public final class Greedy implements Planner {
 
     /** Places a whole group, or nothing of it. */
     private static boolean place(IndexedNight night, Schedule schedule, int group) {
-        List<Integer> left = Arrays.stream(night.inGroup[group]).boxed().collect(Collectors.toList());
+        List<Integer> left =
+                Arrays.stream(night.inGroup[group]).boxed().collect(Collectors.toList());
         left.removeIf(schedule::has);
         while (!left.isEmpty()) {
             Integer next = left.stream().filter(schedule::ready).findFirst().orElse(null);

@@ -22,8 +22,10 @@ final class IndexedNight {
     /** How much of a place a task takes while it lasts. */
     record Takes(int place, int slots) {}
 
-    /** A place that is taken with the beginning of one task (-1: from the start) and kept until
-     * the end of another. */
+    /**
+     * A place that is taken with the beginning of one task (-1: from the start) and kept until the
+     * end of another.
+     */
     record Taken(int place, int since, int back) {}
 
     /** A task beside which a place has to be changed over, and how long that takes. */
@@ -130,7 +132,10 @@ final class IndexedNight {
 
     /** The numbers of these people, whoever is not in this night left out. */
     int[] people(List<String> ids) {
-        return ids.stream().filter(personAt::containsKey).mapToInt(p -> number(personAt, p)).toArray();
+        return ids.stream()
+                .filter(personAt::containsKey)
+                .mapToInt(p -> number(personAt, p))
+                .toArray();
     }
 
     /** The number of a task; -1 where this night does not have it. */
@@ -175,9 +180,7 @@ final class IndexedNight {
     }
 
     private static int[][] arrays(List<List<Integer>> all) {
-        return all.stream()
-                .map(l -> l.stream().mapToInt(i -> i).toArray())
-                .toArray(int[][]::new);
+        return all.stream().map(l -> l.stream().mapToInt(i -> i).toArray()).toArray(int[][]::new);
     }
 
     private Changed[][] changed() {

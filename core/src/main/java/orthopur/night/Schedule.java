@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import orthopur.night.IndexedNight.Before;
 import orthopur.night.IndexedNight.Changed;
 import orthopur.night.IndexedNight.Taken;
@@ -365,9 +364,7 @@ final class Schedule {
     }
 
     private boolean free(int person, int from, int minutes) {
-        return from >= 0
-                && from + minutes <= night.until
-                && lastBusy(person, from, minutes) < from;
+        return from >= 0 && from + minutes <= night.until && lastBusy(person, from, minutes) < from;
     }
 
     /** The last minute of a stretch at which somebody is busy; before it where they are free. */

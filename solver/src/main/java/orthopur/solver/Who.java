@@ -129,8 +129,7 @@ final class Who {
     }
 
     /** The next aim, from where the one before it came to. */
-    private CpSolver after(
-            CpSolver before, LinearExpr aim, double work, double seconds, int seed) {
+    private CpSolver after(CpSolver before, LinearExpr aim, double work, double seconds, int seed) {
         hint(before);
         model.minimize(aim);
         CpSolver solver = solver(work, seconds, seed);
