@@ -5,7 +5,7 @@ import { api, unwrap } from "../api/client";
 import { beep } from "../shared/beep";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { sentence } from "../shared/texts";
 
 /*
  * Asked for rather than pushed: a browser has few connections to one server, and somebody with many tabs
@@ -28,7 +28,7 @@ export function Alarms({ over = false }: { over?: boolean }) {
   });
   const all = (board.data ?? [])
     .flatMap((m) =>
-      m.alarms.map((text) => ({ key: `${m.code} ${text}`, code: m.code, round: m.round, text })),
+      m.alarms.map((text) => ({ key: `${m.code} ${text.english}`, code: m.code, round: m.round, text })),
     )
     .filter((a) => !seen.includes(a.key));
   const calls = all.map((a) => a.key).join("\n");
@@ -47,7 +47,7 @@ export function Alarms({ over = false }: { over?: boolean }) {
     <div className={over ? "alarms over" : "alarms"} role="alert">
       {all.map((a) => (
         <p key={a.key}>
-          <b>{a.code}</b> {told(a.text)}{" "}
+          <b>{a.code}</b> {sentence(a.text)}{" "}
           {a.round && (
             <Link to={`/floor/${a.round}`}>
               {say("app.alarms.to-the-round", "To the round")}

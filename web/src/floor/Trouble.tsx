@@ -59,7 +59,7 @@ export function Trouble({ pack, state, first, onClose, onSay, onOtherwise }: Pro
       {plan && (
         <ol className="trouble-now">
           {plan.now.map((n) => (
-            <li key={n}>{told(n)}</li>
+            <li key={told(n)}>{told(n)}</li>
           ))}
         </ol>
       )}

@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
-import { api, type Schemas, unwrap } from "../api/client";
+import { api, type CoreText, type Schemas, unwrap } from "../api/client";
 import { InLanguages } from "../shared/InLanguages";
 import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { NotShown, Waiting } from "../shared/PageState";
 import { PrintMenu } from "../shared/PrintMenu";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
-import { told, useReading } from "../shared/texts";
+import { sentence, told, useReading } from "../shared/texts";
 import { MapView } from "./MapView";
 import "./machines.css";
 import { keys } from "../shared/keys";
@@ -175,7 +175,7 @@ export default function Machine() {
                 </button>
                 <ul>
                   {e.sentences.map((t) => (
-                    <li key={t}>{told(t)}</li>
+                    <li key={t.english}>{sentence(t)}</li>
                   ))}
                 </ul>
               </li>
@@ -238,13 +238,13 @@ function Switches({ group, fitted, onChoose }: SwitchProps) {
   );
 }
 
-function Detail({ title, sentences, more }: { title: string; sentences: string[]; more: string[] }) {
+function Detail({ title, sentences, more }: { title: string; sentences: CoreText[]; more: CoreText[] }) {
   return (
     <>
       <h2>{title}</h2>
       <ul className="sentences">
         {sentences.map((t) => (
-          <li key={t}>{told(t)}</li>
+          <li key={t.english}>{sentence(t)}</li>
         ))}
       </ul>
       {more.length > 0 && (
@@ -252,7 +252,7 @@ function Detail({ title, sentences, more }: { title: string; sentences: string[]
           <h3>{say("machines.machine.its-surfaces", "Its surfaces")}</h3>
           <ul className="sentences">
             {more.map((t) => (
-              <li key={t}>{told(t)}</li>
+              <li key={t.english}>{sentence(t)}</li>
             ))}
           </ul>
         </>

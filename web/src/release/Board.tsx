@@ -1,7 +1,7 @@
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { siteNow } from "../shared/siteNow";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
@@ -171,7 +171,7 @@ function Row({ m, runs, now, wall }: RowProps) {
                 ))}
         </p>
         {m.out && <p className="quiet">{m.out.why}</p>}
-        {!m.out && m.waits && <p className="quiet">{upper(told(m.waits))}.</p>}
+        {!m.out && m.waits && <p className="quiet">{sentence(m.waits)}.</p>}
         {runs.map((r) => (
           <p key={`${r.kind} ${r.what.english}`}>
             <RunsOut r={r} now={now} named={false} />
@@ -214,8 +214,8 @@ function RoundOf({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
         </>
       )}
       {m.alarms.map((a) => (
-        <p key={a} className="board-up">
-          {told(a)}
+        <p key={a.english} className="board-up">
+          {sentence(a)}
         </p>
       ))}
       {m.troubles > 0 && (
@@ -324,4 +324,3 @@ function LocksOn({ machines }: { machines: Machine[] }) {
   );
 }
 
-const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());

@@ -51,7 +51,7 @@ export type AtStep = {
 export type Running = { step: string; name: string; ends: number };
 
 /** What a reading would mean; empty where the step takes none. */
-export type Judged = { outcome?: Outcome; advice?: string; low?: number; high?: number; outside?: CoreText };
+export type Judged = { outcome?: Outcome; advice?: CoreText; low?: number; high?: number; outside?: CoreText };
 
 const opened = new WeakMap<Pack, CompiledRound>();
 

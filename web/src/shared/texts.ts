@@ -129,8 +129,9 @@ function list(texts: Texts, english: string): string | undefined {
   return undefined;
 }
 
-/** A text of a sheet or a procedure, in the reader's language and the site's unit. */
-export const told = (english: string): string => inUnits(translate(textsOf(), english), english);
+/** A text of a sheet or a procedure, or a piece of a sentence, in the reader's language and the site's unit. */
+export const told = (text: string | CoreText): string =>
+  typeof text === "string" ? inUnits(translate(textsOf(), text), text) : piece(text);
 
 /** A screen that shows these documents; before it says anything, and until another one does. */
 export function useReading(...documents: (string | undefined)[]) {

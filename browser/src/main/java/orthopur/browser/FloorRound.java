@@ -163,7 +163,7 @@ public final class FloorRound {
             Interval warm = new Interval(celsius - t, celsius + t);
             ReadingJudge.Outcome o = ReadingJudge.judge(plan.bands(), means, warm);
             to.text("outcome", o.name())
-                    .text("advice", ReadingAdvice.of(plan, o, means, warm))
+                    .said("advice", ReadingAdvice.of(plan, o, means, warm))
                     .number("low", means.low())
                     .number("high", means.high());
         } catch (OutOfRange x) {

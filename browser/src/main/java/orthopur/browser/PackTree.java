@@ -16,6 +16,7 @@ import orthopur.roundpack.RoundPack.ReworkPlan;
 import orthopur.roundpack.RoundPack.Tally;
 import orthopur.roundpack.RoundPack.Timer;
 import orthopur.roundpack.RoundPack.Trouble;
+import orthopur.text.Text;
 
 /**
  * A round pack out of its JSON, as far as the fold reads it. Words that are only shown stay with
@@ -147,7 +148,7 @@ final class PackTree {
     private static Trouble trouble(Tree t) {
         return new Trouble(
                 Trouble.Kind.valueOf(t.text("kind")),
-                "",
+                Text.plain(""),
                 List.of(),
                 Trouble.About.valueOf(t.text("about")),
                 t.texts("redo"));

@@ -74,7 +74,7 @@ final class StateTree {
                 t.number("strength"),
                 t.number("temperature"),
                 Outcome.valueOf(t.text("outcome")),
-                t.text("advice"),
+                t.said("advice"),
                 t.flag("corrected"),
                 t.at("at") == null ? 0 : t.whole("at"));
     }
@@ -127,7 +127,7 @@ final class StateTree {
                                         .number("strength", r.strength())
                                         .number("temperature", r.temperature())
                                         .text("outcome", r.outcome().name())
-                                        .text("advice", r.advice())
+                                        .said("advice", r.advice())
                                         .flag("corrected", r.corrected())
                                         .whole("at", r.at())
                                         .close())

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.core.JSArrayReader;
+import orthopur.text.Text;
 
 /**
  * A value of JSON, read by name. What is absent and what is null are one; an absent list or map is
@@ -44,6 +45,26 @@ final class Tree {
 
     String asText() {
         return string(value);
+    }
+
+    /** A sentence; where an older page kept its English alone, that. */
+    Text said(String name) {
+        return need(name).asSaid();
+    }
+
+    private Text asSaid() {
+        return kind(value).equals("string")
+                ? Text.plain(asText())
+                : Text.said(text("id"), text("english"), list("args", Tree::asArgument));
+    }
+
+    private Object asArgument() {
+        return switch (kind(value)) {
+            case "string" -> asText();
+            case "number" -> number(value);
+            case "list" -> items(Tree::asArgument);
+            default -> asSaid();
+        };
     }
 
     double number(String name) {
@@ -112,6 +133,9 @@ final class Tree {
             params = {"o", "name"},
             script = "return o[name];")
     private static native JSObject get(JSObject o, String name);
+
+    @JSBody(params = "o", script = "return Array.isArray(o) ? 'list' : typeof o;")
+    private static native String kind(JSObject o);
 
     @JSBody(params = "o", script = "return String(o);")
     private static native String string(JSObject o);

@@ -123,7 +123,7 @@ final class Contact {
         if (before != null && before.outcome() != Outcome.IN && !before.corrected()) {
             throw new Refused(Why.SAY_FIRST);
         }
-        String advice = ReadingAdvice.of(plan, outcome, strength, temperature);
+        Text advice = ReadingAdvice.of(plan, outcome, strength, temperature);
         readings.put(
                 step.id(), new ReadingState(e.strength(), celsius, outcome, advice, false, at));
         // Contact with a solution that was not in does not count.

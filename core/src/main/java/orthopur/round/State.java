@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import orthopur.roundpack.ReadingJudge.Outcome;
 import orthopur.roundpack.RoundPack.Trouble;
+import orthopur.text.Text;
 
 /**
  * How far a round is, at one moment: complete, so that folding can go on from it anywhere.
@@ -90,7 +91,7 @@ public record State(
             double strength,
             double temperature,
             Outcome outcome,
-            String advice,
+            Text advice,
             boolean corrected,
             long at) {}
 

@@ -13,58 +13,58 @@ import orthopur.text.Text;
 public final class ReadingAdvice {
     private ReadingAdvice() {}
 
-    public static String of(
+    public static Text of(
             ReadingPlan plan,
             ReadingJudge.Outcome outcome,
             Interval strength,
             Interval temperature) {
         if (outcome == ReadingJudge.Outcome.IN) {
-            return Text.kept(
-                    "kept.advice.in", "In range: the whole of the reading is within the limits.");
+            return Text.of(
+                    "advice.in", "In range: the whole of the reading is within the limits.");
         }
         ReadingBand band = ReadingJudge.at(plan.bands(), temperature.low());
         if (band == null) {
             double coldest =
                     plan.bands().isEmpty() ? Double.NaN : plan.bands().getFirst().fromCelsius();
             return Double.isNaN(coldest)
-                    ? Text.kept(
-                            "kept.advice.nothing",
+                    ? Text.of(
+                            "advice.nothing",
                             "Nothing is permitted for this solution; call the supervisor.")
-                    : Text.kept(
-                            "kept.advice.cold",
+                    : Text.of(
+                            "advice.cold",
                             "Too cold. Warm it to at least {0} °C, stir and read again.",
                             Show.number(coldest));
         }
         if (strength.low() > band.mostMgPerL() || (strength.low() >= band.leastMgPerL())) {
-            return Text.kept(
-                    "kept.advice.strong",
+            return Text.of(
+                    "advice.strong",
                     "Too strong, or too close to the limit of {0} mg/L. Add water, stir, wait 1 minute and read again.",
                     Show.number(band.mostMgPerL()));
         }
         String warm = Show.number(temperature.low());
         String least = Show.number(band.leastMgPerL());
-        String then = add(plan, band, strength);
+        Text then = add(plan, band, strength);
         return outcome == ReadingJudge.Outcome.OUT
-                ? Text.kept(
-                        "kept.advice.weak",
+                ? Text.of(
+                        "advice.weak",
                         "Too weak: at {0} °C it takes at least {1} mg/L. {2}",
                         warm,
                         least,
                         then)
-                : Text.kept(
-                        "kept.advice.close",
+                : Text.of(
+                        "advice.close",
                         "Too close to call: at {0} °C it takes at least {1} mg/L. {2}",
                         warm,
                         least,
                         then);
     }
 
-    private static String add(ReadingPlan plan, ReadingBand band, Interval strength) {
+    private static Text add(ReadingPlan plan, ReadingBand band, Interval strength) {
         if (plan.stockMgPerL() == null
                 || plan.vesselLitres() == null
                 || Double.isInfinite(strength.high())) {
-            return Text.kept(
-                    "kept.advice.by-label",
+            return Text.of(
+                    "advice.by-label",
                     "Add {0} by its label, stir, wait 1 minute and read again.",
                     plan.chemical());
         }
@@ -76,12 +76,12 @@ public final class ReadingAdvice {
                         Strength.ofMgPerL(band.mostMgPerL()),
                         Strength.ofMgPerL(plan.stockMgPerL()));
         if (!c.possible()) {
-            return Text.kept(
-                    "kept.advice.coarse",
+            return Text.of(
+                    "advice.coarse",
                     "This reading is too coarse to correct by: use a finer test or start again.");
         }
-        return Text.kept(
-                "kept.advice.add",
+        return Text.of(
+                "advice.add",
                 "Add {0} of {1} to the {2} L, stir, wait 1 minute and read again. It will then be {3} to {4} mg/L.",
                 c.add().shown(),
                 plan.chemical(),

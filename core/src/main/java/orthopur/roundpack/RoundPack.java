@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.instrument.Instrument;
 import orthopur.machine.Frequency;
 import orthopur.procedure.Action;
+import orthopur.text.Text;
 
 /**
  * A closed package for one round. Its hash, made over its exchange form, is in every entry of the
@@ -191,7 +192,7 @@ public record RoundPack(
      *     part
      */
     public record Trouble(
-            Kind kind, String title, List<String> now, About about, List<String> redo) {
+            Kind kind, Text title, List<Text> now, About about, List<String> redo) {
         public Trouble {
             now = List.copyOf(now);
             redo = redo == null ? List.of() : List.copyOf(redo);

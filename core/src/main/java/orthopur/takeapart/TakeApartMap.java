@@ -11,6 +11,7 @@ import orthopur.machine.Configuration;
 import orthopur.machine.Energy;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
+import orthopur.text.Text;
 
 /**
  * Parts in the order they come off, and what holds which back.
@@ -47,8 +48,8 @@ public record TakeApartMap(List<Node> nodes, List<Edge> edges, List<EnergyNode> 
             boolean guard,
             boolean aside,
             boolean harms,
-            List<String> sentences,
-            List<String> surfaces) {}
+            List<Text> sentences,
+            List<Text> surfaces) {}
 
     /** {@code back} comes off only after {@code front}. */
     public record Edge(String front, String back) {}
@@ -58,7 +59,7 @@ public record TakeApartMap(List<Node> nodes, List<Edge> edges, List<EnergyNode> 
      *
      * @param parts that it can move, heat or press on
      */
-    public record EnergyNode(String id, String name, List<String> sentences, List<String> parts) {}
+    public record EnergyNode(String id, String name, List<Text> sentences, List<String> parts) {}
 
     /** The map of a machine that is fitted so. */
     public static TakeApartMap of(MachineSheet whole, Configuration configuration) {

@@ -1,5 +1,6 @@
 package orthopur.text;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +53,16 @@ public record Text(String id, String english, List<Object> args) {
     /** Words that are the same in every language: a figure with its unit, a proper name. */
     public static Text plain(String words) {
         return new Text("", "{0}", List.of(words));
+    }
+
+    /**
+     * A sentence that was put together before: its whole English is known, and its arguments only
+     * for other languages.
+     */
+    public static Text said(String id, String words, List<Object> args) {
+        List<Object> all = new ArrayList<>(args);
+        all.add(words);
+        return new Text(id, "{" + args.size() + "}", all);
     }
 
     /**

@@ -78,7 +78,7 @@ class ReadingJudgeTest {
     private static String advice(ReadingPlan plan, double lo, double hi, double celsius) {
         Interval s = new Interval(lo, hi);
         Interval t = new Interval(celsius, celsius);
-        return ReadingAdvice.of(plan, ReadingJudge.judge(plan.bands(), s, t), s, t);
+        return ReadingAdvice.of(plan, ReadingJudge.judge(plan.bands(), s, t), s, t).toString();
     }
 
     /** A finer instrument never turns in into out or out into in. */

@@ -43,6 +43,7 @@ public final class Json {
         JsonMapper.Builder m =
                 JsonMapper.builderWithJackson2Defaults()
                         .addModule(new QuantityModule())
+                        .addModule(new TextModule())
                         .addMixIn(Part.class, SaidNone.class)
                         .addMixIn(Energy.class, SaidNone.class)
                         .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY)

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.takeapart.TakeApartMap;
+import orthopur.text.Text;
 import orthopur.takeapart.TakeApartMap.Edge;
 import orthopur.takeapart.TakeApartMap.Node;
 
@@ -61,16 +62,19 @@ class TakeApartMapTest {
                         "While it is on, nobody reaches: port under the hopper",
                         "Mind: heavy",
                         "Put back so: both clamps shut, arrow to the front"),
-                hopper.sentences());
+                hopper.sentences().stream().map(Text::toString).toList());
         assertEquals(
                 "Hopper, inside: food-contact; stainless steel; sanitized, daily",
-                hopper.surfaces().getFirst());
+                hopper.surfaces().getFirst().toString());
         List<String> air =
                 map("QK-FL1").energies().stream()
                         .filter(e -> e.id().equals("filler-air"))
                         .findFirst()
                         .orElseThrow()
-                        .sentences();
+                        .sentences()
+                        .stream()
+                        .map(Text::toString)
+                        .toList();
         assertTrue(air.contains("Lock it out at: ball valve A4 with its lock hasp"), air::toString);
     }
 }

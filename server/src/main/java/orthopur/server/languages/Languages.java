@@ -57,7 +57,8 @@ public class Languages {
             sentences(json, module)
                     .forEach(
                             (id, e) -> {
-                                if (id.startsWith("kept.")) {
+                                // Packs of earlier versions have these in English alone.
+                                if (id.startsWith("kept.") || id.startsWith("troubles.")) {
                                     keptSentences.put(id, e);
                                 }
                             });

@@ -316,12 +316,12 @@ final class RecordLines {
     }
 
     private Text trouble(Entry.TroubleSaid e) {
-        String title =
+        Text title =
                 pack.troubles().stream()
                         .filter(t -> t.kind() == e.kind())
                         .map(RoundPack.Trouble::title)
                         .findFirst()
-                        .orElse(e.kind().name());
+                        .orElse(Text.plain(e.kind().name()));
         String item = e.item();
         return item == null
                 ? Text.of("record.trouble", "{0}: {1}", title, e.text())

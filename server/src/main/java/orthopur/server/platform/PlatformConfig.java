@@ -7,6 +7,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import orthopur.formats.TextModule;
 
 @Configuration
 class PlatformConfig implements WebMvcConfigurer {
@@ -16,6 +17,12 @@ class PlatformConfig implements WebMvcConfigurer {
     @Bean
     SiteClock clock(@Value("${orthopur.clock-ahead:0}") long ahead) {
         return new SiteClock(Duration.ofMillis(ahead));
+    }
+
+    /** Sentences of the core, where an answer has some. */
+    @Bean
+    TextModule sentences() {
+        return new TextModule();
     }
 
     /**

@@ -3,6 +3,7 @@ package orthopur.server.platform;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.io.InputStream;
 import org.springframework.stereotype.Component;
+import orthopur.formats.TextModule;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.SerializationFeature;
@@ -17,6 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class StoredJson {
     private final JsonMapper mapper =
             JsonMapper.builderWithJackson2Defaults()
+                    .addModule(new TextModule())
                     .changeDefaultPropertyInclusion(
                             i ->
                                     i.withValueInclusion(JsonInclude.Include.NON_NULL)

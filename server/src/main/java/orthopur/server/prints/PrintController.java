@@ -110,7 +110,7 @@ class PrintController {
     }
 
     /** A line of the brush chart. */
-    public record Brush(String part, String surface, String with, String minds) {}
+    public record Brush(String part, String surface, Text with, Text minds) {}
 
     /** Which brush for which bore and groove, and what each surface must not meet. */
     @GetMapping("/machines/{code}/brushes.pdf")
@@ -122,23 +122,24 @@ class PrintController {
         List<Brush> all = new ArrayList<>();
         for (Part p : Configuration.fitted(s).of(s).parts()) {
             for (Surface f : p.surfaces()) {
-                List<String> minds = new ArrayList<>();
-                f.limits().forEach(l -> minds.add(l.shown()));
+                List<Text> minds = new ArrayList<>();
+                f.limits().forEach(l -> minds.add(Text.plain(l.shown())));
                 if (f.wipe() != null) {
-                    minds.add(Text.kept("kept.sheet.wiped", "wiped {0}", f.wipe()));
+                    minds.add(Text.of("map.wiped", "wiped {0}", f.wipe()));
                 }
                 if (f.highest() != null) {
-                    minds.add(Text.kept("kept.sheet.highest", "at most {0}", f.highest().shown()));
+                    minds.add(Text.of("map.highest", "at most {0}", f.highest().shown()));
                 }
                 all.add(
                         new Brush(
                                 p.name(),
                                 f.name(),
                                 f.brush() == null
-                                        ? Text.kept(
-                                                "kept.print.no-brush", "not stated on the sheet")
-                                        : f.brush(),
-                                String.join("; ", minds)));
+                                        ? Text.of("print.no-brush", "not stated on the sheet")
+                                        : Text.plain(f.brush()),
+                                minds.stream()
+                                        .reduce((a, b) -> Text.of("map.and", "{0}; {1}", a, b))
+                                        .orElse(Text.plain(""))));
             }
         }
         Tongue t = languages.tongue(language, code);
@@ -184,11 +185,11 @@ class PrintController {
         }
     }
 
-    private static String stateOf(OnPaper.Printed printed) {
+    private static Text stateOf(OnPaper.Printed printed) {
         return switch (printed.state()) {
-            case "APPROVED" -> Text.kept("kept.print.approved", "approved");
-            case "RETIRED" -> Text.kept("kept.print.retired", "retired");
-            default -> Text.kept("kept.print.draft", "draft");
+            case "APPROVED" -> Text.of("print.approved", "approved");
+            case "RETIRED" -> Text.of("print.retired", "retired");
+            default -> Text.of("print.draft", "draft");
         };
     }
 
@@ -226,7 +227,7 @@ class PrintController {
         on.put("procedure", p);
         on.put("version", version);
         on.put("kind", p.kind().shown());
-        on.put("state", stateOf(printed));
+        on.put("state", t.piece(stateOf(printed)));
         on.put("approvedBy", printed.approvedBy());
         on.put("approvedAt", printed.approvedAt() == null ? null : at(printed.approvedAt(), t));
         on.put("reason", printed.reason());
@@ -260,7 +261,7 @@ class PrintController {
         Tongue t = languages.tongue(language, printed.sheet().code(), id);
         String state =
                 printed.approvedAt() == null
-                        ? String.valueOf(t.told(stateOf(printed)))
+                        ? t.piece(stateOf(printed))
                         : t.say(
                                 "print.word.approved-by",
                                 "approved by {0}, {1}",

@@ -71,9 +71,9 @@ public class Board {
     /**
      * @param since,until epoch milliseconds; until when it may be used, or a conditional release
      *     holds
-     * @param waits what it waits for, in plain words
+     * @param waits what it waits for; null where it waits for nothing
      * @param phase,done,steps how far its round is
-     * @param alarms what a supervisor has to know at once, in plain words
+     * @param alarms what a supervisor has to know at once
      */
     record Machine(
             String code,
@@ -83,7 +83,7 @@ public class Board {
             @Nullable Long since,
             @Nullable Long until,
             boolean over,
-            String waits,
+            @Nullable Text waits,
             @Nullable String round,
             @Nullable String title,
             @Nullable String who,
@@ -94,7 +94,7 @@ public class Board {
             List<State.Lock> locks,
             int troubles,
             int differences,
-            List<String> alarms,
+            List<Text> alarms,
             @Nullable OutOfUse out) {}
 
     /**
@@ -164,36 +164,36 @@ public class Board {
         return Math.round(hours * 3_600_000);
     }
 
-    private static String words(Standing.Waits waits, Standing.@Nullable Use use) {
+    private static @Nullable Text words(Standing.Waits waits, Standing.@Nullable Use use) {
         return switch (waits) {
-            case NOTHING -> "";
-            case A_TIME -> Text.kept("kept.board.time", "waiting for a time to run out");
+            case NOTHING -> null;
+            case A_TIME -> Text.of("board.waits.time", "waiting for a time to run out");
             case NEW_LOOK ->
-                    Text.kept(
-                            "kept.board.new-look",
+                    Text.of(
+                            "board.waits.new-look",
                             "waiting for a new inspection: a danger was reported after the hand-over");
             case CLEANING ->
-                    Text.kept(
-                            "kept.board.cleaning",
+                    Text.of(
+                            "board.waits.cleaning",
                             "waiting for cleaning: {0}",
                             use == null ? "" : use.note());
-            case CLEANING_BY_THEN -> Text.kept("kept.board.by-then", "to be cleaned by then");
+            case CLEANING_BY_THEN -> Text.of("board.waits.by-then", "to be cleaned by then");
             case FIRST_CLEANING ->
-                    Text.kept(
-                            "kept.board.no-record",
+                    Text.of(
+                            "board.waits.no-record",
                             "waiting for cleaning; last cleaned: no record");
             case A_CLEAN ->
-                    Text.kept(
-                            "kept.board.no-clean",
+                    Text.of(
+                            "board.waits.no-clean",
                             "waiting for cleaning: its last round was no clean");
             case A_LOOK ->
-                    Text.kept(
-                            "kept.board.look",
+                    Text.of(
+                            "board.waits.look",
                             "waiting for inspection and release by somebody else");
-            case FULL_RELEASE -> Text.kept("kept.board.full", "waiting for its full release");
+            case FULL_RELEASE -> Text.of("board.waits.full", "waiting for its full release");
             case OVERDUE_RELEASE ->
-                    Text.kept(
-                            "kept.board.overdue", "waiting for its full release: the time is over");
+                    Text.of(
+                            "board.waits.overdue", "waiting for its full release: the time is over");
         };
     }
 
@@ -202,7 +202,7 @@ public class Board {
             @Nullable Replay r,
             Standing.@Nullable Round round,
             Standing stands,
-            String waits,
+            @Nullable Text waits,
             @Nullable OutOfUse out) {
         State s = round == null ? null : round.state();
         PackStep current = r == null ? null : r.progress().current();
@@ -239,40 +239,40 @@ public class Board {
     }
 
     /** A reading that is not in as it stands, and what may have hurt somebody. */
-    private static List<String> alarms(Replay r, State s) {
-        List<String> all = new ArrayList<>();
+    private static List<Text> alarms(Replay r, State s) {
+        List<Text> all = new ArrayList<>();
         for (PackStep step : r.pack().steps()) {
             State.ReadingState read = s.readings().get(step.id());
             if (read != null && read.outcome() != ReadingJudge.Outcome.IN) {
                 all.add(
-                        Text.kept(
-                                "kept.alarm.reading",
+                        Text.of(
+                                "board.alarm.reading",
                                 "Step {0}: {1} mg/L at {2} °C: {3}. {4}",
                                 step.number(),
                                 Show.number(read.strength()),
                                 Show.number(read.temperature()),
                                 read.outcome() == ReadingJudge.Outcome.OUT
-                                        ? Text.of("kept.alarm.out", "out of range")
-                                        : Text.of("kept.alarm.cannot-tell", "can’t tell"),
+                                        ? Text.of("board.alarm.out", "out of range")
+                                        : Text.of("board.alarm.cannot-tell", "can’t tell"),
                                 read.corrected()
                                         ? Text.of(
-                                                "kept.alarm.corrected", "Corrected; read it again.")
+                                                "board.alarm.corrected", "Corrected; read it again.")
                                         : Text.of(
-                                                "kept.alarm.not-corrected",
+                                                "board.alarm.not-corrected",
                                                 "No corrective action yet.")));
             }
         }
         for (State.TroubleState t : s.troubles()) {
             if (t.kind().hurts() && (s.status() == State.Status.OPEN || late(t))) {
                 all.add(
-                        Text.kept(
-                                "kept.alarm.trouble",
+                        Text.of(
+                                "board.alarm.trouble",
                                 "{0}: {1}, said by {2}.",
                                 r.pack().troubles().stream()
                                         .filter(x -> x.kind() == t.kind())
                                         .map(RoundPack.Trouble::title)
                                         .findFirst()
-                                        .orElse(t.kind().name()),
+                                        .orElse(Text.plain(t.kind().name())),
                                 t.text(),
                                 t.who()));
             }

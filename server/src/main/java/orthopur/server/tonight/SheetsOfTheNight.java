@@ -45,7 +45,7 @@ class SheetsOfTheNight {
      * @param place where; empty where that does not matter
      */
     public record Line(
-            String from, String to, String machine, String what, String with, String place) {}
+            String from, String to, String machine, Text what, String with, String place) {}
 
     /** One sheet. */
     public record Sheet(String name, List<Line> lines) {}
@@ -103,7 +103,7 @@ class SheetsOfTheNight {
                                 clock(on, t.from()),
                                 clock(on, t.to()),
                                 machines.getOrDefault(j.group(), ""),
-                                j.name(),
+                                Text.plain(j.name()),
                                 with,
                                 at == null ? "" : at.name()));
             }
@@ -118,7 +118,7 @@ class SheetsOfTheNight {
                                                 clock(on, r.from()),
                                                 clock(on, r.to()),
                                                 "",
-                                                Text.kept("kept.night.break", "Break"),
+                                                Text.of("night.break", "Break"),
                                                 "",
                                                 "")));
         return List.copyOf(byStart.values());
