@@ -2,9 +2,10 @@ import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { beep } from "../shared/beep";
 import { NO_SIGNAL, show } from "../testing/page";
+import { words } from "../testing/words";
 import { Alarms } from "./Alarms";
 
-const machine = (code: string, alarms: string[]) => ({ code, alarms, round: `r-${code}` });
+const machine = (code: string, alarms: string[]) => ({ code, alarms: alarms.map(words), round: `r-${code}` });
 
 describe("what a supervisor has to know at once", () => {
   it("is said with the machine and the way to the round", async () => {

@@ -4,6 +4,7 @@ import type { Schemas } from "../api/client";
 import type { Pack } from "../round/core";
 import { speak } from "../shared/say";
 import { NO_SIGNAL, show } from "../testing/page";
+import { words } from "../testing/words";
 import { ReadingPad } from "./ReadingPad";
 
 const PROBE: Schemas["Instrument"] = {
@@ -17,7 +18,7 @@ const STRIP = { ...PROBE, id: "strip", name: "Strip", steps: [0, 50, 100, 200] }
 const PLAN: Schemas["ReadingPlan"] = {
   chemical: "Halvern H12",
   bands: [{ fromCelsius: 13, leastMgPerL: 100, mostMgPerL: 200 }],
-  planned: "120 mg/L",
+  planned: words("120 mg/L"),
 };
 
 const PACK = {
@@ -130,7 +131,7 @@ describe("the reading pad", () => {
       strength: 60,
       temperature: 18,
       outcome: "OUT",
-      advice: "Add 12 mL.",
+      advice: words("Add 12 mL."),
       corrected: false,
     });
     expect(screen.getByRole("alert").textContent).toBe("Add 12 mL.");

@@ -105,7 +105,7 @@ export function ReadingPad(p: Props) {
     <section className="pad" aria-label={say("floor.reading-pad.reading", "Reading")}>
       <p className="pad-planned">
         {failed ? `${say("floor.reading-pad.read-again", "Read again.")} ` : ""}
-        {say("floor.reading-pad.planned", "{0}, planned {1}", p.plan.chemical, p.plan.planned)}
+        {say("floor.reading-pad.planned", "{0}, planned {1}", p.plan.chemical, told(p.plan.planned))}
       </p>
       <div
         className="pad-grid"

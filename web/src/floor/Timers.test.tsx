@@ -3,10 +3,11 @@ import { render, screen } from "@testing-library/react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Running } from "../round/core";
 import { set } from "../shared/settings";
+import { words } from "../testing/words";
 import { Timers } from "./Timers";
 
-const SOAK = { step: "soak", name: "tray soaking, sink 1", ends: 1_600_000 };
-const contact = (ends: number) => ({ step: "sanitize", name: "contact", ends });
+const SOAK = { step: "soak", name: words("tray soaking, sink 1"), ends: 1_600_000 };
+const contact = (ends: number) => ({ step: "sanitize", name: words("contact"), ends });
 const vibrate = vi.fn();
 const noSite = new QueryClient({ defaultOptions: { queries: { enabled: false } } });
 

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { ILSE, MAREN, Problem, show } from "../testing/page";
+import { words } from "../testing/words";
 import RoundRecord from "./RoundRecord";
 
 const AT = Date.parse("2027-02-01T23:00:00Z");
@@ -8,7 +9,7 @@ const entry = (seq: number, step: number, weight: string, text: string, kind = "
   id: `e${seq}`,
   seq,
   step,
-  stepTitle: `step ${step}`,
+  stepTitle: words(`step ${step}`),
   kind,
   weight,
   text,

@@ -1,6 +1,7 @@
 import { screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { ILSE, NO_SIGNAL, Problem, show } from "../testing/page";
+import { words } from "../testing/words";
 import Board from "./Board";
 
 const NOW = Date.parse("2027-02-01T23:00:00Z");
@@ -10,7 +11,6 @@ const machine = (code: string, standing: string, more = {}) => ({
   room: "Prep room",
   standing,
   over: false,
-  waits: "",
   done: 0,
   steps: 0,
   timers: [],
@@ -77,7 +77,7 @@ describe("the board", () => {
   it("says in words since when and until when, beside the shape", async () => {
     page([
       machine("A1", "IN_USE", { since: NOW - 90 * 60_000, until: NOW + 150 * 60_000 }),
-      machine("B1", "DIRTY", { waits: "waiting for cleaning; last cleaned: no record" }),
+      machine("B1", "DIRTY", { waits: words("waiting for cleaning; last cleaned: no record") }),
     ]);
     const a = await line("A1");
     expect(a.getByText(/in use, since 21:30 \(1 h 30 min\), until 01:30 \(2 h 30 min left\)/)).toBeTruthy();
@@ -98,12 +98,12 @@ describe("the board", () => {
         done: 3,
         steps: 33,
         timers: [
-          { name: "tray soaking", ends: NOW + 5 * 60_000 },
-          { name: "rod soaking", ends: NOW - 1 },
+          { step: "tray", name: words("tray soaking"), ends: NOW + 5 * 60_000 },
+          { step: "rod", name: words("rod soaking"), ends: NOW - 1 },
         ],
         troubles: 1,
         differences: 2,
-        alarms: ["Step 20: 62 mg/L at 18 °C is not in."],
+        alarms: [words("Step 20: 62 mg/L at 18 °C is not in.")],
         round: "r1",
       }),
     ]);

@@ -204,8 +204,8 @@ function RoundOf({ m, now, wall }: { m: Machine; now: number; wall: boolean }) {
           </p>
           <Progress done={m.done} steps={m.steps} />
           {m.timers.map((t) => (
-            <p key={t.name} className={t.ends <= now ? "board-up" : "quiet"}>
-              {t.name}:{" "}
+            <p key={t.step} className={t.ends <= now ? "board-up" : "quiet"}>
+              {told(t.name)}:{" "}
               {t.ends <= now
                 ? say("release.board.time-is-up", "time is up")
                 : say("release.board.left", "{0} left", lasts(t.ends - now))}
@@ -323,4 +323,3 @@ function LocksOn({ machines }: { machines: Machine[] }) {
     </section>
   );
 }
-

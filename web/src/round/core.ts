@@ -28,7 +28,7 @@ export type Actor = { name: string; person?: string; role?: string; signed?: boo
 /** What became of an entry: a new state, a refusal by its name, or a figure outside its domain. */
 export type Answer =
   | { state: State; refused?: undefined; outside?: undefined }
-  | { refused: string; with: string[]; state?: undefined; outside?: undefined }
+  | { refused: string; with: unknown[]; state?: undefined; outside?: undefined }
   | { outside: CoreText; state?: undefined; refused?: undefined };
 
 export type Stage = "LIVE" | "CUT_OFF" | "LOCKED" | "PROVED";
@@ -48,10 +48,16 @@ export type AtStep = {
   ready: boolean;
 };
 
-export type Running = { step: string; name: string; ends: number };
+export type Running = { step: string; name: CoreText; ends: number };
 
 /** What a reading would mean; empty where the step takes none. */
-export type Judged = { outcome?: Outcome; advice?: CoreText; low?: number; high?: number; outside?: CoreText };
+export type Judged = {
+  outcome?: Outcome;
+  advice?: CoreText;
+  low?: number;
+  high?: number;
+  outside?: CoreText;
+};
 
 const opened = new WeakMap<Pack, CompiledRound>();
 
@@ -100,7 +106,8 @@ export const refusedForSite = (
   e: Made,
   at: number,
   actor: Actor,
-): { refused?: string; with?: string[]; outside?: CoreText } => JSON.parse(siteRefuses(newest, e, at, actor));
+): { refused?: string; with?: unknown[]; outside?: CoreText } =>
+  JSON.parse(siteRefuses(newest, e, at, actor));
 
 /** What stands in which vessel, and how. */
 export const solutionsNow = (newest: Known[], now: number) => JSON.parse(solutions(newest, now)).solutions;
@@ -110,7 +117,7 @@ export const registerNow = (newest: Known[], instruments: object[], days: number
   JSON.parse(register(newest, instruments, days, now)).instruments;
 
 /** What an energy is called where it is locked. */
-export function energyName(pack: Pack, energy: string): string {
+export function energyName(pack: Pack, energy: string): string | CoreText {
   return (
     pack.steps.flatMap((s) => s.asks).find((a) => a.kind === "LOCK" && a.item === energy)?.name ?? energy
   );

@@ -3,7 +3,7 @@ import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { recall, remember } from "../shared/kept";
 import { useLive } from "../shared/live";
 import { fill } from "../shared/say";
-import { REFUSALS, sentence, told } from "../shared/texts";
+import { part, REFUSALS, sentence } from "../shared/texts";
 import { type Actor, type Made, next, onTop, type State } from "./core";
 import {
   answered,
@@ -165,7 +165,7 @@ export function useRound(round: string, view: View, actor: Actor, paper: number 
         setRefusal(
           answer.refused === undefined
             ? sentence(answer.outside)
-            : fill(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map((w) => told(w))),
+            : fill(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map(part)),
         );
       }
       return false;

@@ -5,7 +5,7 @@ import { heard, remember, type Waiting } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
 import { fill } from "../shared/say";
-import { REFUSALS, sentence } from "../shared/texts";
+import { part, REFUSALS, sentence } from "../shared/texts";
 import { type Actor, type Known, type Made, refusedForSite, siteNow } from "./core";
 import { asSent, flushSite, note, SITE, type SiteView, tabletNow, waiting } from "./outbox";
 
@@ -82,7 +82,7 @@ export function useSiteStream(actor: Actor): SiteStream {
   const write = (made: Made) => {
     const no = refusedForSite(newest, made, tabletNow() + skew, actor);
     if (no.refused) {
-      setRefusal(fill(REFUSALS[no.refused] ?? no.refused, ...(no.with ?? [])));
+      setRefusal(fill(REFUSALS[no.refused] ?? no.refused, ...(no.with ?? []).map(part)));
       return;
     }
     if (no.outside) {

@@ -6,7 +6,7 @@ describe("a text that the file does not have as a whole", () => {
   const t = {
     Blade: "Cuchilla",
     "product rod": "varilla",
-    " and ": " y ",
+    "{0} and {1}": "{0} y {1}",
     "{0} soaking, {1}": "{0}: en remojo, {1}",
     "{0}, {1} / {2}": "{0}, {1} / {2}",
     "{0} and {1} more": "{0} y {1} más",

@@ -117,7 +117,7 @@ function filled(texts: Texts, pattern: Kept, parts: Record<string, string> | und
 
 /** Names joined by commas, the last by "and"; a name may have a comma of its own. */
 function list(texts: Texts, english: string): string | undefined {
-  for (const joint of ["; ", ", ", " and "]) {
+  for (const joint of ["; ", ", "]) {
     for (let at = english.indexOf(joint); at > 0; at = english.indexOf(joint, at + 1)) {
       const first = known(texts, english.slice(0, at));
       const others = first && known(texts, english.slice(at + joint.length));
@@ -130,8 +130,7 @@ function list(texts: Texts, english: string): string | undefined {
 }
 
 /** A text of a sheet or a procedure, or a piece of a sentence, in the reader's language and the site's unit. */
-export const told = (text: string | CoreText): string =>
-  typeof text === "string" ? inUnits(translate(textsOf(), text), text) : piece(text);
+export const told = (text: string | CoreText): string => piece(text);
 
 /** A screen that shows these documents; before it says anything, and until another one does. */
 export function useReading(...documents: (string | undefined)[]) {
@@ -145,7 +144,7 @@ export function useReading(...documents: (string | undefined)[]) {
 }
 
 /** What is done and to what, as the plan of a night names a task: "Wash: blade, scraper". */
-export const toldTask = (english: string): string => told(english).replace(": ", " ");
+export const toldTask = (name: string | CoreText): string => told(name).replace(": ", " ");
 
 export function useLanguages() {
   return useQuery({
@@ -154,22 +153,24 @@ export function useLanguages() {
   });
 }
 
-/** As a piece of a sentence; one without an id is a name or a figure. */
-export function piece(text: CoreText): string {
-  if (text.id === "") {
-    return told(text.english);
+/** As a piece of a sentence; one without an id, as a page of before has kept it, is a name or a figure. */
+export function piece(text: string | CoreText): string {
+  if (typeof text === "string" || text.id === "") {
+    const english = typeof text === "string" ? text : text.english;
+    return inUnits(translate(textsOf(), english), english);
   }
   return inUnits(inLanguage(text.id, text.args.map(part)) ?? text.english, text.english);
 }
 
 /** As a sentence of its own. */
-export const sentence = (text: CoreText): string => UPPER(piece(text));
+export const sentence = (text: string | CoreText): string => UPPER(piece(text));
 
 /** One after the other, with "and" before the last. */
 export const listed = (all: string[]): string =>
   new Intl.ListFormat(spoken(), { type: "conjunction" }).format(all);
 
-function part(arg: unknown): string | number {
+/** What goes into a sentence: a name, a figure, another sentence, or a list of them. */
+export function part(arg: unknown): string | number {
   if (Array.isArray(arg)) {
     return listed(arg.map((a) => String(part(a))));
   }

@@ -1,4 +1,4 @@
-import type { Schemas } from "../api/client";
+import type { CoreText, Schemas } from "../api/client";
 
 export type Night = Schemas["TonightView"];
 export type PlacedTask = Schemas["TaskDocument"];
@@ -6,7 +6,7 @@ export type PlacedTask = Schemas["TaskDocument"];
 /** A task with all that is known of it. */
 export type Lane = { id: string; name: string; kind: "person" | "place" | "machine" };
 export type Block = PlacedTask & {
-  name: string;
+  name: string | CoreText;
   machine: string;
   critical: boolean;
   /** What is over stays where it was. */

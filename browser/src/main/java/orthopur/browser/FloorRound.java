@@ -57,7 +57,7 @@ public final class FloorRound {
             p.accept(entry(new Tree(entry)).entry(), (long) at, actor(new Tree(actor)));
             StateTree.write(to.name("state"), p.state());
         } catch (Refused x) {
-            to.text("refused", x.why().name()).texts("with", x.with());
+            to.text("refused", x.why().name()).each("with", x.with());
         } catch (OutOfRange x) {
             to.said("outside", x.said());
         } catch (Written.NotAnEntry x) {
@@ -132,7 +132,7 @@ public final class FloorRound {
                         r ->
                                 to.open()
                                         .text("step", r.step())
-                                        .text("name", r.name())
+                                        .said("name", r.name())
                                         .whole("ends", r.ends())
                                         .close())
                 .close()

@@ -51,7 +51,7 @@ final class FloorSite {
                             (long) at,
                             FloorRound.actor(new Tree(actor)));
         } catch (Refused x) {
-            to.text("refused", x.why().name()).texts("with", x.with());
+            to.text("refused", x.why().name()).each("with", x.with());
         } catch (OutOfRange x) {
             to.said("outside", x.said());
         } catch (Written.NotAnEntry x) {

@@ -77,6 +77,11 @@ final class JsonText {
         text.append(']');
     }
 
+    JsonText each(String name, List<?> all) {
+        name(name).each(all);
+        return this;
+    }
+
     private void argument(Object arg) {
         switch (arg) {
             case Text t -> value(t);

@@ -50,7 +50,7 @@ final class PackTree {
                 t.count("number"),
                 "",
                 t.text("verb"),
-                "",
+                Text.plain(""),
                 "",
                 null,
                 null,
@@ -90,7 +90,7 @@ final class PackTree {
     }
 
     private static @Nullable Timer timer(@Nullable Tree t) {
-        return t == null ? null : new Timer(t.text("name"), t.whole("seconds"), t.flag("contact"));
+        return t == null ? null : new Timer(t.said("name"), t.whole("seconds"), t.flag("contact"));
     }
 
     private static @Nullable ReadingPlan reading(@Nullable Tree t) {
@@ -107,14 +107,14 @@ final class PackTree {
                                                 b.number("mostMgPerL"))),
                         t.numberOrNull("stockMgPerL"),
                         t.numberOrNull("vesselLitres"),
-                        "",
+                        Text.plain(""),
                         t.at("instruments") == null ? null : t.texts("instruments"));
     }
 
     private static CheckPlan check(Tree t) {
         return new CheckPlan(
                 t.text("id"),
-                t.text("name"),
+                t.said("name"),
                 t.numberOrNull("least"),
                 t.numberOrNull("most"),
                 t.textOrNull("unit"),
@@ -123,12 +123,12 @@ final class PackTree {
 
     private static Ask ask(Tree t) {
         String item = t.textOrNull("item");
-        String name = t.textOrNull("name");
+        Text name = t.at("name") == null ? Text.plain("") : t.said("name");
         return new Ask(
                 t.text("id"),
                 Ask.Kind.valueOf(t.text("kind")),
                 item == null ? "" : item,
-                name == null ? "" : name,
+                name,
                 null);
     }
 

@@ -15,10 +15,10 @@ import orthopur.text.Text;
  */
 public record WarmUp(Duration time, @Nullable Temperature to, @Nullable String discard) {
     /** "20 minutes, to 230 °C" */
-    public String shown() {
+    public Text shown() {
         String minutes = Show.number(time.getSeconds() / 60.0);
         return to == null
-                ? Text.kept("kept.warm-up", "{0} minutes", minutes)
-                : Text.kept("kept.warm-up-to", "{0} minutes, to {1}", minutes, to.shown());
+                ? Text.of("warm-up", "{0} minutes", minutes)
+                : Text.of("warm-up.to", "{0} minutes, to {1}", minutes, to.shown());
     }
 }

@@ -28,6 +28,8 @@ import orthopur.text.Text;
  * where something begins to run, and where another number of people is needed.
  */
 public final class CleanJobs {
+    private static final Text NOT_NAMED = Text.plain("");
+
     /** What runs for less stays in the stretch: nobody goes elsewhere for it. */
     private static final int SHORTEST = 5;
 
@@ -62,7 +64,7 @@ public final class CleanJobs {
     private double ahead;
 
     private double longest;
-    private String name = "";
+    private Text name = NOT_NAMED;
     private final Set<String> places = new TreeSet<>();
 
     private CleanJobs(Procedure procedure, MachineSheet sheet, Wish wish, Premises premises) {
@@ -178,7 +180,7 @@ public final class CleanJobs {
         }
         people = Math.max(1, s.people());
         // A stretch is called after the longest thing in it.
-        if (name.isEmpty() || (s.minutes() > longest && tells(a))) {
+        if (name == NOT_NAMED || (s.minutes() > longest && tells(a))) {
             name = named(a);
             longest = tells(a) ? s.minutes() : 0;
         }
@@ -203,11 +205,11 @@ public final class CleanJobs {
                 || a instanceof Action.HoldPoint);
     }
 
-    private String named(Action a) {
+    private Text named(Action a) {
         List<String> named = a.items().isEmpty() ? a.energies() : a.items();
         return named.isEmpty()
-                ? a.verb()
-                : Text.kept("kept.named", "{0}: {1}", a.verb(), index.names(named));
+                ? Text.plain(a.verb())
+                : Text.of("night.named", "{0}: {1}", a.verb(), index.names(named));
     }
 
     private static @Nullable Duration runs(Action a) {
@@ -296,7 +298,7 @@ public final class CleanJobs {
         before = people;
         minutes = 0;
         hot = 0;
-        name = "";
+        name = NOT_NAMED;
         longest = 0;
         places.clear();
         return List.copyOf(next);
@@ -315,7 +317,7 @@ public final class CleanJobs {
             jobs.add(
                     new Job(
                             id,
-                            Text.kept("kept.night.release", "Release"),
+                            Text.of("night.release", "Release"),
                             procedure.id(),
                             (int) Math.ceil(RELEASE + premises.walk()),
                             true,
@@ -342,7 +344,7 @@ public final class CleanJobs {
             jobs.add(
                     job(
                             procedure.id() + "/warm-up",
-                            Text.kept("kept.night.warm-up", "Warm up"),
+                            Text.of("night.warm-up", "Warm up"),
                             (int) Math.max(1, sheet.warmUp().time().toMinutes()),
                             0,
                             Set.of(),
@@ -357,7 +359,7 @@ public final class CleanJobs {
 
     private Job job(
             String id,
-            String name,
+            Text name,
             int minutes,
             int people,
             Set<String> places,

@@ -13,6 +13,7 @@ import orthopur.night.Night.After;
 import orthopur.night.SiteNight.Round;
 import orthopur.night.SiteNight.Ticked;
 import orthopur.procedure.Step;
+import orthopur.text.Text;
 
 /** How long the tasks of a clean take, out of the rounds that were carried out. */
 public final class Durations {
@@ -42,7 +43,7 @@ public final class Durations {
      */
     public record Took(
             String task,
-            String name,
+            Text name,
             int planned,
             int from,
             int to,

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 
 /**
  * A night to be planned.
@@ -125,7 +126,7 @@ public record Night(
     @RecordBuilder
     public record Job(
             String id,
-            String name,
+            Text name,
             String group,
             int minutes,
             boolean hands,

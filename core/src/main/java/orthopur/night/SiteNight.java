@@ -22,6 +22,7 @@ import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
+import orthopur.text.Text;
 
 /**
  * The night of a site: what is due as tasks, who is here as people, what was said about it – sick,
@@ -183,7 +184,7 @@ public final class SiteNight {
      */
     public record Done(
             String id,
-            String name,
+            Text name,
             String group,
             int from,
             int to,

@@ -137,7 +137,8 @@ public final class Cleaner {
                 }
                 case PHOTO -> {
                     if (!said.contains(a.id())) {
-                        return new Entry.PhotoTaken(step.id(), "0".repeat(64), step.title());
+                        return new Entry.PhotoTaken(
+                                step.id(), "0".repeat(64), step.title().toString());
                     }
                 }
                 default -> {

@@ -9,6 +9,7 @@ import orthopur.round.State.Lock;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.text.Text;
 
 /** The personal locks on each energy: everybody with hands in the machine has their own. */
 final class Locks {
@@ -128,12 +129,12 @@ final class Locks {
         return s.asks().stream().anyMatch(a -> a.kind() == kind && a.item().equals(energy));
     }
 
-    String energyName(String energy) {
+    Text energyName(String energy) {
         return pack.steps().stream()
                 .flatMap(s -> s.asks().stream())
                 .filter(a -> a.kind() == Ask.Kind.LOCK && a.item().equals(energy))
                 .map(Ask::name)
                 .findFirst()
-                .orElse(energy);
+                .orElse(Text.plain(energy));
     }
 }

@@ -1,6 +1,7 @@
 package orthopur.round;
 
 import java.util.List;
+import orthopur.text.Text;
 
 /**
  * An entry that was not accepted, and why. The tablet says the same in its own language, so the
@@ -91,20 +92,27 @@ public final class Refused extends IllegalArgumentException {
     }
 
     private final Why why;
-    private final transient List<String> with;
+    private final transient List<Object> with;
 
     public Refused(Why why, Object... with) {
-        super(why.sentence.formatted(with));
+        super(why.sentence.formatted(java.util.Arrays.stream(with).map(Refused::shown).toArray()));
         this.why = why;
-        this.with = java.util.Arrays.stream(with).map(String::valueOf).toList();
+        this.with =
+                java.util.Arrays.stream(with)
+                        .map(a -> a instanceof Text || a instanceof List ? a : String.valueOf(a))
+                        .toList();
     }
 
     public Why why() {
         return why;
     }
 
-    /** What goes into the sentence, in its order. */
-    public List<String> with() {
+    private static Object shown(Object arg) {
+        return arg instanceof List<?> all ? Text.of("", "{0}", all) : arg;
+    }
+
+    /** What goes into the sentence, in its order: words, sentences and lists of them. */
+    public List<Object> with() {
         return with;
     }
 }

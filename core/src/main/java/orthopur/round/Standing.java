@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.text.Text;
 
 /**
  * How a machine stands between production and the next production, from its newest round and what
@@ -64,7 +65,7 @@ public record Standing(
     public record Round(RoundPack pack, State state, long startedAt) {}
 
     /** A soak or other time that runs, or is up and not yet answered; ends in epoch ms. */
-    public record Running(String step, String name, long ends) {}
+    public record Running(String step, Text name, long ends) {}
 
     /**
      * @param round null where there was none

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import orthopur.round.AtStep.Stage;
 import orthopur.round.Refused.Why;
 import orthopur.roundpack.ReadingJudge.Outcome;
@@ -13,6 +12,7 @@ import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Ask;
 import orthopur.roundpack.RoundPack.CheckPlan;
 import orthopur.roundpack.RoundPack.PackStep;
+import orthopur.text.Text;
 
 /** What is confirmed and checked one by one before a step is done. */
 final class Ticks {
@@ -99,13 +99,10 @@ final class Ticks {
 
     /** No deviation excuses these: each is what keeps a hand, or the food, safe. */
     void asked(PackStep step) {
-        String left =
-                step.asks().stream()
-                        .filter(a -> !holds(step, a))
-                        .map(Ask::name)
-                        .collect(Collectors.joining(", "));
-        if (step.asks().stream().anyMatch(a -> !holds(step, a))) {
-            throw new Refused(Why.NOT_CONFIRMED, left);
+        List<Text> left = step.asks().stream().filter(a -> !holds(step, a)).map(Ask::name).toList();
+        if (!left.isEmpty()) {
+            List<Text> named = left.stream().filter(t -> !t.toString().isEmpty()).toList();
+            throw new Refused(Why.NOT_CONFIRMED, named);
         }
     }
 

@@ -56,7 +56,7 @@ final class Asks {
                                                             Ask.Kind.FLOW,
                                                             item,
                                                             sheet.names(List.of(item)),
-                                                            flow.shown())));
+                                                            Text.plain(flow.shown()))));
             case Action.Rinse a -> repeats(asks, a);
             case Action.Record a -> warmUp(asks);
             case Action.ChaseOut a ->
@@ -67,8 +67,8 @@ final class Asks {
                                     "",
                                     a.volume() == null
                                             ? sheet.names(a.items())
-                                            : a.volume().shown(),
-                                    a.product()));
+                                            : Text.plain(a.volume().shown()),
+                                    plain(a.product())));
             default -> {
                 if (action.runs()) {
                     clear(asks, Ask.Kind.PEOPLE_CLEAR, true);
@@ -78,7 +78,7 @@ final class Asks {
             }
         }
         if (step.photo()) {
-            asks.add(new Ask("photo", Ask.Kind.PHOTO, "", "", null));
+            asks.add(new Ask("photo", Ask.Kind.PHOTO, "", Text.plain(""), null));
         }
         return asks;
     }
@@ -87,7 +87,8 @@ final class Asks {
     private static void repeats(List<Ask> asks, Action.Rinse a) {
         String each = a.water().volume() == null ? null : a.water().volume().shown();
         for (int i = 1; a.times() != null && a.times() > 1 && i <= a.times(); i++) {
-            asks.add(new Ask("time:" + i, Ask.Kind.REPEAT, "", i + " / " + a.times(), each));
+            Text name = Text.plain(i + " / " + a.times());
+            asks.add(new Ask("time:" + i, Ask.Kind.REPEAT, "", name, plain(each)));
         }
     }
 
@@ -95,7 +96,7 @@ final class Asks {
     private void warmUp(List<Ask> asks) {
         WarmUp w = sheet.sheet().warmUp();
         if (w != null) {
-            asks.add(new Ask("warm", Ask.Kind.WARM, "", w.shown(), w.discard()));
+            asks.add(new Ask("warm", Ask.Kind.WARM, "", w.shown(), plain(w.discard())));
         }
     }
 
@@ -125,15 +126,15 @@ final class Asks {
                             of.name().toLowerCase(java.util.Locale.ROOT) + ":" + e.id(),
                             of,
                             e.id(),
-                            e.name(),
-                            detail.apply(e)));
+                            Text.plain(e.name()),
+                            plain(detail.apply(e))));
         }
     }
 
     private static void clear(List<Ask> asks, Ask.Kind kind, boolean asked) {
         if (asked) {
             String id = kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
-            asks.add(new Ask(id, kind, "", "", null));
+            asks.add(new Ask(id, kind, "", Text.plain(""), null));
         }
     }
 
@@ -149,18 +150,27 @@ final class Asks {
                             "wear:" + item,
                             Ask.Kind.WEAR,
                             item,
-                            part.name(),
+                            Text.plain(part.name()),
                             part.fitting().pair() == null
-                                    ? part.fitting().wearCheck()
-                                    : Text.kept(
-                                            "kept.pack.worn-pair",
+                                    ? Text.plain(part.fitting().wearCheck())
+                                    : Text.of(
+                                            "pack.worn-pair",
                                             "{0}; if it is worn, replace it together with {1}",
                                             part.fitting().wearCheck(),
                                             sheet.names(List.of(part.fitting().pair())))));
         }
         if (part.mark() != null) {
             asks.add(
-                    new Ask("position:" + item, Ask.Kind.POSITION, item, part.name(), part.mark()));
+                    new Ask(
+                            "position:" + item,
+                            Ask.Kind.POSITION,
+                            item,
+                            Text.plain(part.name()),
+                            Text.plain(part.mark())));
         }
+    }
+
+    private static @Nullable Text plain(@Nullable String words) {
+        return words == null ? null : Text.plain(words);
     }
 }

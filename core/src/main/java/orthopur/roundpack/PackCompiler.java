@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import orthopur.chemical.Chemical;
 import orthopur.chemical.Label;
@@ -18,7 +17,6 @@ import orthopur.machine.Configuration;
 import orthopur.machine.Fitting;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Part;
-import orthopur.machine.Program;
 import orthopur.machine.Surface;
 import orthopur.machine.Vessel;
 import orthopur.machine.WasherType;
@@ -200,7 +198,7 @@ public final class PackCompiler {
                 s.number(),
                 s.phase(),
                 s.verb(),
-                Text.kept("kept.pack.position", "{0}, {1} / {2}", s.title(), position, of),
+                Text.of("pack.position", "{0}, {1} / {2}", s.title(), position, of),
                 s.words(),
                 s.because(),
                 s.caution(),
@@ -363,36 +361,43 @@ public final class PackCompiler {
         return pieces;
     }
 
-    private String title(Action a) {
+    private Text title(Action a) {
         List<String> named = a.items().isEmpty() ? a.energies() : a.items();
-        String what =
+        Text what =
                 switch (a) {
-                    case Action.Prepare p -> Text.kept("kept.pack.what-you-need", "What you need");
+                    case Action.Prepare p -> Text.of("pack.what-you-need", "What you need");
                     case Action.Measure m ->
-                            sheet.sheet().checks().stream()
-                                    .filter(c -> m.checks().contains(c.id()))
-                                    .map(Check::name)
-                                    .reduce((x, y) -> x + ", " + y)
-                                    .orElse("");
+                            all(
+                                    sheet.sheet().checks().stream()
+                                            .filter(c -> m.checks().contains(c.id()))
+                                            .map(Check::name)
+                                            .toList());
                     case Action.Fit fit -> fitted(fit.fittings());
                     case Action.Unfit off -> fitted(off.fittings());
                     case Action.RunProgram run ->
                             sheet.sheet().programs().stream()
                                     .filter(x -> x.id().equals(run.program()))
-                                    .map(Program::name)
+                                    .map(x -> Text.plain(x.name()))
                                     .findFirst()
                                     .orElse(sheet.names(named));
-                    case Action.HoldPoint h -> h.who() == null ? "" : h.who();
+                    case Action.HoldPoint h -> Text.plain(h.who() == null ? "" : h.who());
                     default -> sheet.names(named);
                 };
-        return what.isEmpty() ? a.verb() : what;
+        return what.toString().isEmpty() ? Text.plain(a.verb()) : what;
     }
 
-    private String fitted(List<String> ids) {
-        return sheet.sheet().fittings().stream()
-                .filter(f -> ids.contains(f.id()))
-                .map(Fitting::name)
-                .collect(Collectors.joining(", "));
+    private Text fitted(List<String> ids) {
+        return all(
+                sheet.sheet().fittings().stream()
+                        .filter(f -> ids.contains(f.id()))
+                        .map(Fitting::name)
+                        .toList());
+    }
+
+    private static Text all(List<String> names) {
+        return names.size() == 1
+                ? Text.plain(names.getFirst())
+                : Text.of("names.all", "{0}", names);
     }
 
     /** Pieces by number; where fewer than all move, those that earlier steps have not moved yet. */
@@ -434,12 +439,9 @@ public final class PackCompiler {
             case Action.Soak s when s.dwell() != null ->
                     new Timer(
                             s.solution().vessel() == null
-                                    ? Text.kept(
-                                            "kept.pack.soaking",
-                                            "{0} soaking",
-                                            sheet.names(s.items()))
-                                    : Text.kept(
-                                            "kept.pack.soaking-there",
+                                    ? Text.of("pack.soaking", "{0} soaking", sheet.names(s.items()))
+                                    : Text.of(
+                                            "pack.soaking-there",
                                             "{0} soaking, {1}",
                                             sheet.names(s.items()),
                                             s.solution().vessel()),
@@ -447,39 +449,33 @@ public final class PackCompiler {
                             false);
             case Action.Circulate c when c.dwell() != null ->
                     new Timer(
-                            Text.kept(
-                                    "kept.pack.circulating",
-                                    "{0} circulating",
-                                    sheet.names(c.items())),
+                            Text.of("pack.circulating", "{0} circulating", sheet.names(c.items())),
                             seconds(c.dwell()),
                             false);
             case Action.CoolDown c when c.standing() != null ->
                     new Timer(
-                            Text.kept(
-                                    "kept.pack.cooling", "{0} cooling", sheet.names(c.energies())),
+                            Text.of("pack.cooling", "{0} cooling", sheet.names(c.energies())),
                             seconds(c.standing()),
                             false);
             case Action.Dry d when d.time() != null ->
                     new Timer(drying(d.items()), seconds(d.time()), false);
             case Action.Sanitize z when z.contact() != null ->
                     new Timer(
-                            Text.kept("kept.pack.wet-contact", "Wet contact"),
-                            seconds(z.contact()),
-                            true);
+                            Text.of("pack.wet-contact", "Wet contact"), seconds(z.contact()), true);
             case Action.Wash w when w.dwell() != null ->
-                    new Timer(Text.kept("kept.pack.dwell", "Dwell"), seconds(w.dwell()), true);
+                    new Timer(Text.of("pack.dwell", "Dwell"), seconds(w.dwell()), true);
             case Action.Rinse r when r.time() != null ->
-                    new Timer(Text.kept("kept.pack.rinse", "Rinse"), seconds(r.time()), true);
+                    new Timer(Text.of("pack.rinse", "Rinse"), seconds(r.time()), true);
             case Action.Coat c when c.touchDry() != null ->
                     new Timer(drying(c.items()), seconds(c.touchDry()), false);
             case Action.Restore r when r.waited() != null ->
-                    new Timer(Text.kept("kept.pack.wait", "Wait"), seconds(r.waited()), true);
+                    new Timer(Text.of("pack.wait", "Wait"), seconds(r.waited()), true);
             default -> null;
         };
     }
 
-    private String drying(List<String> items) {
-        return Text.kept("kept.pack.drying", "{0} drying", sheet.names(items));
+    private Text drying(List<String> items) {
+        return Text.of("pack.drying", "{0} drying", sheet.names(items));
     }
 
     private static long seconds(Duration d) {
@@ -526,11 +522,11 @@ public final class PackCompiler {
                         .toList();
         Strength stock = context.stockOf(c);
         String strength = z.solution().strength() == null ? "" : z.solution().strength().shown();
-        String planned =
+        Text planned =
                 z.solution().temperature() == null
-                        ? strength
-                        : Text.kept(
-                                "kept.pack.planned",
+                        ? Text.plain(strength)
+                        : Text.of(
+                                "pack.planned",
                                 "{0} at {1}",
                                 strength,
                                 z.solution().temperature().shown());
@@ -556,8 +552,8 @@ public final class PackCompiler {
         all.add(
                 new CheckPlan(
                         "as-found",
-                        Text.kept(
-                                "kept.pack.as-found-condition-1-clean-2",
+                        Text.of(
+                                "pack.as-found-condition-1-clean-2",
                                 "As-found condition: 1 clean, 2 light soil, 3 medium, 4 heavy"),
                         1.0,
                         4.0,
@@ -574,8 +570,8 @@ public final class PackCompiler {
                     List.of(
                             new CheckPlan(
                                     "below",
-                                    Text.kept(
-                                            "kept.pack.temperature-of",
+                                    Text.of(
+                                            "pack.temperature-of",
                                             "Temperature of {0}",
                                             energyNames(c)),
                                     -20.0,
@@ -601,8 +597,8 @@ public final class PackCompiler {
                 : List.of(
                         new CheckPlan(
                                 "mixed-ph",
-                                Text.kept(
-                                        "kept.pack.ph-of-the-mixed-solution",
+                                Text.of(
+                                        "pack.ph-of-the-mixed-solution",
                                         "pH of the mixed solution"),
                                 0.0,
                                 most,
@@ -650,8 +646,8 @@ public final class PackCompiler {
             all.add(
                     new CheckPlan(
                             "returned",
-                            Text.kept(
-                                    "kept.pack.strength-of-what-returns-against-what",
+                            Text.of(
+                                    "pack.strength-of-what-returns-against-what",
                                     "Strength of what returns, against what is sent"),
                             sent.percent(),
                             most.percent(),
@@ -665,8 +661,8 @@ public final class PackCompiler {
             all.add(
                     new CheckPlan(
                             "returned-temperature",
-                            Text.kept(
-                                    "kept.pack.temperature-of-what-returns",
+                            Text.of(
+                                    "pack.temperature-of-what-returns",
                                     "Temperature of what returns"),
                             // It loses a few degrees on its way round.
                             least - RETURN_LOSS,
@@ -686,14 +682,14 @@ public final class PackCompiler {
         return List.of(
                 new CheckPlan(
                         "tank-dial",
-                        Text.kept("kept.pack.wash-tank-on-the-dial", "Wash tank, on the dial"),
+                        Text.of("pack.wash-tank-on-the-dial", "Wash tank, on the dial"),
                         book.temperature(type.tankFigure()).celsius(),
                         book.temperature("washer.rinse.most").celsius(),
                         "°C",
                         null),
                 new CheckPlan(
                         "rinse-dial",
-                        Text.kept("kept.pack.final-rinse-on-the-dial", "Final rinse, on the dial"),
+                        Text.of("pack.final-rinse-on-the-dial", "Final rinse, on the dial"),
                         book.temperature(type.rinseFigure()).celsius(),
                         book.temperature("washer.rinse.most").celsius(),
                         "°C",
@@ -713,8 +709,8 @@ public final class PackCompiler {
         if (tap == null) {
             return new CheckPlan(
                     "ph",
-                    Text.kept(
-                            "kept.pack.ph-of-what-runs-off-is",
+                    Text.of(
+                            "pack.ph-of-what-runs-off-is",
                             "pH of what runs off is that of the tap"),
                     null,
                     null,
@@ -724,7 +720,7 @@ public final class PackCompiler {
         double near = context.book().figure("rinse.ph.from-tap").value();
         return new CheckPlan(
                 "ph",
-                Text.kept("kept.pack.ph-of-what-runs-off", "pH of what runs off"),
+                Text.of("pack.ph-of-what-runs-off", "pH of what runs off"),
                 tap.value() - near,
                 tap.value() + near,
                 "pH",
@@ -740,7 +736,7 @@ public final class PackCompiler {
                 .orElse(null);
     }
 
-    private String energyNames(Action.CoolDown c) {
+    private Text energyNames(Action.CoolDown c) {
         return sheet.names(c.energies());
     }
 
@@ -751,7 +747,7 @@ public final class PackCompiler {
                         c ->
                                 new CheckPlan(
                                         c.id(),
-                                        c.name(),
+                                        Text.plain(c.name()),
                                         c.least(),
                                         c.most(),
                                         c.unit(),

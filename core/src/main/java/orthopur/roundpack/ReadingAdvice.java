@@ -19,8 +19,7 @@ public final class ReadingAdvice {
             Interval strength,
             Interval temperature) {
         if (outcome == ReadingJudge.Outcome.IN) {
-            return Text.of(
-                    "advice.in", "In range: the whole of the reading is within the limits.");
+            return Text.of("advice.in", "In range: the whole of the reading is within the limits.");
         }
         ReadingBand band = ReadingJudge.at(plan.bands(), temperature.low());
         if (band == null) {

@@ -98,7 +98,7 @@ public record RoundPack(
             int number,
             String phase,
             String verb,
-            String title,
+            Text title,
             String words,
             @Nullable String because,
             @Nullable String caution,
@@ -146,7 +146,7 @@ public record RoundPack(
      * @param item the energy or part that it is about; empty for the round as a whole
      * @param detail where and how: the isolation point, what proves it, the mark it returns to
      */
-    public record Ask(String id, Kind kind, String item, String name, @Nullable String detail) {
+    public record Ask(String id, Kind kind, String item, Text name, @Nullable Text detail) {
         /** What is confirmed. */
         public enum Kind {
             UNPLUG,
@@ -191,8 +191,7 @@ public record RoundPack(
      * @param redo step ids that are done again once it was said, where that does not depend on a
      *     part
      */
-    public record Trouble(
-            Kind kind, Text title, List<Text> now, About about, List<String> redo) {
+    public record Trouble(Kind kind, Text title, List<Text> now, About about, List<String> redo) {
         public Trouble {
             now = List.copyOf(now);
             redo = redo == null ? List.of() : List.copyOf(redo);
@@ -258,7 +257,7 @@ public record RoundPack(
      * @param contact whether it is the wet contact of this very step, to be waited for before it is
      *     done, rather than something that runs on
      */
-    public record Timer(String name, long seconds, boolean contact) {}
+    public record Timer(Text name, long seconds, boolean contact) {}
 
     /**
      * A check with its range; without one it is looked at and confirmed.
@@ -268,7 +267,7 @@ public record RoundPack(
      */
     public record CheckPlan(
             String id,
-            String name,
+            Text name,
             @Nullable Double least,
             @Nullable Double most,
             @Nullable String unit,
@@ -313,7 +312,7 @@ public record RoundPack(
             List<ReadingBand> bands,
             @Nullable Double stockMgPerL,
             @Nullable Double vesselLitres,
-            String planned,
+            Text planned,
             @Nullable List<String> instruments) {
         /** Whether it may be read with this one; packs from before that was kept take any. */
         public boolean takes(String instrument) {

@@ -132,9 +132,7 @@ final class Troubles {
                         Text.of("troubles.tell-the-supervisor", "Tell the supervisor.")),
                 about(
                         Kind.INTERRUPTED,
-                        Text.of(
-                                "troubles.the-round-is-interrupted",
-                                "The round is interrupted"),
+                        Text.of("troubles.the-round-is-interrupted", "The round is interrupted"),
                         About.NOTHING,
                         Text.of(
                                 "troubles.leave-the-locks-on-cover-what",

@@ -264,21 +264,21 @@ public final class SheetIndex {
     }
 
     /** Names joined for a sentence: "a, b and c"; from the fifth on only their number. */
-    public String names(List<String> ids) {
+    public Text names(List<String> ids) {
         List<String> names = ids.stream().map(this::nameOf).map(SheetIndex::spoken).toList();
-        if (names.size() > 4) {
-            return Text.kept(
-                    "kept.names.more",
-                    "{0} and {1} more",
-                    String.join(", ", names.subList(0, 3)),
-                    names.size() - 3);
-        }
-        if (names.size() < 2) {
-            return String.join("", names);
-        }
-        return String.join(", ", names.subList(0, names.size() - 1))
-                + Text.kept("kept.names.and", " and ")
-                + names.getLast();
+        return switch (names.size()) {
+            case 0 -> Text.plain("");
+            case 1 -> Text.plain(names.getFirst());
+            case 2, 3, 4 -> Text.of("names.all", "{0}", names);
+            default ->
+                    Text.of(
+                            "names.more",
+                            "{0}, {1}, {2} and {3} more",
+                            names.get(0),
+                            names.get(1),
+                            names.get(2),
+                            names.size() - 3);
+        };
     }
 
     /** A name as it stands inside a sentence: "Blade, back" becomes "blade, back"; "QK" stays. */

@@ -62,16 +62,10 @@ final class SheetSentences {
             say.add(Text.of("map.people", "It takes {0} people.", h.people()));
         }
         if (h.mass() != null) {
-            say.add(
-                    Text.of(
-                            "map.weighs",
-                            "It weighs {0} kg.",
-                            Show.number(h.mass().kilograms())));
+            say.add(Text.of("map.weighs", "It weighs {0} kg.", Show.number(h.mass().kilograms())));
         }
         if (!h.tools().isEmpty()) {
-            say.add(
-                    Text.of(
-                            "map.tools", "Have at hand: {0}", h.tools()));
+            say.add(Text.of("map.tools", "Have at hand: {0}", h.tools()));
         }
         if (h.washedAside()) {
             say.add(Text.of("map.washed-aside", "It is washed while it is moved aside."));
@@ -91,11 +85,7 @@ final class SheetSentences {
         }
         add(say, p.mark(), t -> Text.of("map.mark", "Its place is marked: {0}", t));
         if (!p.covers().isEmpty()) {
-            say.add(
-                    Text.of(
-                            "map.covers",
-                            "While it is on, nobody reaches: {0}",
-                            list(p.covers())));
+            say.add(Text.of("map.covers", "While it is on, nobody reaches: {0}", list(p.covers())));
         }
         if (!p.hazards().isEmpty()) {
             say.add(
@@ -106,10 +96,7 @@ final class SheetSentences {
         }
         add(say, p.caution(), Text::plain);
         if (p.guard()) {
-            say.add(
-                    Text.of(
-                            "map.guard",
-                            "It is a guard: the machine must not run without it."));
+            say.add(Text.of("map.guard", "It is a guard: the machine must not run without it."));
         }
         back(say, p);
         return List.copyOf(say);
@@ -123,17 +110,12 @@ final class SheetSentences {
         add(say, a.pattern(), t -> Text.of("map.pattern", "Put back so: {0}", t));
         add(say, a.wearCheck(), t -> Text.of("map.wear", "Check for wear: {0}", t));
         if (a.pair() != null) {
-            say.add(
-                    Text.of(
-                            "map.pair",
-                            "It is replaced together with: {0}",
-                            name(a.pair())));
+            say.add(Text.of("map.pair", "It is replaced together with: {0}", name(a.pair())));
         }
         for (Assembly.Lubrication l : a.lubrication()) {
             say.add(
                     l.never()
-                            ? Text.of(
-                                    "map.never-lubricate", "Never lubricate: {0}", l.point())
+                            ? Text.of("map.never-lubricate", "Never lubricate: {0}", l.point())
                             : Text.of(
                                     "map.lubricate",
                                     "Lubricate {0}: {1}",
@@ -190,10 +172,7 @@ final class SheetSentences {
         if (e.keepLive()) {
             say.add(Text.of("map.keep-live", "It stays on during cleaning."));
         }
-        add(
-                say,
-                e.isolationPoint(),
-                t -> Text.of("map.lock-point", "Lock it out at: {0}", t));
+        add(say, e.isolationPoint(), t -> Text.of("map.lock-point", "Lock it out at: {0}", t));
         if (e.tagOnly()) {
             say.add(
                     Text.of(
@@ -205,11 +184,7 @@ final class SheetSentences {
             say.add(Text.of("map.fed-by", "It is fed by: {0}", name(e.fedBy())));
         }
         if (e.heat() != null) {
-            say.add(
-                    Text.of(
-                            "map.heat-start",
-                            "At the stop it has {0}.",
-                            e.heat().start().shown()));
+            say.add(Text.of("map.heat-start", "At the stop it has {0}.", e.heat().start().shown()));
         }
         if (!e.zone().isEmpty()) {
             say.add(Text.of("map.reaches", "It reaches: {0}", list(e.zone())));

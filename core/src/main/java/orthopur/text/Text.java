@@ -60,6 +60,10 @@ public record Text(String id, String english, List<Object> args) {
      * for other languages.
      */
     public static Text said(String id, String words, List<Object> args) {
+        if (words.indexOf('{') < 0) {
+            return new Text(id, words, args);
+        }
+        // It stands as an argument more, or its brace would be a place.
         List<Object> all = new ArrayList<>(args);
         all.add(words);
         return new Text(id, "{" + args.size() + "}", all);

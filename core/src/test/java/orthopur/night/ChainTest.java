@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Job;
+import orthopur.text.Text;
 
 /** From when on a clean cannot be made any more, and what a second one would take. */
 class ChainTest {
@@ -15,7 +16,7 @@ class ChainTest {
             String id, int minutes, int earliest, @Nullable Integer wanted, After... after) {
         return new Job(
                 id,
-                id,
+                Text.plain(id),
                 "clean",
                 minutes,
                 true,

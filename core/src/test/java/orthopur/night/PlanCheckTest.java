@@ -21,6 +21,7 @@ import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
 import orthopur.night.Plan.Placed;
 import orthopur.night.Plan.Rest;
+import orthopur.text.Text;
 
 /** What a valid plan is: one that is right, and each way of breaking it. */
 class PlanCheckTest {
@@ -53,7 +54,7 @@ class PlanCheckTest {
             double hot) {
         return new Job(
                 id,
-                id,
+                Text.plain(id),
                 "clean",
                 minutes,
                 hands,

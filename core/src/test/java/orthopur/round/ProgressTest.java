@@ -202,7 +202,9 @@ class ProgressTest {
         enter(new Entry.ReadingTaken("sanitize", "probe", 62, 18));
         var weak = round.readings().get("sanitize");
         assertEquals(ReadingJudge.Outcome.OUT, weak.outcome());
-        assertTrue(weak.advice().toString().contains("Add 12 mL of chlor to the 40 L"), weak.advice()::toString);
+        assertTrue(
+                weak.advice().toString().contains("Add 12 mL of chlor to the 40 L"),
+                weak.advice()::toString);
         assertTrue(refused(new Entry.StepDone("sanitize")).contains("out of range"));
         assertTrue(
                 refused(new Entry.ReadingTaken("sanitize", "probe", 110, 18))

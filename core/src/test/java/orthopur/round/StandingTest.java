@@ -20,6 +20,7 @@ import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Trouble;
 import orthopur.testbench.Bench;
+import orthopur.text.Text;
 
 /** How a machine stands: what nobody has said is not clean. */
 class StandingTest {
@@ -109,8 +110,28 @@ class StandingTest {
 
     private static PackStep step(String verb, @Nullable String action) {
         return new PackStep(
-                "s", 1, "", verb, "", "", null, null, 1, List.of(), List.of(), null, null, null,
-                List.of(), List.of(), false, List.of(), List.of(), Map.of(), action, null);
+                "s",
+                1,
+                "",
+                verb,
+                Text.plain(""),
+                "",
+                null,
+                null,
+                1,
+                List.of(),
+                List.of(),
+                null,
+                null,
+                null,
+                List.of(),
+                List.of(),
+                false,
+                List.of(),
+                List.of(),
+                Map.of(),
+                action,
+                null);
     }
 
     @Test

@@ -11,11 +11,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import orthopur.roundpack.ReadingJudge.Outcome;
 import orthopur.roundpack.RoundPack.CheckPlan;
+import orthopur.text.Text;
 
 /** A gauge that may be off proves only what it proves with all it may be off by. */
 class CheckPlanTest {
     private static CheckPlan tension(Double tolerance) {
-        return new CheckPlan("tension", "Blade tension", 60.0, 70.0, "gauge", tolerance);
+        return new CheckPlan(
+                "tension", Text.plain("Blade tension"), 60.0, 70.0, "gauge", tolerance);
     }
 
     @ParameterizedTest
@@ -36,7 +38,9 @@ class CheckPlanTest {
 
     @Test
     void lookingIsEnoughWhereNothingIsMeasuredAndAMissingValueIsNotIn() {
-        assertEquals(Outcome.IN, new CheckPlan("a", "a", null, null, null, null).judge(null));
+        assertEquals(
+                Outcome.IN,
+                new CheckPlan("a", Text.plain("a"), null, null, null, null).judge(null));
         assertEquals(Outcome.OUT, tension(1.0).judge(null));
     }
 

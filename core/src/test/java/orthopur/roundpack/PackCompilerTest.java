@@ -126,7 +126,7 @@ class PackCompilerTest {
                                                         "collect",
                                                         new Action.Collect(List.of("seal"))))));
         assertEquals("soak-1", step(p, "collect").waitsFor());
-        assertEquals("seal soaking, bath", step(p, "soak-1").timer().name());
+        assertEquals("seal soaking, bath", step(p, "soak-1").timer().name().toString());
         assertNull(step(p, "wash").waitsFor());
     }
 
@@ -135,7 +135,12 @@ class PackCompilerTest {
         RoundPack a = PackCompiler.compile(Bench.good(), 1, Bench.SHEET, Bench.CONTEXT, List.of());
         RoundPack b = PackCompiler.compile(Bench.good(), 1, Bench.SHEET, Bench.CONTEXT, List.of());
         assertEquals(a, b);
-        a.steps().forEach(s -> assertTrue(!s.title().isBlank() && !s.verb().isBlank(), s.id()));
+        a.steps()
+                .forEach(
+                        s ->
+                                assertTrue(
+                                        !s.title().toString().isBlank() && !s.verb().isBlank(),
+                                        s.id()));
         assertEquals("Make safe", a.steps().getFirst().phase());
     }
 }

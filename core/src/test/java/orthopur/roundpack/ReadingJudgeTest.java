@@ -18,6 +18,7 @@ import orthopur.quantity.OutOfRange;
 import orthopur.roundpack.ReadingJudge.Outcome;
 import orthopur.roundpack.RoundPack.ReadingBand;
 import orthopur.roundpack.RoundPack.ReadingPlan;
+import orthopur.text.Text;
 
 class ReadingJudgeTest {
     private static final List<ReadingBand> BANDS =
@@ -63,15 +64,21 @@ class ReadingJudgeTest {
 
     @Test
     void adviceNamesTheAmountOrSaysThatTheTestIsTooCoarse() {
-        ReadingPlan plan = new ReadingPlan("Halvern H12", BANDS, 146_250.0, 40.0, "", null);
+        ReadingPlan plan =
+                new ReadingPlan("Halvern H12", BANDS, 146_250.0, 40.0, Text.plain(""), null);
         assertTrue(advice(plan, 49, 75, 18).contains("Add 14 mL of Halvern H12 to the 40 L"));
         assertTrue(advice(plan, 20, 150, 18).contains("finer test"));
         assertTrue(advice(plan, 100, 100, 10).contains("at least 13 °C"));
         assertTrue(advice(plan, 250, 260, 18).contains("Too strong"));
-        ReadingPlan unknown = new ReadingPlan("Halvern H12", BANDS, null, null, "", null);
+        ReadingPlan unknown =
+                new ReadingPlan("Halvern H12", BANDS, null, null, Text.plain(""), null);
         assertTrue(advice(unknown, 49, 75, 18).contains("by its label"));
         assertTrue(
-                advice(new ReadingPlan("X", List.of(), null, null, "", null), 49, 75, 18)
+                advice(
+                                new ReadingPlan("X", List.of(), null, null, Text.plain(""), null),
+                                49,
+                                75,
+                                18)
                         .contains("supervisor"));
     }
 

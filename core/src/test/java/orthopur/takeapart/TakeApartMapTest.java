@@ -21,8 +21,8 @@ import orthopur.machine.Surface;
 import orthopur.quantity.Mass;
 import orthopur.takeapart.TakeApartMap.Edge;
 import orthopur.takeapart.TakeApartMap.Node;
-import orthopur.text.Text;
 import orthopur.testbench.Bench;
+import orthopur.text.Text;
 
 /** In which turn each part comes off, what holds it back, and what a colleague would say of it. */
 class TakeApartMapTest {

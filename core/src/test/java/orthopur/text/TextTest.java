@@ -114,4 +114,14 @@ class TextTest {
         assertEquals("150 mg/L", Text.plain("150 mg/L").toString());
         assertEquals("{0} stays", Text.plain("{0} stays").toString());
     }
+
+    @Test
+    void whatWasPutTogetherBeforeKeepsItsEnglishAndItsPartsForOtherLanguages() {
+        Text t = Text.said("a.soaks", "blade soaking", List.of("blade"));
+        assertEquals("blade soaking", t.toString());
+        assertEquals(List.of("blade"), t.args());
+        Text brace = Text.said("a.soaks", "{left} soaking", List.of("{left}"));
+        assertEquals("{left} soaking", brace.toString());
+        assertEquals("{left}", brace.args().getFirst());
+    }
 }

@@ -22,11 +22,12 @@ class PhasesTest {
     @Test
     void namesInASentence() {
         SheetIndex sheet = new SheetIndex(Bench.SHEET);
-        assertEquals("hopper", sheet.names(List.of("hopper")));
-        assertEquals("hopper, drum and seal", sheet.names(List.of("hopper", "drum", "seal")));
+        assertEquals("hopper", sheet.names(List.of("hopper")).toString());
+        assertEquals(
+                "hopper, drum and seal", sheet.names(List.of("hopper", "drum", "seal")).toString());
         assertEquals(
                 "hopper, drum, seal and 2 more",
-                sheet.names(List.of("hopper", "drum", "seal", "guard", "spring")));
+                sheet.names(List.of("hopper", "drum", "seal", "guard", "spring")).toString());
         assertEquals("blade, back", SheetIndex.spoken("Blade, back"));
         assertEquals("QK-SL1", SheetIndex.spoken("QK-SL1"));
         assertEquals("moon", sheet.nameOf("moon"));

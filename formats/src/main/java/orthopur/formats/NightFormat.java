@@ -215,7 +215,7 @@ public final class NightFormat {
         boolean hands = !Boolean.FALSE.equals(j.hands());
         return new Job(
                 j.id(),
-                Objects.requireNonNullElse(j.name(), j.id()),
+                Text.plain(Objects.requireNonNullElse(j.name(), j.id())),
                 Objects.requireNonNullElse(j.group(), j.id()),
                 j.minutes(),
                 hands,

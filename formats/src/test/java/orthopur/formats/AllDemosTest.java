@@ -89,7 +89,7 @@ class AllDemosTest {
         fitted.of(sheet).parts().forEach(x -> there.add(x.id()));
         sheet.fittings().forEach(x -> there.add(PackCompiler.FITTING + x.id()));
         pack.parts().forEach(t -> assertTrue(there.contains(t.part()), t.part()));
-        pack.steps().forEach(s -> assertTrue(!s.title().isBlank(), s.id()));
+        pack.steps().forEach(s -> assertTrue(!s.title().toString().isBlank(), s.id()));
         long readings =
                 p.steps().stream().filter(s -> s.action() instanceof Action.Sanitize).count();
         assertEquals(readings, pack.steps().stream().filter(s -> s.reading() != null).count());

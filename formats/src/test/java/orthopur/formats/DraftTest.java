@@ -214,8 +214,8 @@ class DraftTest {
                         .filter(a -> a.kind() == RoundPack.Ask.Kind.WARM)
                         .findFirst()
                         .orElseThrow();
-        assertEquals("20 minutes, to 230 °C", warm.name());
-        assertEquals("Throw away the first ten breads", warm.detail());
+        assertEquals("20 minutes, to 230 °C", warm.name().toString());
+        assertEquals("Throw away the first ten breads", String.valueOf(warm.detail()));
     }
 
     /** Stripped at night, put together in the morning, by other hands and under their own lock. */

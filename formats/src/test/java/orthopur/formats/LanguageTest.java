@@ -16,6 +16,7 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -58,19 +59,38 @@ class LanguageTest {
         Set<String> all = new TreeSet<>();
         all.add(p.title());
         for (PackStep s : p.steps()) {
-            add(all, s.phase(), s.verb(), s.title(), s.words(), s.because(), s.caution());
+            add(all, s.phase(), s.verb(), s.words(), s.because(), s.caution());
             Stream.concat(s.off().stream(), s.on().stream())
                     .forEach(x -> add(all, x.name(), x.destination()));
-            s.asks().forEach(a -> add(all, a.name(), a.detail()));
-            s.checks().forEach(c -> add(all, c.name()));
             all.addAll(s.things());
-            if (s.timer() != null) {
-                all.add(s.timer().name());
-            }
         }
         p.rework().forEach(r -> all.add(r.name()));
         p.instruments().forEach(i -> all.add(i.name()));
         return all;
+    }
+
+    private static List<Text> sentences(RoundPack p) {
+        List<Text> all = new ArrayList<>();
+        for (PackStep s : p.steps()) {
+            all.add(s.title());
+            s.asks().forEach(a -> Stream.of(a.name(), plain(a.detail())).forEach(all::add));
+            s.checks().forEach(c -> all.add(c.name()));
+            if (s.timer() != null) {
+                all.add(s.timer().name());
+            }
+            if (s.reading() != null) {
+                all.add(s.reading().planned());
+            }
+        }
+        for (RoundPack.Trouble t : p.troubles()) {
+            all.add(t.title());
+            all.addAll(t.now());
+        }
+        return all;
+    }
+
+    private static Text plain(@Nullable Text said) {
+        return said == null ? Text.plain("") : said;
     }
 
     private static void add(Set<String> all, String... texts) {
@@ -110,7 +130,7 @@ class LanguageTest {
             english(module + ".json")
                     .forEach(
                             (id, e) -> {
-                                if (id.startsWith("kept.")) {
+                                if (Spoken.kept(id)) {
                                     words.put(id, e);
                                 }
                             });
@@ -145,17 +165,13 @@ class LanguageTest {
                     .filter(LanguageTest::says)
                     .filter(t -> spoken.known(t) == null)
                     .forEach(missing::add);
-            for (RoundPack.Trouble t : pack.troubles()) {
-                lacking(t.title(), spanish, spoken, missing);
-                t.now().forEach(n -> lacking(n, spanish, spoken, missing));
-            }
+            sentences(pack).forEach(t -> lacking(t, spanish, spoken, missing));
         }
         assertEquals("", String.join("\n", missing), missing.size() + " texts lack Spanish");
     }
 
     /** What of a sentence is English in Spanish: itself, or a name that stands in it. */
-    private static void lacking(
-            Object said, JsonNode spanish, Spoken spoken, Set<String> missing) {
+    private static void lacking(Object said, JsonNode spanish, Spoken spoken, Set<String> missing) {
         switch (said) {
             case Text t when t.id().isEmpty() -> lacking(t.toString(), spanish, spoken, missing);
             case Text t -> {

@@ -71,17 +71,17 @@ class PackOfTheDemoTest {
     @Test
     void theTitleNamesWhatIsFittedOrRun() {
         assertEquals(
-                List.of("Cleaning adapter, Valve prop"),
+                List.of("Cleaning adapter and Valve prop"),
                 pack("qk-ds2-weekly").steps().stream()
                         .filter(s -> s.id().equals("w-adapt"))
-                        .map(PackStep::title)
+                        .map(s -> s.title().toString())
                         .toList());
         assertTrue(
                 pack("qk-ov2-daily").steps().stream()
                         .anyMatch(
                                 s ->
                                         s.action().equals("run-program")
-                                                && !s.title().equals(s.verb())));
+                                                && !s.title().toString().equals(s.verb())));
     }
 
     /** A photo, the condition as found and each of three rinses are asked for; waits are timed. */
@@ -180,7 +180,7 @@ class PackOfTheDemoTest {
     void whereNoLockGoesOnATagAndASecondMeasure() {
         RoundPack saw = pack("qk-sw1-daily");
         Ask tag = asks(saw, Ask.Kind.TAG).getFirst();
-        assertTrue(tag.detail().contains("handle of D7"), tag.toString());
+        assertTrue(String.valueOf(tag.detail()).contains("handle of D7"), tag.toString());
         assertTrue(items(asks(saw, Ask.Kind.LOCK)).stream().noneMatch(tag.item()::equals));
     }
 
@@ -262,11 +262,14 @@ class PackOfTheDemoTest {
         assertFalse(asks(dispenser, Ask.Kind.WEAR).isEmpty());
         assertTrue(
                 asks(dispenser, Ask.Kind.WEAR).stream()
-                        .anyMatch(a -> a.detail().contains("pair") || a.detail().contains("cut")));
+                        .anyMatch(
+                                a ->
+                                        String.valueOf(a.detail()).contains("pair")
+                                                || String.valueOf(a.detail()).contains("cut")));
         RoundPack filler = pack("qk-fl1-daily");
         assertTrue(
                 asks(filler, Ask.Kind.POSITION).stream()
-                        .anyMatch(a -> a.detail().contains("1 to 10")),
+                        .anyMatch(a -> String.valueOf(a.detail()).contains("1 to 10")),
                 asks(filler, Ask.Kind.POSITION).toString());
     }
 

@@ -9,9 +9,9 @@ import org.junit.jupiter.api.Test;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.takeapart.TakeApartMap;
-import orthopur.text.Text;
 import orthopur.takeapart.TakeApartMap.Edge;
 import orthopur.takeapart.TakeApartMap.Node;
+import orthopur.text.Text;
 
 /** The slicer, the filler, the saw as they come apart. */
 class TakeApartMapTest {

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import orthopur.roundpack.RoundPack.Timer;
 import orthopur.text.Text;
 import orthopur.verdict.Verifier;
 import tools.jackson.databind.JsonNode;
@@ -33,6 +34,28 @@ class TextDocumentTest {
         assertEquals("pH 8", said.at("/args/0/1").asString());
         assertEquals("24 °C", said.at("/args/1/args/0").asString());
         assertEquals("at least 24 °C and pH 8; at least 24 °C.", said.get("english").asString());
+    }
+
+    /** Packs and states hold sentences; those of earlier versions hold their English alone. */
+    @Test
+    void whatIsWrittenIsReadAgainAndSoIsTheEnglishOfOldFiles() {
+        Text soak =
+                Text.of(
+                        "pack.soaking-there",
+                        "{0} soaking, {1}",
+                        Text.of("names.all", "{0}", List.of("blade", "guard")),
+                        "sink 1");
+        Timer timer = new Timer(soak, 600, false);
+        Timer again = Json.shared().readValue(Json.write(timer), Timer.class);
+        assertEquals("blade and guard soaking, sink 1", again.name().toString());
+        assertEquals(Json.write(timer), Json.write(again));
+        Timer old =
+                Json.shared()
+                        .readValue(
+                                "{\"name\":\"blade soaking\",\"seconds\":600,\"contact\":false}",
+                                Timer.class);
+        assertEquals(Text.plain("blade soaking"), old.name());
+        assertTrue(Json.write(old).contains("blade soaking"));
     }
 
     /** A finding says the same in its message and by its id; so do its reason and its remedies. */

@@ -113,7 +113,7 @@ final class Who {
         if (found != CpSolverStatus.OPTIMAL && found != CpSolverStatus.FEASIBLE) {
             return null;
         }
-        double fewest = Math.ceil(first.bestObjectiveBound() - 1e-6);
+        double fewest = Math.max(0, Math.ceil(first.bestObjectiveBound() - 1e-6));
         model.addLessOrEqual(changes, Math.round(first.objectiveValue()));
         CpSolver second = after(first, load, work, seconds, seed);
         double least = Measured.quarters(second.bestObjectiveBound());

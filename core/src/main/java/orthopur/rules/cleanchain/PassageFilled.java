@@ -48,7 +48,7 @@ public final class PassageFilled extends BookRule {
         if (stated != null && stated.litres() >= holds - 1e-9) {
             return;
         }
-        String parts = m.sheet().names(names);
+        Text parts = m.sheet().names(names);
         Object amount =
                 stated == null
                         ? Text.of(

@@ -118,7 +118,7 @@ public final class AllPartsBack extends BookRule {
         int count = parts.stream().mapToInt(p -> end.sheet().part(p).count()).sum();
         int off = parts.stream().mapToInt(p -> end.night().off(p)).sum();
         boolean one = parts.size() == 1;
-        String name = one ? SheetIndex.spoken(first.name()) : end.sheet().names(ids);
+        Text name = one ? Text.plain(SheetIndex.spoken(first.name())) : end.sheet().names(ids);
         Object back =
                 off < count
                         ? Text.of("all-parts-back.of-go", "{0} of {1} go", count - off, count)

@@ -48,6 +48,12 @@ public final class Sentences {
         int last = names.size() - 1;
         return last <= 0
                 ? String.join("", names)
-                : String.join(", ", names.subList(0, last)) + spoken.say(" and ") + names.get(last);
+                : piece(
+                        TextDocument.of(
+                                Text.of(
+                                        "names.and",
+                                        "{0} and {1}",
+                                        String.join(", ", names.subList(0, last)),
+                                        names.get(last))));
     }
 }

@@ -11,12 +11,25 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Words that were kept in English, in another language: a text of a document, a word of the
- * program, or what {@link orthopur.text.Text#kept} put together of them. The page does the same in
- * {@code shared/texts.ts}.
+ * Words of which only the English is known, in another language: a text of a document, a word of
+ * the program, what {@link orthopur.text.Text#kept} put together for the record, and what earlier
+ * versions put together for their packs. The page does the same in {@code shared/texts.ts}.
  */
 public final class Spoken {
-    private static final List<String> JOINTS = List.of("; ", ", ", " and ");
+    private static final List<String> JOINTS = List.of("; ", ", ");
+
+    /** How the ids of sentences begin that stand somewhere in English alone. */
+    private static final List<String> KEPT =
+            List.of(
+                    "kept.",
+                    "pack.",
+                    "troubles.",
+                    "advice.",
+                    "warm-up",
+                    "names.and",
+                    "names.more",
+                    "night.named");
+
     private static final Pattern NUMBERED = Pattern.compile("(.*\\D) (\\d+)");
     private static final Pattern FIGURE = Pattern.compile("[\\d.,]+ (mg/L|mL|min|cm|mm|kg|kPa)");
     private static final Pattern PLACE = Pattern.compile("\\{(\\d)}");
@@ -68,6 +81,11 @@ public final class Spoken {
                         .map(e -> Kept.of(e.getKey(), e.getValue()))
                         .sorted(Comparator.comparing(Kept::literal).reversed())
                         .toList();
+    }
+
+    /** Whether a sentence of this id may stand somewhere in English alone. */
+    public static boolean kept(String id) {
+        return KEPT.stream().anyMatch(id::startsWith);
     }
 
     /** In this language; in English where it lacks it. */

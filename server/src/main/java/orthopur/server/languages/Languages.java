@@ -57,8 +57,7 @@ public class Languages {
             sentences(json, module)
                     .forEach(
                             (id, e) -> {
-                                // Packs of earlier versions have these in English alone.
-                                if (id.startsWith("kept.") || id.startsWith("troubles.")) {
+                                if (Spoken.kept(id)) {
                                     keptSentences.put(id, e);
                                 }
                             });

@@ -51,7 +51,7 @@ final class RecordLines {
             String kind,
             String weight,
             int step,
-            String stepTitle,
+            Text stepTitle,
             String text,
             TextDocument said,
             boolean paper,
@@ -101,7 +101,9 @@ final class RecordLines {
                 e.kind(),
                 weight,
                 step == null ? 0 : step.number(),
-                step == null ? "a step of another version" : title(step),
+                step == null
+                        ? Text.of("record.other-version", "a step of another version")
+                        : title(step),
                 says.toString(),
                 TextDocument.of(says),
                 paper,
@@ -142,7 +144,7 @@ final class RecordLines {
                     .map(
                             c ->
                                     new ReadValue(
-                                            TextDocument.of(Text.plain(c.name())),
+                                            TextDocument.of(c.name()),
                                             e.value(),
                                             c.least(),
                                             c.most(),
@@ -153,8 +155,10 @@ final class RecordLines {
         return List.of();
     }
 
-    private static String title(PackStep step) {
-        return step.title().equals(step.verb()) ? step.verb() : step.verb() + ": " + step.title();
+    private static Text title(PackStep step) {
+        return step.title().toString().equals(step.verb())
+                ? step.title()
+                : Text.of("record.step", "{0}: {1}", step.verb(), step.title());
     }
 
     private static String weight(
@@ -306,13 +310,13 @@ final class RecordLines {
                 .orElse(Text.plain(ask));
     }
 
-    private String energy(String id) {
+    private Text energy(String id) {
         return pack.steps().stream()
                 .flatMap(s -> s.asks().stream())
                 .filter(a -> a.kind().byLocks() && a.item().equals(id))
                 .map(RoundPack.Ask::name)
                 .findFirst()
-                .orElse(id);
+                .orElse(Text.plain(id));
     }
 
     private Text trouble(Entry.TroubleSaid e) {
@@ -336,12 +340,12 @@ final class RecordLines {
                 .orElse(item);
     }
 
-    private static String checkName(String id, PackStep step) {
+    private static Text checkName(String id, PackStep step) {
         return step.checks().stream()
                 .filter(c -> c.id().equals(id))
                 .map(RoundPack.CheckPlan::name)
                 .findFirst()
-                .orElse(id);
+                .orElse(Text.plain(id));
     }
 
     private static @Nullable String unit(String id, PackStep step) {

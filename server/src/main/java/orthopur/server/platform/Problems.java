@@ -85,8 +85,7 @@ class Problems {
         // The tablet says the same by the same id when it refuses an entry itself.
         String id = "refusal." + e.why().name().toLowerCase(Locale.ROOT).replace('_', '-');
         p.setProperty(
-                "said",
-                new TextDocument(id, String.valueOf(e.getMessage()), List.copyOf(e.with())));
+                "said", TextDocument.of(Text.said(id, String.valueOf(e.getMessage()), e.with())));
         return p;
     }
 

@@ -193,7 +193,8 @@ public class Board {
             case FULL_RELEASE -> Text.of("board.waits.full", "waiting for its full release");
             case OVERDUE_RELEASE ->
                     Text.of(
-                            "board.waits.overdue", "waiting for its full release: the time is over");
+                            "board.waits.overdue",
+                            "waiting for its full release: the time is over");
         };
     }
 
@@ -256,7 +257,8 @@ public class Board {
                                         : Text.of("board.alarm.cannot-tell", "can’t tell"),
                                 read.corrected()
                                         ? Text.of(
-                                                "board.alarm.corrected", "Corrected; read it again.")
+                                                "board.alarm.corrected",
+                                                "Corrected; read it again.")
                                         : Text.of(
                                                 "board.alarm.not-corrected",
                                                 "No corrective action yet.")));

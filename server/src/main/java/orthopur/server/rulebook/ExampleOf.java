@@ -73,7 +73,7 @@ final class ExampleOf {
                             .replaceAll(
                                     id ->
                                             Matcher.quoteReplacement(
-                                                    sheet.names(List.of(id.group(1)))));
+                                                    sheet.names(List.of(id.group(1))).toString()));
             shown.add(new ExampleStep(plain, !others.contains(s)));
         }
         Finding f = told.finding();

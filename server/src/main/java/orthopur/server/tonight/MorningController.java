@@ -56,7 +56,7 @@ class MorningController {
      * @param slowest the step in it that took longest, in the words of the procedure
      */
     record PastPart(
-            String name,
+            Text name,
             int planned,
             @Nullable Integer took,
             List<String> people,

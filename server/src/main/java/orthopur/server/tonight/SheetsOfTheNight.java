@@ -103,7 +103,7 @@ class SheetsOfTheNight {
                                 clock(on, t.from()),
                                 clock(on, t.to()),
                                 machines.getOrDefault(j.group(), ""),
-                                Text.plain(j.name()),
+                                j.name(),
                                 with,
                                 at == null ? "" : at.name()));
             }

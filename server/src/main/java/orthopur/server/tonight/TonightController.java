@@ -88,7 +88,7 @@ class TonightController {
      */
     record NightTask(
             String id,
-            String name,
+            Text name,
             String group,
             int minutes,
             boolean hands,

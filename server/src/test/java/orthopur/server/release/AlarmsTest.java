@@ -66,11 +66,12 @@ class AlarmsTest {
         JsonNode weak = alarms(t);
         assertEquals(1, weak.size(), weak.toString());
         assertTrue(
-                weak.get(0).asString().contains("40 mg/L at 18 °C: out of range"), weak.toString());
-        assertTrue(weak.get(0).asString().contains("No corrective action yet"));
+                weak.at("/0/english").asString().contains("40 mg/L at 18 °C: out of range"),
+                weak.toString());
+        assertTrue(weak.at("/0/english").asString().contains("No corrective action yet"));
 
         t.note(new Entry.CorrectiveAction(step, "Added concentrate"));
-        assertTrue(alarms(t).get(0).asString().contains("read it again"));
+        assertTrue(alarms(t).at("/0/english").asString().contains("read it again"));
 
         t.note(new Entry.ReadingTaken(step, "probe-2", 110, 18));
         assertEquals(0, alarms(t).size());
@@ -79,7 +80,7 @@ class AlarmsTest {
         t.note(new Entry.TroubleSaid(step, Trouble.Kind.INTERRUPTED, null, "the door bell"));
         JsonNode hurt = alarms(t);
         assertEquals(1, hurt.size(), "being interrupted is in the record, and no alarm");
-        assertTrue(hurt.get(0).asString().contains("cut at the blade, said by Maren Oyelaran"));
+        assertTrue(hurt.at("/0/english").asString().contains("cut at the blade, said by Maren Oyelaran"));
 
         t.toTheEnd();
         now.set(t.now);

@@ -91,7 +91,7 @@ class ReleaseApiTest {
     @Order(1)
     void whatNobodyHasSaidIsDirtyAndNotTakenIntoUse() {
         assertEquals("DIRTY", standing());
-        assertTrue(machine("QK-SL1").get("waits").asString().contains("no record"));
+        assertTrue(machine("QK-SL1").at("/waits/english").asString().contains("no record"));
         Answer use = maren.post_("/api/board/QK-SL1", "{\"kind\":\"in-use\"}");
         assertEquals(409, use.status());
         assertTrue(use.detail().contains("not released"), use.detail());
@@ -233,7 +233,7 @@ class ReleaseApiTest {
         assertTrue(machine("QK-SL1").get("over").asBoolean());
         maren.post_("/api/board/QK-SL1", "{\"kind\":\"dirty\",\"note\":\"a gasket tore\"}");
         assertEquals("DIRTY", standing());
-        assertTrue(machine("QK-SL1").get("waits").asString().contains("a gasket tore"));
+        assertTrue(machine("QK-SL1").at("/waits/english").asString().contains("a gasket tore"));
     }
 
     /** Oiling is no clean: the board does not call the machine fit for production. */
@@ -256,7 +256,7 @@ class ReleaseApiTest {
         find(ruvi, "sight", null, true);
         assertEquals(200, release(ruvi, "902754", "").status());
         assertEquals("DIRTY", standing());
-        assertTrue(machine("QK-SL1").get("waits").asString().contains("no clean"));
+        assertTrue(machine("QK-SL1").at("/waits/english").asString().contains("no clean"));
     }
 
     /** A wrong figure stays; what is right stands beside it, signed, and the chain is whole. */

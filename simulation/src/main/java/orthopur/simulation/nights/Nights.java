@@ -14,6 +14,7 @@ import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Span;
+import orthopur.text.Text;
 
 /** Nights that nobody has worked, from a seed: the same seed gives the same night. */
 public final class Nights {
@@ -134,7 +135,7 @@ public final class Nights {
         jobs.add(
                 new Job(
                         machine + "/release",
-                        "release " + machine,
+                        Text.plain("release " + machine),
                         machine,
                         5,
                         true,
@@ -173,7 +174,7 @@ public final class Nights {
         jobs.add(
                 new Job(
                         machine + "/" + what,
-                        what + " " + machine,
+                        Text.plain(what + " " + machine),
                         machine,
                         minutes,
                         hands,
