@@ -80,7 +80,10 @@ class AlarmsTest {
         t.note(new Entry.TroubleSaid(step, Trouble.Kind.INTERRUPTED, null, "the door bell"));
         JsonNode hurt = alarms(t);
         assertEquals(1, hurt.size(), "being interrupted is in the record, and no alarm");
-        assertTrue(hurt.at("/0/english").asString().contains("cut at the blade, said by Maren Oyelaran"));
+        assertTrue(
+                hurt.at("/0/english")
+                        .asString()
+                        .contains("cut at the blade, said by Maren Oyelaran"));
 
         t.toTheEnd();
         now.set(t.now);
