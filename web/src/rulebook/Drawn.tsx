@@ -245,6 +245,7 @@ function KindMap({ kind, shown, labels }: { kind: Kind; shown: Shown; labels: Sc
               word(
                 say("rulebook.drawn.to-ph-at", "to pH {0} at", ph),
                 shown(`chlorine.row-${r}.least-temperature.${id}`),
+                id,
               ),
             )}
           </p>
@@ -254,8 +255,8 @@ function KindMap({ kind, shown, labels }: { kind: Kind; shown: Shown; labels: Sc
   );
 }
 
-const word = (says: string, figure: ReactNode) => (
-  <span key={says}>
+const word = (says: string, figure: ReactNode, key = says) => (
+  <span key={key}>
     {says} {figure}
   </span>
 );

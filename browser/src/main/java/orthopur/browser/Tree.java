@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSBody;
@@ -55,7 +56,10 @@ final class Tree {
     private Text asSaid() {
         return kind(value).equals("string")
                 ? Text.plain(asText())
-                : Text.said(text("id"), text("english"), list("args", Tree::asArgument));
+                : Text.said(
+                        Objects.requireNonNullElse(textOrNull("id"), ""),
+                        text("english"),
+                        list("args", Tree::asArgument));
     }
 
     private Object asArgument() {

@@ -141,7 +141,7 @@ final class Keep {
         }
         List<SiteKey> keys = keys(told);
         if (!Files.isReadable(file)) {
-            err.println(file + " cannot be read.");
+            err.println("The file " + file + " cannot be read.");
             return Main.UNREADABLE;
         }
         try (Connection db = Database.reading(file)) {

@@ -162,7 +162,10 @@ final class SiteFiles {
             return Files.readString(file);
         } catch (IOException e) {
             throw new FormatError(
-                    List.of(new Problem("", Text.plain("%s cannot be read.".formatted(file)))));
+                    List.of(
+                            new Problem(
+                                    "",
+                                    Text.plain("The file %s cannot be read.".formatted(file)))));
         }
     }
 }

@@ -65,10 +65,8 @@ public record Rework(
     }
 
     private static List<SurfaceAt> surfaces(SheetIndex sheet, String failed) {
-        PartAt part = sheet.partNamed(failed);
-        SurfaceAt surface = sheet.surfaceNamed(failed);
         // A surface does not go to the sink alone: its part does.
-        PartAt whole = part == null && surface != null ? sheet.ownerOf(surface) : part;
+        PartAt whole = sheet.partMeant(failed);
         if (whole == null) {
             throw new IllegalArgumentException(
                     "There is no part or surface \"" + failed + "\" on this sheet.");

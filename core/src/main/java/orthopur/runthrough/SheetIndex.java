@@ -235,6 +235,13 @@ public final class SheetIndex {
         return surface == null ? List.of() : List.of(surface);
     }
 
+    /** The part that is named, itself or by its surface; null where nothing of a part is. */
+    public @Nullable PartAt partMeant(String item) {
+        PartAt part = partNamed(item);
+        SurfaceAt surface = surfaceNamed(item);
+        return part == null && surface != null ? ownerOf(surface) : part;
+    }
+
     /** Whether an action names a part, or something of it. */
     public boolean meant(Action action, PartAt part) {
         return action.items().stream()

@@ -85,6 +85,9 @@ class SheetIndexTest {
         assertEquals(List.of("drum-1", "drum-back"), ids(SHEET.surfacesMeant("drum")));
         assertEquals(List.of("drum-back"), ids(SHEET.surfacesMeant("drum-back")));
         assertEquals(List.of(), SHEET.surfacesMeant("motor"));
+        assertEquals(part("drum"), SHEET.partMeant("drum"));
+        assertEquals(part("drum"), SHEET.partMeant("drum-back"));
+        assertNull(SHEET.partMeant("motor"));
         Action back = new Action.Inspect(List.of("drum-back"));
         assertTrue(SHEET.meant(back, part("drum")));
         assertTrue(!SHEET.meant(back, part("flap")));

@@ -26,7 +26,7 @@ public final class TextModule extends SimpleModule {
                 new ValueSerializer<Text>() {
                     @Override
                     public void serialize(Text value, JsonGenerator g, SerializationContext p) {
-                        g.writePOJO(TextDocument.of(value));
+                        write(TextDocument.of(value), g);
                     }
                 });
         addDeserializer(
@@ -37,6 +37,28 @@ public final class TextModule extends SimpleModule {
                         return text(c.readValue(p, Object.class));
                     }
                 });
+    }
+
+    /** Whole, also where a file leaves out what is empty: words without an id are words as well. */
+    private static void write(TextDocument text, JsonGenerator g) {
+        g.writeStartObject();
+        g.writeStringProperty("id", text.id());
+        g.writeStringProperty("english", text.english());
+        g.writeName("args");
+        write(text.args(), g);
+        g.writeEndObject();
+    }
+
+    private static void write(List<?> args, JsonGenerator g) {
+        g.writeStartArray();
+        for (Object arg : args) {
+            switch (arg) {
+                case TextDocument said -> write(said, g);
+                case List<?> all -> write(all, g);
+                default -> g.writePOJO(arg);
+            }
+        }
+        g.writeEndArray();
     }
 
     private static Text text(Object json) {

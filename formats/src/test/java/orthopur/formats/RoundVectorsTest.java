@@ -46,6 +46,7 @@ class RoundVectorsTest {
     /** As the server's answers are written, without what is empty. */
     private static final ObjectMapper API =
             JsonMapper.builderWithJackson2Defaults()
+                    .addModule(new TextModule())
                     .changeDefaultPropertyInclusion(
                             i ->
                                     i.withValueInclusion(JsonInclude.Include.NON_EMPTY)

@@ -33,7 +33,6 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.PartAt;
 import orthopur.runthrough.SheetIndex;
-import orthopur.runthrough.SurfaceAt;
 import orthopur.server.languages.Languages;
 import orthopur.server.languages.Tongue;
 import orthopur.server.machines.Premises;
@@ -328,9 +327,7 @@ class PrintController {
         }
         Set<String> lit = new java.util.HashSet<>();
         for (String item : s.action().items()) {
-            PartAt part = index.partNamed(item);
-            SurfaceAt surface = index.surfaceNamed(item);
-            PartAt whole = part == null && surface != null ? index.ownerOf(surface) : part;
+            PartAt whole = index.partMeant(item);
             if (whole != null) {
                 lit.add(index.part(whole).id());
             }
