@@ -11,6 +11,7 @@ import { useClock } from "../shared/session";
 import { said } from "./said";
 import "./logbook.css";
 import { keys } from "../shared/keys";
+import { told } from "../shared/texts";
 
 const NOTHING_FOLDED = new Set<string>();
 const NO_MARKS = new Map<string, Mark>();
@@ -118,7 +119,7 @@ function Replayed({ record, steps, verdict, sheet, chemicals, actions }: Props) 
         >
           <div className="page-head replay-head">
             <h1>
-              {record.row.machine} {record.row.title}
+              {record.row.machine} {told(record.row.title)}
             </h1>
             <span className="grow" />
             <Link className="btn" to={`/logbook/${record.row.round}`}>

@@ -5,7 +5,7 @@ import { api, type CoreText, type Schemas, unwrap } from "../api/client";
 import { NotShown, Waiting } from "../shared/PageState";
 import { inUnits, say, spoken } from "../shared/say";
 import { useClock, useSession } from "../shared/session";
-import { piece, useReading } from "../shared/texts";
+import { piece, told, useReading } from "../shared/texts";
 import { Correct } from "./Correct";
 import { said, stepOf } from "./said";
 import "./logbook.css";
@@ -79,7 +79,7 @@ export default function RoundRecord() {
     <main className="page record">
       <div className="page-head">
         <h1>
-          {r.row.machine} {r.row.title}
+          {r.row.machine} {told(r.row.title)}
         </h1>
         <span className="grow" />
         <a className="btn no-print" href={`/api/logbook/${round}/pdf?in=${spoken()}`}>
