@@ -158,6 +158,37 @@ public record Night(
             keeps = List.copyOf(keeps);
         }
 
+        /**
+         * Work of one person, called by its id, that takes no place and waits for nothing.
+         *
+         * @param minutes from 1
+         */
+        public static Job byHand(String id, String group, int minutes) {
+            return new Job(
+                    id,
+                    Text.plain(id),
+                    group,
+                    minutes,
+                    true,
+                    1,
+                    List.of(),
+                    null,
+                    List.of(),
+                    0,
+                    null,
+                    0,
+                    false,
+                    null,
+                    false,
+                    null,
+                    List.of(),
+                    List.of(),
+                    null,
+                    null,
+                    List.of(),
+                    List.of());
+        }
+
         /** The same, not before a minute. */
         public Job notBefore(int minute) {
             return withEarliest(Math.max(earliest, minute));

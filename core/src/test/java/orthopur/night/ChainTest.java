@@ -8,35 +8,16 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Job;
-import orthopur.text.Text;
 
 /** From when on a clean cannot be made any more, and what a second one would take. */
 class ChainTest {
     private static Job job(
             String id, int minutes, int earliest, @Nullable Integer wanted, After... after) {
-        return new Job(
-                id,
-                Text.plain(id),
-                "clean",
-                minutes,
-                true,
-                1,
-                List.of(),
-                null,
-                List.of(after),
-                earliest,
-                wanted,
-                0,
-                true,
-                null,
-                false,
-                null,
-                List.of(),
-                List.of(),
-                null,
-                null,
-                List.of(),
-                List.of());
+        return Job.byHand(id, "clean", minutes)
+                .withAfter(List.of(after))
+                .withEarliest(earliest)
+                .withWantedBy(wanted)
+                .withMust(true);
     }
 
     private static final List<Job> CLEAN =

@@ -14,7 +14,6 @@ import orthopur.night.Night.Job;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
-import orthopur.text.Text;
 
 /** No plan ends before it; what it says is exact where anybody can do anything. */
 class EarliestTest {
@@ -26,29 +25,7 @@ class EarliestTest {
     }
 
     private static Job work(String id, int minutes, int earliest) {
-        return new Job(
-                id,
-                Text.plain(id),
-                id,
-                minutes,
-                true,
-                1,
-                List.of(),
-                null,
-                List.of(),
-                earliest,
-                null,
-                0,
-                false,
-                null,
-                false,
-                null,
-                List.of(),
-                List.of(),
-                null,
-                null,
-                List.of(),
-                List.of());
+        return Job.byHand(id, id, minutes).withEarliest(earliest);
     }
 
     private static Night night(List<Person> people, Job... jobs) {

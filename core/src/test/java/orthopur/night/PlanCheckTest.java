@@ -21,7 +21,6 @@ import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
 import orthopur.night.Plan.Placed;
 import orthopur.night.Plan.Rest;
-import orthopur.text.Text;
 
 /** What a valid plan is: one that is right, and each way of breaking it. */
 class PlanCheckTest {
@@ -52,29 +51,19 @@ class PlanCheckTest {
             @Nullable String content,
             List<After> after,
             double hot) {
-        return new Job(
-                id,
-                Text.plain(id),
-                "clean",
-                minutes,
-                hands,
-                hands ? 1 : 0,
-                places,
-                content,
-                after,
-                0,
-                null,
-                hot,
-                true,
-                hands && !id.equals("release") ? "M" : null,
-                false,
-                id.equals("release") ? "release" : null,
-                id.equals("release") ? List.of("apart", "wash") : List.of(),
-                List.of(),
-                null,
-                null,
-                List.of(),
-                List.of());
+        Job job =
+                Job.byHand(id, "clean", minutes)
+                        .withHands(hands)
+                        .withPeople(hands ? 1 : 0)
+                        .withPlaces(places)
+                        .withContent(content)
+                        .withAfter(after)
+                        .withHotLitres(hot)
+                        .withMust(true);
+        if (id.equals("release")) {
+            return job.withSkill("release").withOtherThan(List.of("apart", "wash"));
+        }
+        return hands ? job.withTrained("M") : job;
     }
 
     private static final Night NIGHT =

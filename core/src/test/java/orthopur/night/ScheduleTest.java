@@ -16,7 +16,6 @@ import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Running;
 import orthopur.night.Night.Span;
-import orthopur.text.Text;
 
 /** Each task goes to the earliest minute at which it fits beside what stands there already. */
 class ScheduleTest {
@@ -28,32 +27,6 @@ class ScheduleTest {
     private static Person person(String id, int from, Break... breaks) {
         return new Person(
                 id, id, List.of(new Span(from, 480)), List.of(breaks), null, true, Set.of());
-    }
-
-    private static Job work(String id, String group, int minutes) {
-        return new Job(
-                id,
-                Text.plain(id),
-                group,
-                minutes,
-                true,
-                1,
-                List.of(),
-                null,
-                List.of(),
-                0,
-                null,
-                0,
-                false,
-                null,
-                false,
-                null,
-                List.of(),
-                List.of(),
-                null,
-                null,
-                List.of(),
-                List.of());
     }
 
     private static final class Filled {
@@ -99,8 +72,8 @@ class ScheduleTest {
         Filled f =
                 new Filled(
                         List.of(ANN, BEN),
-                        work("alone", "a", 90),
-                        work("both", "b", 30).withPeople(2));
+                        Job.byHand("alone", "a", 90),
+                        Job.byHand("both", "b", 30).withPeople(2));
         assertEquals(0, f.place("alone"));
         assertEquals(90, f.place("both"));
         assertEquals(Set.of("ann", "ben"), Set.copyOf(f.people("both")));
@@ -111,9 +84,10 @@ class ScheduleTest {
         Filled f =
                 new Filled(
                         List.of(ANN, person("cy", 0)),
-                        work("first", "a", 30),
-                        work("other", "b", 10),
-                        work("second", "a", 30).withAfter(List.of(new After("first", 0, null))));
+                        Job.byHand("first", "a", 30),
+                        Job.byHand("other", "b", 10),
+                        Job.byHand("second", "a", 30)
+                                .withAfter(List.of(new After("first", 0, null))));
         f.place("first");
         f.place("other");
         assertEquals(List.of("cy"), f.people("other"));
@@ -124,9 +98,10 @@ class ScheduleTest {
 
     @Test
     void anotherContentWaitsForTheChangeover() {
-        Job detergent = work("wash", "a", 20).withPlaces(List.of("sink")).withContent("detergent");
-        Job acid = work("descale", "b", 20).withPlaces(List.of("sink")).withContent("acid");
-        Job same = work("more", "c", 20).withPlaces(List.of("sink")).withContent("detergent");
+        Job detergent =
+                Job.byHand("wash", "a", 20).withPlaces(List.of("sink")).withContent("detergent");
+        Job acid = Job.byHand("descale", "b", 20).withPlaces(List.of("sink")).withContent("acid");
+        Job same = Job.byHand("more", "c", 20).withPlaces(List.of("sink")).withContent("detergent");
         Filled f = new Filled(List.of(ANN, person("cy", 0)), detergent, acid, same);
         assertEquals(0, f.place("wash"));
         assertEquals(20, f.place("more"));
@@ -135,14 +110,14 @@ class ScheduleTest {
 
     @Test
     void aCartIsOutUntilTheLastPartOnItIsBack() {
-        Job off = work("off", "a", 10);
+        Job off = Job.byHand("off", "a", 10);
         Job back =
-                work("back", "a", 10)
+                Job.byHand("back", "a", 10)
                         .withEarliest(100)
                         .withAfter(List.of(new After("off", 0, null)))
                         .withKeeps(List.of(new Keep("cart", "off")));
-        Job other = work("other", "b", 10);
-        Job home = work("home", "b", 10).withKeeps(List.of(new Keep("cart", "other")));
+        Job other = Job.byHand("other", "b", 10);
+        Job home = Job.byHand("home", "b", 10).withKeeps(List.of(new Keep("cart", "other")));
         Filled f = new Filled(List.of(ANN, person("cy", 0)), off, back, other, home);
         assertEquals(0, f.place("off"));
         // Until when the first has it is not known yet.
@@ -159,8 +134,8 @@ class ScheduleTest {
 
     @Test
     void whatRunsAlreadyStaysWithWhoeverIsNotHereAnyMore() {
-        Job begun = work("begun", "a", 50).begun(new Running(0, List.of("ann", "gone")));
-        Filled f = new Filled(List.of(ANN), begun, work("next", "b", 10));
+        Job begun = Job.byHand("begun", "a", 50).begun(new Running(0, List.of("ann", "gone")));
+        Filled f = new Filled(List.of(ANN), begun, Job.byHand("next", "b", 10));
         assertEquals(List.of("ann", "gone"), f.people("begun"));
         assertEquals(50, f.place("next"));
     }
@@ -170,8 +145,8 @@ class ScheduleTest {
         Filled f =
                 new Filled(
                         List.of(ANN, person("cy", 0)),
-                        work("first", "a", 5).withHotLitres(80),
-                        work("second", "b", 5).withHotLitres(60));
+                        Job.byHand("first", "a", 5).withHotLitres(80),
+                        Job.byHand("second", "b", 5).withHotLitres(60));
         assertEquals(0, f.place("first"));
         assertEquals(40, f.place("second"));
     }
@@ -181,9 +156,10 @@ class ScheduleTest {
         Filled f =
                 new Filled(
                         List.of(ANN),
-                        work("long", "a", 400),
-                        work("more", "b", 100),
-                        work("never", "c", 10).withAfter(List.of(new After("nothing", 0, null))));
+                        Job.byHand("long", "a", 400),
+                        Job.byHand("more", "b", 100),
+                        Job.byHand("never", "c", 10)
+                                .withAfter(List.of(new After("nothing", 0, null))));
         assertEquals(0, f.place("long"));
         assertEquals(-1, f.place("more"));
         assertFalse(f.schedule.ready(f.night.task("never")));
@@ -195,8 +171,8 @@ class ScheduleTest {
         Filled f =
                 new Filled(
                         List.of(person("ann", 0, new Break(100, 200, 30))),
-                        work("begun", "a", 150).begun(new Running(0, List.of("ann"))),
-                        work("next", "b", 30));
+                        Job.byHand("begun", "a", 150).begun(new Running(0, List.of("ann"))),
+                        Job.byHand("next", "b", 30));
         f.schedule.breaks(false);
         assertEquals(150, f.schedule.rests().getFirst().from());
         assertEquals(180, f.place("next"));

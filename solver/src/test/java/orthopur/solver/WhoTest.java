@@ -18,7 +18,6 @@ import orthopur.night.Night.After;
 import orthopur.night.Night.Job;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Span;
-import orthopur.text.Text;
 
 /** Who does what, without times. */
 class WhoTest {
@@ -33,29 +32,7 @@ class WhoTest {
     }
 
     private static Job work(String machine, String id, int minutes) {
-        return new Job(
-                machine + "/" + id,
-                Text.plain(id),
-                machine,
-                minutes,
-                true,
-                1,
-                List.of(),
-                null,
-                List.of(),
-                0,
-                null,
-                0,
-                true,
-                machine,
-                false,
-                null,
-                List.of(),
-                List.of(),
-                null,
-                null,
-                List.of(),
-                List.of());
+        return Job.byHand(machine + "/" + id, machine, minutes).withMust(true).withTrained(machine);
     }
 
     /** A machine that is washed in so many minutes and released by somebody else. */
