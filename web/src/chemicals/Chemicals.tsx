@@ -197,7 +197,7 @@ export default function Chemicals() {
               {site.data.vessels.map((v) => (
                 <tr key={v.name}>
                   <td>{v.name}</td>
-                  <td>{v.kind}</td>
+                  <td>{told(v.kind)}</td>
                   <td>{v.brim}</td>
                 </tr>
               ))}

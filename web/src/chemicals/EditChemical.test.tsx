@@ -2,6 +2,7 @@ import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { PELM as DOC } from "../testing/chemical";
 import { Problem, show } from "../testing/page";
+import { words } from "../testing/words";
 import { EditChemical } from "./EditChemical";
 import { EditVessels } from "./EditVessels";
 
@@ -31,7 +32,13 @@ describe("a label", () => {
     const { user, sent, done } = edit("pelm-9", {
       "POST /api/chemicals/effect": {
         approved: 30,
-        lost: [{ id: "p", title: "Slicer, daily", because: ["150 mg/L is under the label's 250 mg/L."] }],
+        lost: [
+          {
+            id: "p",
+            title: "Slicer, daily",
+            because: ["150 mg/L is under the label's 250 mg/L."].map(words),
+          },
+        ],
       },
       "PUT /api/chemicals/pelm-9": [DOC],
     });
@@ -125,7 +132,7 @@ describe("sinks and buckets", () => {
     const { user } = vessels({
       "POST /api/vessels/effect": {
         approved: 30,
-        lost: [{ id: "p", title: "Grinder, daily", because: ["This site has no sink 1."] }],
+        lost: [{ id: "p", title: "Grinder, daily", because: ["This site has no sink 1."].map(words) }],
       },
     });
     await user.click(await screen.findByRole("button", { name: "Take off sink 1" }));

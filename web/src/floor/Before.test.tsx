@@ -1,6 +1,7 @@
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { MAREN, NO_SIGNAL, Problem, show, WAITS } from "../testing/page";
+import { words } from "../testing/words";
 import Before from "./Before";
 
 const VIEW = {
@@ -80,7 +81,7 @@ describe("before the first step", () => {
   });
 
   it("is not started by somebody who may not, and says why", async () => {
-    page(view({ whyNot: "Pell was not shown the work." }));
+    page(view({ whyNot: words("Pell was not shown the work.") }));
     expect(await start()).toHaveProperty("disabled", true);
     expect(screen.getByText("Pell was not shown the work.")).toBeTruthy();
   });

@@ -1,5 +1,5 @@
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import "./floor.css";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
@@ -121,7 +121,7 @@ export default function Before() {
                 {site.refusal}
               </p>
             )}
-            {!v.openRound && v.whyNot && <p className="floor-refusal">{v.whyNot}</p>}
+            {!v.openRound && v.whyNot && <p className="floor-refusal">{sentence(v.whyNot)}</p>}
           </div>
           <footer className="floor-foot before-foot">
             <Link className="floor-btn" to="/floor">

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { ILSE, Problem, show } from "../testing/page";
+import { words } from "../testing/words";
 import People from "./People";
 
 const ROW = { left: false, trainedOn: [], adultFrom: null, sameAs: null };
@@ -174,7 +175,9 @@ describe("the site and its water", () => {
       "GET /api/site/file": FILE,
       "POST /api/site/effect": {
         approved: 30,
-        lost: [{ id: "qk-sl1-daily", title: "Slicer, daily", because: ["Too weak in harder water."] }],
+        lost: [
+          { id: "qk-sl1-daily", title: "Slicer, daily", because: ["Too weak in harder water."].map(words) },
+        ],
       },
       "PUT /api/site": {},
     });

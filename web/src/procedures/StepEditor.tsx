@@ -306,7 +306,7 @@ const Field = memo(function Field(p: FieldProps) {
     case "CHEMICAL":
       return choose(
         say("procedures.step-editor.not-stated", "not stated"),
-        p.chemicals.map((c) => ({ value: c.id, label: `${c.name}, ${c.kind}` })),
+        p.chemicals.map((c) => ({ value: c.id, label: `${c.name}, ${told(c.kind)}` })),
       );
     case "CHOICE":
       return choose(

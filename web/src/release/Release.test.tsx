@@ -1,14 +1,15 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { Problem, show } from "../testing/page";
+import { words } from "../testing/words";
 import Release from "./Release";
 
-const LOOK = { id: "sight", kind: "LOOK", name: "Look at all of it", why: "always" };
+const LOOK = { id: "sight", kind: "LOOK", name: words("Look at all of it"), why: words("always") };
 const SWAB = {
   id: "s1",
   kind: "SWAB",
   name: "Blade",
-  why: "highest risk",
+  why: words("highest risk"),
   most: 30,
   failAbove: 60,
   unit: "RLU",
@@ -24,7 +25,7 @@ const VIEW = {
   plan: [LOOK, SWAB],
   proofs: {},
   found: {},
-  missing: ["Look at all of it", "Blade"],
+  missing: ["Look at all of it", "Blade"].map(words),
   troubles: [],
   differences: [],
   deviated: [],
@@ -57,14 +58,14 @@ describe("the release", () => {
 
   it("says first what went wrong", async () => {
     page({
-      troubles: [{ at: 1_800_000_000, kind: "PART_DAMAGED", item: "blade", text: "nick", who: "Pell" }],
-      differences: [{ entry: "e", at: 1_800_000_000, who: "Tobiah", why: "Step 1 is already done." }],
+      troubles: [{ at: 1_800_000_000, said: words("part damaged (blade): nick"), who: "Pell" }],
+      differences: [{ entry: "e", at: 1_800_000_000, who: "Tobiah", why: words("Step 1 is already done.") }],
       deviated: ["wash"],
     });
     const first = within(
       (await screen.findByRole("heading", { name: "Before you inspect" })).closest("section") as HTMLElement,
     );
-    expect(first.getByText(/part damaged \(Blade\): nick, Pell/)).toBeTruthy();
+    expect(first.getByText(/Part damaged \(blade\): nick, Pell/)).toBeTruthy();
     expect(first.getByText(/Tobiah entered what does not fit: Step 1 is already done/)).toBeTruthy();
     expect(first.getByText(/1 step had a deviation/)).toBeTruthy();
   });
@@ -83,7 +84,7 @@ describe("the release", () => {
   });
 
   it("is not answered by somebody who may not, and says why", async () => {
-    page({ hindrance: "Maren Oyelaran did work in this round." });
+    page({ hindrance: words("Maren Oyelaran did work in this round.") });
     expect(await screen.findByText(/did work in this round/)).toBeTruthy();
     expect(screen.queryByRole("button")).toBeNull();
     expect(screen.queryByRole("heading", { name: "Your answer" })).toBeNull();

@@ -1,6 +1,6 @@
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
-import { told, useReading } from "../shared/texts";
+import { sentence, told, useReading } from "../shared/texts";
 import "./release.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -63,7 +63,7 @@ export default function Release() {
               v.workers.join(", "),
             )}
       </p>
-      {v.hindrance && <p className="note stop">{v.hindrance}</p>}
+      {v.hindrance && <p className="note stop">{sentence(v.hindrance)}</p>}
       <Known v={v} />
       {v.status === "RELEASED" && (
         <p className="note good">
@@ -121,9 +121,8 @@ function Known({ v }: { v: View }) {
       <h2>{say("release.release.before-you-inspect", "Before you inspect")}</h2>
       <ul>
         {v.troubles.map((t) => (
-          <li key={`${t.at} ${t.text}`}>
-            {clock.time(t.at)} {t.kind.toLowerCase().replaceAll("_", " ")}
-            {t.item ? ` (${v.parts.find((p) => p.item === t.item)?.name ?? t.item})` : ""}: {t.text}, {t.who}
+          <li key={`${t.at} ${t.said.english}`}>
+            {clock.time(t.at)} {sentence(t.said)}, {t.who}
           </li>
         ))}
         {v.differences.map((d) => (
@@ -133,7 +132,7 @@ function Known({ v }: { v: View }) {
               "{0} {1} entered what does not fit: {2}",
               clock.time(d.at),
               d.who,
-              d.why,
+              sentence(d.why),
             )}
           </li>
         ))}
@@ -197,7 +196,7 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
             )}
           {s.kind === "PH" &&
             say("release.release.passes-from-to", "Passes from {0} to {1} – ", s.least, s.most)}
-          {s.why}
+          {told(s.why)}
         </p>
         {found && (
           <p className="site-found">
@@ -304,7 +303,7 @@ function Answer({ v }: { v: View }) {
           {say(
             "release.release.still-to-be-found-or-passed",
             "Still to be found or passed: {0}.",
-            v.missing.join("; "),
+            v.missing.map(told).join("; "),
           )}
         </p>
       )}

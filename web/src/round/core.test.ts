@@ -50,7 +50,7 @@ describe.each(rounds.map((r) => [r.pack.title, r] as const))("the round %s as th
     let compared = 0;
     for (const [i, p] of r.entries.entries()) {
       const answer = next(r.pack, state, p.written, p.at, p.actor);
-      expect(answer.refused, `entry ${i}: ${JSON.stringify(p.written)}`).toBe(p.refused);
+      expect(answer.refused?.id, `entry ${i}: ${JSON.stringify(p.written)}`).toBe(p.refused);
       state = answer.state ?? state;
       if (p.state) {
         compared++;
@@ -106,8 +106,10 @@ it("changes nothing by a refusal, and says with what", () => {
   const before = start(pack);
   const kept = JSON.stringify(before);
   const done = { kind: "step-done", step: "nowhere", figures: [] };
-  expect(next(pack, before, done, 1, { name: "Maren" })).toEqual({ refused: "NO_STEP", with: ["nowhere"] });
-  expect(next(pack, before, { ...done, kind: "dance" }, 1, { name: "Maren" }).outside?.english).toMatch(
+  expect(next(pack, before, done, 1, { name: "Maren" })).toEqual({
+    refused: { id: "refusal.no-step", english: "This round has no such step.", args: ["nowhere"] },
+  });
+  expect(next(pack, before, { ...done, kind: "dance" }, 1, { name: "Maren" }).refused?.english).toMatch(
     /no entry of kind/,
   );
   expect(JSON.stringify(before)).toBe(kept);

@@ -25,11 +25,8 @@ export type Outcome = "IN" | "OUT" | "CANNOT_TELL";
 /** Who makes an entry. Signed is what a PIN came with; that takes the server. */
 export type Actor = { name: string; person?: string; role?: string; signed?: boolean };
 
-/** What became of an entry: a new state, a refusal by its name, or a figure outside its domain. */
-export type Answer =
-  | { state: State; refused?: undefined; outside?: undefined }
-  | { refused: string; with: unknown[]; state?: undefined; outside?: undefined }
-  | { outside: CoreText; state?: undefined; refused?: undefined };
+/** What became of an entry: a new state, or why it was not taken. */
+export type Answer = { state: State; refused?: undefined } | { refused: CoreText; state?: undefined };
 
 export type Stage = "LIVE" | "CUT_OFF" | "LOCKED" | "PROVED";
 
@@ -100,13 +97,8 @@ export type Known = Schemas["Stated"];
 export const siteNow = (newest: Known[], entries: { entry: Made; at: number; actor: Actor }[]): Known[] =>
   JSON.parse(siteOnTop(newest, entries)).newest;
 
-/** Why an entry for the site may not be made: by whom, or which figure. */
-export const refusedForSite = (
-  newest: Known[],
-  e: Made,
-  at: number,
-  actor: Actor,
-): { refused?: string; with?: unknown[]; outside?: CoreText } =>
+/** Why an entry for the site may not be made. */
+export const refusedForSite = (newest: Known[], e: Made, at: number, actor: Actor): { refused?: CoreText } =>
   JSON.parse(siteRefuses(newest, e, at, actor));
 
 /** What stands in which vessel, and how. */

@@ -1,7 +1,8 @@
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { ApiProblem, Offline } from "../api/client";
+import { ApiProblem, type CoreText, Offline } from "../api/client";
 import { heard } from "../shared/kept";
+import { words } from "../testing/words";
 import { stepDone } from "./entries";
 import { asSent, flush, note, waiting } from "./outbox";
 
@@ -17,7 +18,7 @@ function json(status: number, body: unknown): Response {
 }
 
 const takes =
-  (fate = "TAKEN", why?: string) =>
+  (fate = "TAKEN", why?: CoreText) =>
   (body: Body) =>
     json(200, { fates: body.entries.map(() => ({ id: "x", fate, why })), state: { id: round } });
 
@@ -48,7 +49,7 @@ afterEach(() => {
 
 /** Flushes and says what was told. */
 async function flushed(who = "Maren") {
-  const all = { ids: 0, told: [] as string[], state: undefined as unknown };
+  const all = { ids: 0, told: [] as CoreText[], state: undefined as unknown };
   await flush(round, who, (ids, state, told) => {
     all.ids += ids.length;
     all.told.push(...told);
@@ -84,8 +85,8 @@ describe("the outbox of a tablet", () => {
 
   it("says what the server kept without counting, and does not send it again", async () => {
     await write("a");
-    answers.push(takes("KEPT", "Step 1 is already done."));
-    expect((await flushed()).told).toEqual(["Step 1 is already done."]);
+    answers.push(takes("KEPT", words("Step 1 is already done.")));
+    expect((await flushed()).told).toEqual([words("Step 1 is already done.")]);
     expect(await steps()).toEqual([]);
   });
 

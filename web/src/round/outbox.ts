@@ -1,4 +1,4 @@
-import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
+import { ApiProblem, api, type CoreText, Offline, type Schemas, unwrap } from "../api/client";
 import { db, type Waiting } from "../shared/kept";
 import { siteAhead } from "../shared/siteNow";
 import type { EntryValue, Made } from "./core";
@@ -73,7 +73,7 @@ export async function send(round: string, sent: Sent): Promise<RoundState> {
 }
 
 /** What became of entries that were sent: they are off the list, the state counts them, and the server says this. */
-export type Crossed<S> = (ids: string[], state: S, told: string[]) => void;
+export type Crossed<S> = (ids: string[], state: S, told: CoreText[]) => void;
 
 type Queue = Schemas["Queue"];
 type Delivered<S> = { fates: Schemas["Taken"][]; state: S };

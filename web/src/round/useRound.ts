@@ -2,8 +2,7 @@ import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "r
 import { ApiProblem, api, Offline, type Schemas, unwrap } from "../api/client";
 import { recall, remember } from "../shared/kept";
 import { useLive } from "../shared/live";
-import { fill } from "../shared/say";
-import { part, REFUSALS, sentence } from "../shared/texts";
+import { sentence } from "../shared/texts";
 import { type Actor, type Made, next, onTop, type State } from "./core";
 import {
   answered,
@@ -86,7 +85,7 @@ export function useRound(round: string, view: View, actor: Actor, paper: number 
         known.current = crossedOff(known.current, ids);
         take(state);
         if (told.length > 0) {
-          setRefusal(told.join(" "));
+          setRefusal(told.map(sentence).join(" "));
         }
       });
       setLost(null);
@@ -162,11 +161,7 @@ export function useRound(round: string, view: View, actor: Actor, paper: number 
     const answer = next(pack, fresh(), made, sent.tabletTime + known.current.skew, actor);
     if (!answer.state) {
       if (!bounced(last.current, pressed)) {
-        setRefusal(
-          answer.refused === undefined
-            ? sentence(answer.outside)
-            : fill(REFUSALS[answer.refused] ?? answer.refused, ...answer.with.map(part)),
-        );
+        setRefusal(sentence(answer.refused));
       }
       return false;
     }

@@ -4,8 +4,7 @@ import { api, unwrap } from "../api/client";
 import { heard, remember, type Waiting } from "../shared/kept";
 import { keys } from "../shared/keys";
 import { useLive } from "../shared/live";
-import { fill } from "../shared/say";
-import { part, REFUSALS, sentence } from "../shared/texts";
+import { sentence } from "../shared/texts";
 import { type Actor, type Known, type Made, refusedForSite, siteNow } from "./core";
 import { asSent, flushSite, note, SITE, type SiteView, tabletNow, waiting } from "./outbox";
 
@@ -36,7 +35,7 @@ export function useSiteStream(actor: Actor): SiteStream {
       await flushSite(who, (_, state, told) => {
         queries.setQueryData<SiteView>(["stream"], state);
         void remember("stream", state);
-        setRefusal(told.length > 0 ? told.join(" ") : null);
+        setRefusal(told.length > 0 ? told.map(sentence).join(" ") : null);
       });
     } catch {
       // No signal, or signed out: it waits here.
@@ -82,11 +81,7 @@ export function useSiteStream(actor: Actor): SiteStream {
   const write = (made: Made) => {
     const no = refusedForSite(newest, made, tabletNow() + skew, actor);
     if (no.refused) {
-      setRefusal(fill(REFUSALS[no.refused] ?? no.refused, ...(no.with ?? []).map(part)));
-      return;
-    }
-    if (no.outside) {
-      setRefusal(sentence(no.outside));
+      setRefusal(sentence(no.refused));
       return;
     }
     setRefusal(null);

@@ -1,6 +1,7 @@
 import type { UseQueryResult } from "@tanstack/react-query";
 import { ApiProblem, message, type Schemas } from "../api/client";
 import { say } from "./say";
+import { sentence, told } from "./texts";
 
 type Props = { query: UseQueryResult<Schemas["Effect"], Error>; changed: boolean };
 
@@ -55,11 +56,11 @@ export function Effect({ query, changed }: Props) {
           <ul>
             {query.data.lost.map((l) => (
               <li key={l.id}>
-                {l.title}
+                {told(l.title)}
                 <ul>
                   {l.because.map((b) => (
-                    <li key={b} className="quiet">
-                      {b}
+                    <li key={b.english} className="quiet">
+                      {sentence(b)}
                     </li>
                   ))}
                 </ul>

@@ -3,6 +3,7 @@ import { screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { api, unwrap } from "../api/client";
 import { NO_SIGNAL, Problem, show, WAITS } from "../testing/page";
+import { words } from "../testing/words";
 import { Effect } from "./Effect";
 import { Sign } from "./Sign";
 
@@ -50,7 +51,9 @@ describe("how a change of the site ends", () => {
     dialog({
       "POST /api/site/effect": {
         approved: 9,
-        lost: [{ id: "a", title: "Slicer", because: ["Contact is 60 s; the label asks for 120 s."] }],
+        lost: [
+          { id: "a", title: "Slicer", because: ["Contact is 60 s; the label asks for 120 s."].map(words) },
+        ],
       },
     });
     expect(await screen.findByText("1 of 9 approved procedures no longer pass:")).toBeTruthy();

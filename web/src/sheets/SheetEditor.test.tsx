@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
 import { ILSE, MAREN, Problem, show } from "../testing/page";
+import { words } from "../testing/words";
 import SheetEditor from "./SheetEditor";
 import { EMPTY, type Schema } from "./sheet";
 
@@ -188,7 +189,11 @@ describe("a machine's sheet", () => {
         effect: {
           approved: 3,
           lost: [
-            { id: "p", title: "Slicer, daily", because: ["C1 at step 4.", "C2 at step 5.", "C3.", "C4."] },
+            {
+              id: "p",
+              title: "Slicer, daily",
+              because: ["C1 at step 4.", "C2 at step 5.", "C3.", "C4."].map(words),
+            },
           ],
         },
       },

@@ -10,7 +10,7 @@ import { NotShown, Waiting } from "../shared/PageState";
 import { Sign } from "../shared/Sign";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import { LISTS } from "./labels";
 import { SchemaForm } from "./SchemaForm";
 import {
@@ -268,7 +268,7 @@ function Editor({ schema, first, before, kept }: Props) {
                 <ul>
                   {check.data.effect?.lost.map((l) => (
                     <li key={l.id}>
-                      {l.title}: {l.because.slice(0, 2).join(" ")}
+                      {told(l.title)}: {l.because.slice(0, 2).map(sentence).join(" ")}
                       {l.because.length > 2 &&
                         say("sheets.sheet-editor.and-more", " (and {0} more)", l.because.length - 2)}
                     </li>

@@ -1,6 +1,6 @@
 import { say } from "../shared/say";
 import { siteNow } from "../shared/siteNow";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import "./lapsed.css";
 import { Textarea } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
@@ -48,13 +48,13 @@ export function Lapsed() {
                 {r.machine}: {told(r.title)}
               </Link>
               {say("shelf.lapsed.version", ", version {0}", r.version)}
-              <p>{r.because[0]}</p>
+              <p>{r.because[0] && sentence(r.because[0])}</p>
               {r.because.length > 1 && (
                 <details>
                   <summary>{say("shelf.lapsed.more", "{0} more", r.because.length - 1)}</summary>
                   <ul>
                     {r.because.slice(1).map((b) => (
-                      <li key={b}>{b}</li>
+                      <li key={b.english}>{sentence(b)}</li>
                     ))}
                   </ul>
                 </details>
@@ -122,7 +122,7 @@ function Use({ row, onClose }: { row: Schemas["NoLongerPasses"]; onClose: () => 
         <p>{say("shelf.lapsed.the-rules-stop-it", "The rules stop it:")}</p>
         <ul className="lapsed-why">
           {row.because.map((b) => (
-            <li key={b}>{b}</li>
+            <li key={b.english}>{sentence(b)}</li>
           ))}
         </ul>
         <Textarea

@@ -6,7 +6,7 @@ import { keys } from "../shared/keys";
 import { OutlineDrawing } from "../shared/OutlineDrawing";
 import { Shape, STANDING } from "../shared/Standing";
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { sentence, told } from "../shared/texts";
 import { OneVersion } from "./OneVersion";
 
 type Row = Schemas["ProcedureRow"];
@@ -130,7 +130,7 @@ function Uncovered({ code }: { code: string }) {
         </summary>
         <ul>
           {items.map((i) => (
-            <li key={i}>{told(i)}</li>
+            <li key={i.english}>{sentence(i)}</li>
           ))}
         </ul>
       </details>

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { ILSE, Problem, show } from "../testing/page";
+import { words } from "../testing/words";
 import Shelf from "./Shelf";
 
 const row = (id: string, version: number, state: string, more: object = {}) => ({
@@ -54,7 +55,7 @@ const page = (answers: object = {}) =>
       row("other", 1, "DRAFT", { kind: "weekly" }),
       row("saw", 1, "APPROVED", { machine: "QK-SW1", approveReason: "the part is on order" }),
     ],
-    "GET /api/uncovered": [{ code: "QK-SL1", name: "Disc slicer", items: ["oil the spindle"] }],
+    "GET /api/uncovered": [{ code: "QK-SL1", name: "Disc slicer", items: [words("oil the spindle")] }],
     "GET /api/procedures/lapsed": [],
     ...answers,
   });

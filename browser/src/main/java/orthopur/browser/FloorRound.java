@@ -19,6 +19,7 @@ import orthopur.roundpack.ReadingAdvice;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.ReadingPlan;
+import orthopur.text.Objection;
 
 /**
  * A round on a tablet. States come in as the server wrote them and go out as JSON text in the same
@@ -46,8 +47,7 @@ public final class FloorRound {
      * One entry on top of a state.
      *
      * @param actor name, person, role and whether it is signed
-     * @return {@code {state}}, {@code {refused, with}}, or {@code {outside}} for a figure outside
-     *     its domain
+     * @return {@code {state}}, or {@code {refused}} and why
      */
     @JSExport
     public String next(JSObject state, JSObject entry, double at, JSObject actor) {
@@ -56,12 +56,8 @@ public final class FloorRound {
         try {
             p.accept(entry(new Tree(entry)).entry(), (long) at, actor(new Tree(actor)));
             StateTree.write(to.name("state"), p.state());
-        } catch (Refused x) {
-            to.text("refused", x.why().name()).each("with", x.with());
-        } catch (OutOfRange x) {
-            to.said("outside", x.said());
-        } catch (Written.NotAnEntry x) {
-            to.said("outside", x.said());
+        } catch (Objection x) {
+            to.said("refused", x.said());
         }
         return to.close().toString();
     }

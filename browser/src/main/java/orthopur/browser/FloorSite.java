@@ -4,8 +4,6 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
 import org.teavm.jso.JSObject;
-import orthopur.quantity.OutOfRange;
-import orthopur.round.Refused;
 import orthopur.round.Written;
 import orthopur.sitestream.Register;
 import orthopur.sitestream.Shelf;
@@ -13,6 +11,7 @@ import orthopur.sitestream.SiteEntry;
 import orthopur.sitestream.SiteState;
 import orthopur.sitestream.SiteState.Known;
 import orthopur.sitestream.SiteStream;
+import orthopur.text.Objection;
 
 /** The site's stream on a tablet. What is known goes in and out as the server writes it. */
 final class FloorSite {
@@ -40,7 +39,7 @@ final class FloorSite {
     /**
      * Why an entry may not be made on top of what is known, or nothing.
      *
-     * @return {@code {}}, {@code {refused, with}} or {@code {outside}}
+     * @return {@code {}}, or {@code {refused}}
      */
     static String refuses(JSObject newest, JSObject entry, double at, JSObject actor) {
         JsonText to = new JsonText().open();
@@ -50,12 +49,8 @@ final class FloorSite {
                             SiteEntry.read(FloorRound.entry(new Tree(entry))),
                             (long) at,
                             FloorRound.actor(new Tree(actor)));
-        } catch (Refused x) {
-            to.text("refused", x.why().name()).each("with", x.with());
-        } catch (OutOfRange x) {
-            to.said("outside", x.said());
-        } catch (Written.NotAnEntry x) {
-            to.said("outside", x.said());
+        } catch (Objection x) {
+            to.said("refused", x.said());
         }
         return to.close().toString();
     }
@@ -173,7 +168,7 @@ final class FloorSite {
                     t.whole("at"),
                     FloorRound.actor(t.need("actor")));
             return true;
-        } catch (Refused | OutOfRange | Written.NotAnEntry x) {
+        } catch (Objection x) {
             return false;
         }
     }

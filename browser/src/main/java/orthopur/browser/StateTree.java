@@ -108,12 +108,12 @@ final class StateTree {
         return new ReleaseSite(
                 t.text("id"),
                 ReleaseSite.Kind.valueOf(t.text("kind")),
-                t.text("name"),
+                t.said("name"),
                 t.numberOrNull("least"),
                 t.numberOrNull("most"),
                 t.numberOrNull("failAbove"),
                 t.textOrNull("unit"),
-                t.text("why"));
+                t.said("why"));
     }
 
     static void write(JsonText to, State s) {
@@ -189,12 +189,12 @@ final class StateTree {
         to.open()
                 .text("id", x.id())
                 .text("kind", x.kind().name())
-                .text("name", x.name())
+                .said("name", x.name())
                 .number("least", x.least())
                 .number("most", x.most())
                 .number("failAbove", x.failAbove())
                 .text("unit", x.unit())
-                .text("why", x.why())
+                .said("why", x.why())
                 .close();
     }
 }

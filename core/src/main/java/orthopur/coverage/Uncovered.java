@@ -14,6 +14,7 @@ import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.SheetIndex;
 import orthopur.runthrough.SurfaceAt;
+import orthopur.text.Text;
 
 /**
  * F2: something on the sheet has a frequency and no procedure covers it. A procedure covers it when
@@ -21,15 +22,24 @@ import orthopur.runthrough.SurfaceAt;
  *
  * @param item id of the surface or part
  * @param name as people read it
- * @param what cleaned or lubricated
+ * @param oil whether it is lubricated and not cleaned
  * @param frequency how often the sheet asks for it
  */
-public record Uncovered(String item, String name, String what, Frequency frequency) {
+public record Uncovered(String item, String name, boolean oil, Frequency frequency) {
 
     /** As a finding would say it. */
-    public String message() {
-        return "%s is to be %s %s, and no approved procedure does it."
-                .formatted(name, what, frequency.shown());
+    public Text said() {
+        return oil
+                ? Text.of(
+                        "uncovered.oil",
+                        "{0} is to be lubricated {1}, and no approved procedure does it.",
+                        name,
+                        frequency.shown())
+                : Text.of(
+                        "uncovered.clean",
+                        "{0} is to be cleaned {1}, and no approved procedure does it.",
+                        name,
+                        frequency.shown());
     }
 
     /**
@@ -42,9 +52,7 @@ public record Uncovered(String item, String name, String what, Frequency frequen
         for (SurfaceAt s : index.allSurfaces()) {
             Frequency due = index.surface(s).frequency();
             if (due != Frequency.EVENT && procedures.stream().noneMatch(p -> cleans(p, index, s))) {
-                none.add(
-                        new Uncovered(
-                                index.surface(s).id(), index.surface(s).name(), "cleaned", due));
+                none.add(new Uncovered(index.surface(s).id(), index.surface(s).name(), false, due));
             }
         }
         for (Part part : fitted.parts()) {
@@ -52,8 +60,7 @@ public record Uncovered(String item, String name, String what, Frequency frequen
                 if (!point.never()
                         && point.frequency() != Frequency.EVENT
                         && procedures.stream().noneMatch(p -> oils(p, part, point.frequency()))) {
-                    none.add(
-                            new Uncovered(part.id(), part.name(), "lubricated", point.frequency()));
+                    none.add(new Uncovered(part.id(), part.name(), true, point.frequency()));
                 }
             }
         }

@@ -1,15 +1,14 @@
 package orthopur.quantity;
 
-import java.util.Objects;
 import java.util.function.Supplier;
+import orthopur.text.Objection;
 import orthopur.text.Text;
 
 /** A value outside its domain. The message names the quantity, the value and the allowed range. */
-public final class OutOfRange extends IllegalArgumentException {
+public final class OutOfRange extends Objection {
     private static final long serialVersionUID = 1L;
 
     private final String quantity;
-    private final transient Text said;
     private final transient Text allowed;
 
     /**
@@ -17,9 +16,8 @@ public final class OutOfRange extends IllegalArgumentException {
      * @param value as it was given
      */
     public OutOfRange(String quantity, Text value, Text allowed) {
-        super(said(quantity, value, allowed).toString());
+        super(said(quantity, value, allowed));
         this.quantity = quantity;
-        this.said = said(quantity, value, allowed);
         this.allowed = allowed;
     }
 
@@ -36,19 +34,9 @@ public final class OutOfRange extends IllegalArgumentException {
                 allowed);
     }
 
-    @Override
-    public String getMessage() {
-        return Objects.requireNonNull(super.getMessage());
-    }
-
     /** The quantity by its name in this program, for instance "temperature". */
     public String quantity() {
         return quantity;
-    }
-
-    /** The whole sentence. */
-    public Text said() {
-        return said;
     }
 
     /** The allowed range, for instance "0 to 14". */

@@ -50,15 +50,15 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                 new ReleaseSite(
                         SIGHT,
                         ReleaseSite.Kind.LOOK,
-                        Text.kept(
-                                "kept.release.sight",
+                        Text.of(
+                                "inspection.sight",
                                 "All food-contact surfaces: no soil, no water, no bristle, no damage"),
                         null,
                         null,
                         null,
                         null,
-                        Text.kept(
-                                "kept.release.sight-how",
+                        Text.of(
+                                "inspection.sight-how",
                                 "with flashlight and mirror, into corners and under edges")));
         CheckPlan ph = lastRinse(pack);
         if (ph != null && ph.ranged()) {
@@ -66,12 +66,12 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                     new ReleaseSite(
                             LAST_RINSE,
                             ReleaseSite.Kind.PH,
-                            Text.kept("kept.release.last-rinse", "pH of the last rinse"),
+                            Text.of("inspection.last-rinse", "pH of the last rinse"),
                             ph.least(),
                             ph.most(),
                             null,
                             "pH",
-                            Text.kept("kept.release.as-the-tap", "back to that of the tap")));
+                            Text.of("inspection.as-the-tap", "back to that of the tap")));
         }
         List<SwabRota.Site> swabs = swabSites(sheet, sanitizedIn(pack));
         if (!swabs.isEmpty()) {
@@ -121,10 +121,14 @@ public record ReleasePlan(List<ReleaseSite> sites) {
             MachineSheet sheet, String id, RuleBook book, Map<String, List<Double>> history) {
         SheetIndex index = new SheetIndex(sheet);
         SurfaceAt s = index.surfaceNamed(id);
-        String name =
+        Text name =
                 s == null
-                        ? id
-                        : index.part(index.ownerOf(s)).name() + ": " + index.surface(s).name();
+                        ? Text.plain(id)
+                        : Text.of(
+                                "inspection.swab",
+                                "{0}: {1}",
+                                index.part(index.ownerOf(s)).name(),
+                                index.surface(s).name());
         List<Double> own = history.getOrDefault(id, List.of());
         if (own.size() < OwnLimits.FIRM) {
             return new ReleaseSite(
@@ -135,8 +139,8 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                     book.number("atp.pass"),
                     book.number("atp.fail"),
                     "RLU",
-                    Text.kept(
-                            "kept.release.default",
+                    Text.of(
+                            "inspection.default",
                             "default of this program: this site has {0} values of its own, {1} make limits; the meter's maker stands above",
                             own.size(),
                             OwnLimits.FIRM));
@@ -150,8 +154,8 @@ public record ReleasePlan(List<ReleaseSite> sites) {
                 Math.floor(limits.passUpTo()),
                 Math.floor(limits.failAbove()),
                 "RLU",
-                Text.kept(
-                        "kept.release.own-history",
+                Text.of(
+                        "inspection.own-history",
                         "own history of {0} values, mean {1}",
                         own.size(),
                         Show.number(Math.round(limits.mean()))));

@@ -10,6 +10,7 @@ import orthopur.round.Refused.Why;
 import orthopur.round.ReleaseSite.Found;
 import orthopur.round.State.ProofState;
 import orthopur.round.State.Status;
+import orthopur.text.Text;
 
 /**
  * A round between the hand-over and production: what has to be found is written down, found by
@@ -127,7 +128,8 @@ final class ReleasePhase {
         proofs.forEach(
                 (site, p) -> {
                     if (!p.passed()) {
-                        throw new Refused(Why.PROOF_FAILED, site);
+                        throw new Refused(
+                                Why.PROOF_FAILED, plan == null ? site : site(plan, site).name());
                     }
                 });
         if (plan != null) {
@@ -140,14 +142,14 @@ final class ReleasePhase {
     }
 
     private void asPlanned(List<ReleaseSite> plan, Entry.Released e, long at) {
-        List<String> missing =
+        List<Text> missing =
                 plan.stream()
                         .filter(s -> !proofs.containsKey(s.id()))
                         .map(ReleaseSite::name)
                         .toList();
         if (e.until() == null) {
             if (!missing.isEmpty()) {
-                throw new Refused(Why.NOT_FOUND, String.join("; ", missing));
+                throw new Refused(Why.NOT_FOUND, Text.series(missing));
             }
             return;
         }

@@ -1,6 +1,7 @@
 package orthopur.round;
 
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 
 /**
  * One thing to find.
@@ -13,12 +14,12 @@ import org.jspecify.annotations.Nullable;
 public record ReleaseSite(
         String id,
         Kind kind,
-        String name,
+        Text name,
         @Nullable Double least,
         @Nullable Double most,
         @Nullable Double failAbove,
         @Nullable String unit,
-        String why) {
+        Text why) {
 
     /** The look that every release has. */
     public static final String SIGHT = "sight";

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import orthopur.roundpack.RoundPack;
+import orthopur.text.Objection;
 import orthopur.text.Text;
 
 /**
@@ -19,19 +20,11 @@ public record Written(String kind, String step, List<EntryValue> figures) {
     }
 
     /** Something that is no entry at all: of an unknown kind, or without one of its figures. */
-    public static final class NotAnEntry extends IllegalArgumentException {
+    public static final class NotAnEntry extends Objection {
         private static final long serialVersionUID = 1L;
 
-        private final transient Text said;
-
         public NotAnEntry(Text said) {
-            super(said.toString());
-            this.said = said;
-        }
-
-        /** What it lacks. */
-        public Text said() {
-            return said;
+            super(said);
         }
     }
 
@@ -197,11 +190,46 @@ public record Written(String kind, String step, List<EntryValue> figures) {
     private static void site(List<EntryValue> f, ReleaseSite s) {
         f.add(EntryValue.text("site", s.id()));
         f.add(EntryValue.text("how", s.kind().name()));
-        f.add(EntryValue.text("name", s.name()));
+        said(f, "name", s.name());
         number(f, "least", s.least(), s.unit());
         number(f, "most", s.most(), s.unit());
         number(f, "fail-above", s.failAbove(), s.unit());
-        f.add(EntryValue.text("why", s.why()));
+        said(f, "why", s.why());
+    }
+
+    /** In English; where a sentence has an id, that and what stands in it. */
+    private static void said(List<EntryValue> f, String name, Text said) {
+        f.add(EntryValue.text(name, said.toString()));
+        if (!said.id().isEmpty()) {
+            f.add(EntryValue.text(name + "-id", said.id()));
+            for (int i = 0; i < said.args().size(); i++) {
+                Object arg = said.args().get(i);
+                f.add(
+                        arg instanceof Number n
+                                ? new EntryValue(name + "-" + i, n.doubleValue(), null, null)
+                                : EntryValue.text(name + "-" + i, arg.toString()));
+            }
+        }
+    }
+
+    /** As {@link #said(List, String, Text)} wrote it; earlier versions wrote the English alone. */
+    private Text said(String name) {
+        String id = textOrNull(name + "-id");
+        if (id == null) {
+            return Text.plain(text(name));
+        }
+        List<Object> args = new ArrayList<>();
+        for (int i = 0; find(name + "-" + i).isPresent(); i++) {
+            EntryValue arg = find(name + "-" + i).orElseThrow();
+            Double number = arg.value();
+            if (number == null) {
+                args.add(String.valueOf(arg.text()));
+            } else {
+                // A count is said without a point.
+                args.add(number == number.longValue() ? (Object) number.longValue() : number);
+            }
+        }
+        return Text.said(id, text(name), args);
     }
 
     private static void number(
@@ -269,7 +297,7 @@ public record Written(String kind, String step, List<EntryValue> figures) {
         return new ReleaseSite(
                 text("site"),
                 kind,
-                text("name"),
+                said("name"),
                 valueOrNull("least"),
                 valueOrNull("most"),
                 valueOrNull("fail-above"),
@@ -278,7 +306,7 @@ public record Written(String kind, String step, List<EntryValue> figures) {
                         .filter(Objects::nonNull)
                         .findFirst()
                         .orElse(null),
-                text("why"));
+                said("why"));
     }
 
     private RoundPack.Trouble.Kind trouble() {

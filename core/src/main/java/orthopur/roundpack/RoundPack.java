@@ -53,6 +53,32 @@ public record RoundPack(
         rework = rework == null ? List.of() : List.copyOf(rework);
     }
 
+    /** A trouble by its title. */
+    public Text title(Trouble.Kind kind) {
+        return troubles.stream()
+                .filter(t -> t.kind() == kind)
+                .map(Trouble::title)
+                .findFirst()
+                .orElse(Text.plain(kind.name()));
+    }
+
+    /** A part that can be done again, by its name. */
+    public String partName(String item) {
+        return rework.stream()
+                .filter(r -> r.item().equals(item))
+                .map(ReworkPlan::name)
+                .findFirst()
+                .orElse(item);
+    }
+
+    /** A trouble as it was said on the floor. */
+    public Text trouble(Trouble.Kind kind, @Nullable String item, String text) {
+        return item == null
+                ? Text.of("record.trouble", "{0}: {1}", title(kind), text)
+                : Text.of(
+                        "record.trouble-with", "{0} ({1}): {2}", title(kind), partName(item), text);
+    }
+
     /**
      * A solution as a step asks for it; how much goes in is computed where the real liters are
      * known. Of strength and share one is stated.

@@ -142,7 +142,7 @@ final class SheetSentences {
         if (s.wipe() != null) {
             say.add(Text.of("map.wiped", "wiped {0}", s.wipe()));
         }
-        return say.stream().reduce((a, b) -> Text.of("map.and", "{0}; {1}", a, b)).orElseThrow();
+        return Text.series(say);
     }
 
     private static Text zone(int zone) {

@@ -38,18 +38,6 @@ public record Text(String id, String english, List<Object> args) {
         return new Text(id, english, given);
     }
 
-    /**
-     * Words that a pack or a view keeps in English, where they are hashed, stored or compared.
-     * Another language has them by the id; where they are shown, the English is taken apart again
-     * by the same pattern.
-     *
-     * @param id begins with "kept."
-     */
-    public static String kept(String id, String english, @Nullable Object... args) {
-        assert id.startsWith("kept.") : id;
-        return of(id, english, args).toString();
-    }
-
     /** Words that are the same in every language: a figure with its unit, a proper name. */
     public static Text plain(String words) {
         return new Text("", "{0}", List.of(words));
@@ -87,6 +75,19 @@ public record Text(String id, String english, List<Object> args) {
         Text said = all.getFirst();
         for (Text next : all.subList(1, all.size())) {
             said = Text.of("text.and-then", "{0} {1}", said, next);
+        }
+        return said;
+    }
+
+    /**
+     * Several pieces that have commas of their own, one after the other.
+     *
+     * @param all one at least
+     */
+    public static Text series(List<Text> all) {
+        Text said = all.getFirst();
+        for (Text next : all.subList(1, all.size())) {
+            said = Text.of("text.series", "{0}; {1}", said, next);
         }
         return said;
     }

@@ -67,7 +67,7 @@ class UncoveredTest {
         assertEquals(1, none.size());
         assertEquals(
                 "seal is to be lubricated daily, and no approved procedure does it.",
-                none.getFirst().message());
+                none.getFirst().said().toString());
         Procedure oiled =
                 Bench.before(
                         "on", "oil", new Action.Lubricate(List.of("seal"), "oil"), Bench.good());

@@ -21,6 +21,7 @@ import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.rulebook.PublicCodes;
 import orthopur.testbench.Bench;
+import orthopur.text.Text;
 
 /** What has to be found before a machine is let go, and what a finding means. */
 class ReleasePlanTest {
@@ -104,7 +105,7 @@ class ReleasePlanTest {
     void theLimitIsThatOfTheBookUntilTheSiteHasAHistory() {
         ReleaseSite fresh = swabs(plan(0, Map.of())).getFirst();
         assertEquals(30.0, fresh.most());
-        assertTrue(fresh.why().contains("0 values of its own"), fresh.why());
+        assertTrue(fresh.why().toString().contains("0 values of its own"), fresh.why()::toString);
         Map<String, List<Double>> history = new HashMap<>();
         List<Double> values = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
@@ -123,14 +124,15 @@ class ReleasePlanTest {
 
     @Test
     void aCautionIsNoPass() {
-        ReleaseSite s = new ReleaseSite("x", Kind.SWAB, "x", 0.0, 30.0, 60.0, "RLU", "");
+        Text said = Text.plain("x");
+        ReleaseSite s = new ReleaseSite("x", Kind.SWAB, said, 0.0, 30.0, 60.0, "RLU", said);
         assertEquals(Found.PASSED, s.judge(30.0));
         assertEquals(Found.CAUTION, s.judge(30.1));
         assertEquals(Found.CAUTION, s.judge(60.0));
         assertEquals(Found.FAILED, s.judge(60.1));
         assertEquals(Found.FAILED, s.judge(Double.NaN));
         assertEquals(Found.FAILED, s.judge(null));
-        ReleaseSite ph = new ReleaseSite("ph", Kind.PH, "pH", 7.1, 8.1, null, "pH", "");
+        ReleaseSite ph = new ReleaseSite("ph", Kind.PH, said, 7.1, 8.1, null, "pH", said);
         assertEquals(Found.PASSED, ph.judge(7.1));
         assertEquals(Found.FAILED, ph.judge(7.0));
         assertEquals(Found.FAILED, ph.judge(8.2));

@@ -19,6 +19,7 @@ import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.ReadingJudge;
 import orthopur.roundpack.RoundPack;
 import orthopur.testbench.Bench;
+import orthopur.text.Text;
 
 /** A round on the floor: what is taken in, what is refused, and that a refusal changes nothing. */
 class ProgressTest {
@@ -159,7 +160,7 @@ class ProgressTest {
         Entry used = new Entry.SolutionUsed("sanitize", "K7Q2M", asked, now + 1);
         assertTrue(
                 refused(new Entry.SolutionUsed("sanitize", "K7Q2M", "sudmere-n", null))
-                        .contains("Label K7Q2M is sudmere-n; step"));
+                        .contains("Label K7Q2M is another product"));
         assertTrue(
                 refused(new Entry.SolutionUsed("sanitize", "K7Q2M", asked, now - 1))
                         .contains("older than it may get"));
@@ -183,7 +184,7 @@ class ProgressTest {
         assertTrue(refused(new Entry.StepDone("lock")).contains("Step 1 comes first"));
         finish();
         assertTrue(refused(new Entry.StepDone("stop")).contains("already done"));
-        assertTrue(refused(new Entry.StepDone("nowhere")).contains("no step"));
+        assertTrue(refused(new Entry.StepDone("nowhere")).contains("no such step"));
     }
 
     @Test
@@ -297,7 +298,7 @@ class ProgressTest {
                 refused(new Entry.LockMoved("lock", "motor", " ", true, null)).contains("number"));
         assertTrue(
                 refused(new Entry.LockMoved("lock", "spring", "17", true, null))
-                        .contains("no energy"));
+                        .contains("no such energy"));
         finish();
         assertEquals("17", round.locks().getFirst().lock());
         assertEquals("Maren", round.locks().getFirst().who());
@@ -316,7 +317,7 @@ class ProgressTest {
         enter(piece);
         assertTrue(
                 refused(new Entry.LockMoved("off-1", "motor", "17", false, null))
-                        .contains("Lock 17 is Maren's"));
+                        .contains("Lock 17 belongs to Maren"));
         enter(new Entry.LockMoved("off-1", "motor", "18", false, null));
         who = "Maren";
         // The last one stays until the procedure takes it off.
@@ -329,7 +330,7 @@ class ProgressTest {
         who = "Ilse";
         assertTrue(
                 refused(new Entry.LockMoved("unlock", "motor", "17", false, null))
-                        .contains("is Maren's"));
+                        .contains("belongs to Maren"));
         enter(new Entry.LockMoved("unlock", "motor", "17", false, "she was called and is away"));
         enter(new Entry.StepDone("unlock"));
         assertTrue(round.locks().isEmpty());
@@ -348,7 +349,7 @@ class ProgressTest {
                 refused(
                                 new Entry.TroubleSaid(
                                         "record", RoundPack.Trouble.Kind.FAILED, "moon", "crumbs"))
-                        .contains("no part \"moon\""));
+                        .contains("no such part"));
         assertEquals(before, round.state());
         enter(new Entry.TroubleSaid("record", RoundPack.Trouble.Kind.FAILED, "spring", "crumbs"));
         var after = round.state();
@@ -398,21 +399,21 @@ class ProgressTest {
                             new ReleaseSite(
                                     "sight",
                                     ReleaseSite.Kind.LOOK,
-                                    "All of it",
+                                    Text.plain("All of it"),
                                     null,
                                     null,
                                     null,
                                     null,
-                                    "eyes"),
+                                    Text.plain("eyes")),
                             new ReleaseSite(
                                     "drum-1",
                                     ReleaseSite.Kind.SWAB,
-                                    "Drum",
+                                    Text.plain("Drum"),
                                     0.0,
                                     30.0,
                                     60.0,
                                     "RLU",
-                                    "site")),
+                                    Text.plain("site"))),
                     true);
     private static final Entry RELEASED = new Entry.Released("record", null, null);
     private static final Entry LOOKED = new Entry.Proof("record", "sight", null, null, true);
@@ -449,13 +450,13 @@ class ProgressTest {
                 refused(RELEASED, RUVI).contains("still to be found or passed: All of it; Drum"));
         assertTrue(
                 refused(new Entry.Proof("record", "moon", 1.0, "RLU", true), RUVI)
-                        .contains("no site \"moon\""));
+                        .contains("no site “moon”"));
         assertTrue(
                 refused(new Entry.Proof("record", "drum-1", null, "RLU", true), RUVI)
                         .contains("needs its value in RLU"));
         round.accept(LOOKED, now, RUVI);
         round.accept(swab(310), now, RUVI);
-        assertTrue(refused(RELEASED, RUVI).contains("\"drum-1\" did not"));
+        assertTrue(refused(RELEASED, RUVI).contains("“Drum” did not"));
         assertTrue(
                 refused(new Entry.SentBack("record", "drum", " "), RUVI).contains("what was done"));
         round.accept(new Entry.SentBack("record", "drum", "310 RLU"), now, RUVI);

@@ -10,11 +10,13 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import orthopur.round.ReleaseSite.Kind;
 import orthopur.roundpack.RoundPack.Trouble;
+import orthopur.text.Text;
 
 /** What is written down is read again as the same entry, and half an entry is none. */
 class WrittenTest {
@@ -49,21 +51,65 @@ class WrittenTest {
                 new Entry.ReleasePlanned(
                         "s",
                         List.of(
-                                new ReleaseSite(
-                                        "sight",
-                                        Kind.LOOK,
-                                        "All of it",
-                                        null,
-                                        null,
-                                        null,
-                                        null,
-                                        "eyes"),
-                                new ReleaseSite(
-                                        "drum-1", Kind.SWAB, "Drum", 0.0, 30.0, 60.0, "RLU",
-                                        "site"),
-                                new ReleaseSite(
-                                        "last-rinse", Kind.PH, "pH", 7.1, 8.1, null, "pH", "tap")),
+                                site("sight", Kind.LOOK, null, null, null, null),
+                                site("drum-1", Kind.SWAB, 0.0, 30.0, 60.0, "RLU"),
+                                site("last-rinse", Kind.PH, 7.1, 8.1, null, "pH")),
                         true));
+    }
+
+    private static ReleaseSite site(
+            String id,
+            Kind kind,
+            @Nullable Double least,
+            @Nullable Double most,
+            @Nullable Double failAbove,
+            @Nullable String unit) {
+        Text name = Text.plain("name of " + id);
+        return new ReleaseSite(id, kind, name, least, most, failAbove, unit, Text.plain("why"));
+    }
+
+    /**
+     * What is looked at is said in every language; its English stands beside it for whoever reads
+     * the log.
+     */
+    @Test
+    void anInspectionKeepsItsSentencesByTheirIds() {
+        Text why = Text.of("inspection.default", "default, {0} of {1} values, {2}", 3, 12, "±5");
+        ReleaseSite swab =
+                new ReleaseSite("d", Kind.SWAB, Text.plain("D"), 0.0, 30.0, 60.0, "RLU", why);
+        Written written = Written.of(new Entry.ReleasePlanned("s", List.of(swab), false));
+        assertEquals(
+                "default, 3 of 12 values, ±5",
+                written.figures().stream()
+                        .filter(f -> f.name().equals("why"))
+                        .findFirst()
+                        .orElseThrow()
+                        .text());
+        Entry.ReleasePlanned read = (Entry.ReleasePlanned) written.entry();
+        Text again = read.sites().getFirst().why();
+        assertEquals("inspection.default", again.id());
+        assertEquals(List.of(3L, 12L, "±5"), again.args());
+        assertEquals(why.toString(), again.toString());
+        assertEquals(written, Written.of(read), "and written again it is the same");
+    }
+
+    /** Inspection lists of earlier versions have the English alone. */
+    @Test
+    void anInspectionOfBeforeHasItsEnglish() {
+        Written before =
+                new Written(
+                        "release-plan",
+                        "s",
+                        List.of(
+                                EntryValue.text("second-person", "no"),
+                                EntryValue.text("site", "sight"),
+                                EntryValue.text("how", "LOOK"),
+                                EntryValue.text("name", "All of it"),
+                                EntryValue.text("why", "with flashlight")));
+        Entry.ReleasePlanned read = (Entry.ReleasePlanned) before.entry();
+        assertEquals("", read.sites().getFirst().name().id());
+        assertEquals("All of it", read.sites().getFirst().name().toString());
+        assertEquals(before, Written.of(read));
     }
 
     @ParameterizedTest

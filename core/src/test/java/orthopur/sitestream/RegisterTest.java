@@ -154,7 +154,7 @@ class RegisterTest {
                                         NOW,
                                         ILSE));
         assertEquals(Refused.Why.LOT_EXPIRED, no.why());
-        assertEquals(List.of("S-0"), no.with());
+        assertEquals(List.of("S-0"), no.said().args());
     }
 
     @Test
@@ -168,7 +168,7 @@ class RegisterTest {
                                                 "pen", "pH", 7, 7, 4.0, 4.0, null, 1),
                                         1,
                                         ILSE));
-        assertTrue(x.getMessage().contains("high"), x.getMessage());
+        assertTrue(x.getMessage().contains("High"), x.getMessage());
         assertTrue(x.getMessage().contains("7 pH"), x.getMessage());
         assertFalse(site.state().newest().containsKey("checked/pen/1"));
     }

@@ -116,7 +116,7 @@ class ShelfTest {
                         Refused.class,
                         () -> site.accept(bucket("red-bucket", "K7Q2M"), MADE + 1, TOBIAH));
         assertEquals(Refused.Why.LABEL_TAKEN, no.why());
-        assertEquals(List.of("K7Q2M", "sink-3"), no.with());
+        assertEquals(List.of("K7Q2M", "sink-3"), no.said().args());
         assertEquals(1, Shelf.of(site.state()).size());
     }
 

@@ -87,6 +87,6 @@ class SiteNamesTest {
                 assertThrows(
                         Refused.class,
                         () -> NAMES.check(new SiteEntry.KitFitted("M", "wheels", 1)));
-        assertEquals("The sheet of M has no kit \"wheels\".", x.getMessage());
+        assertEquals("The sheet of M has no kit “wheels”.", x.getMessage());
     }
 }

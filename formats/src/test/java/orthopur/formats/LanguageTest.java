@@ -27,6 +27,7 @@ import orthopur.formats.language.Spoken;
 import orthopur.formats.language.Translation;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
+import orthopur.round.Refused;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
@@ -269,12 +270,12 @@ class LanguageTest {
 
     /**
      * Each sentence of a module, from its source: {@code Text.of("id", "English", …)}, and the
-     * titles of the figures.
+     * titles of the figures, and why an entry is refused.
      */
     private static Map<String, String> saidBy(String module) throws IOException {
         Pattern said =
                 Pattern.compile(
-                        "\\b(?:Text\\.(?:of|kept)|t\\.say)\\(\\s*\"([^\"]+)\",\\s*\"((?:[^\"\\\\]|\\\\.)*)\"");
+                        "\\b(?:Text\\.of|t\\.say)\\(\\s*\"([^\"]+)\",\\s*\"((?:[^\"\\\\]|\\\\.)*)\"");
         Map<String, String> all = new TreeMap<>();
         try (Stream<Path> files = Files.walk(Path.of("..", module, "src", "main", "java"))) {
             for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
@@ -292,6 +293,7 @@ class LanguageTest {
         }
         if (module.equals("core")) {
             PublicCodes.book().figures().forEach(f -> all.put("figure." + f.id(), f.title()));
+            Stream.of(Refused.Why.values()).forEach(w -> all.put(w.id(), w.english()));
         }
         return all;
     }

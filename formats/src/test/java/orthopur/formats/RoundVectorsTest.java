@@ -9,22 +9,20 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import orthopur.quantity.OutOfRange;
 import orthopur.round.Actor;
 import orthopur.round.Cleaner;
 import orthopur.round.Entry;
 import orthopur.round.Progress;
-import orthopur.round.Refused;
 import orthopur.round.ReleaseSite;
 import orthopur.round.Role;
 import orthopur.round.State;
@@ -32,6 +30,8 @@ import orthopur.round.Written;
 import orthopur.roundpack.PackCompiler;
 import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.Trouble;
+import orthopur.text.Objection;
+import orthopur.text.Text;
 import tools.jackson.databind.ObjectMapper;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -55,14 +55,14 @@ class RoundVectorsTest {
 
     /**
      * @param written the entry as a tablet sends it
-     * @param refused why, and null when it was taken
+     * @param refused the id of the sentence that says why, and null when it was taken
      * @param state where the round stands after it, at a few places only
      */
     record Played(
             Written written,
             long at,
             Actor actor,
-            Refused.@Nullable Why refused,
+            @Nullable String refused,
             @Nullable State state) {}
 
     record Round(RoundPack pack, List<Played> entries) {}
@@ -113,25 +113,37 @@ class RoundVectorsTest {
     private static Played enter(Progress round, Entry e, long at, Actor who, boolean snapshot) {
         Written written = Written.of(e);
         assertEquals(e, written.entry());
-        Refused.Why why = null;
+        String why = null;
         State before = round.state();
         try {
             round.accept(e, at, who);
-        } catch (Refused x) {
-            why = x.why();
+        } catch (Objection x) {
+            why = x.said().id();
             assertEquals(before, round.state(), "a refusal changed something: " + e);
-        } catch (OutOfRange x) {
-            return new Played(written, at, who, null, null);
         }
         return new Played(written, at, who, why, snapshot ? round.state() : null);
     }
 
     private static final ReleaseSite SIGHT =
             new ReleaseSite(
-                    "sight", ReleaseSite.Kind.LOOK, "Look", null, null, null, null, "torch");
+                    "sight",
+                    ReleaseSite.Kind.LOOK,
+                    Text.plain("Look"),
+                    null,
+                    null,
+                    null,
+                    null,
+                    Text.plain("torch"));
     private static final ReleaseSite SWAB =
             new ReleaseSite(
-                    "swab", ReleaseSite.Kind.SWAB, "Swab", 0.0, 10.0, 30.0, "RLU", "the meter");
+                    "swab",
+                    ReleaseSite.Kind.SWAB,
+                    Text.plain("Swab"),
+                    0.0,
+                    10.0,
+                    30.0,
+                    "RLU",
+                    Text.plain("the meter"));
 
     private static List<Entry> after(RoundPack pack) {
         String last = pack.steps().getLast().id();
@@ -177,7 +189,7 @@ class RoundVectorsTest {
     private static Progress counted(Progress round, Played p) {
         try {
             round.accept(p.written().entry(), p.at(), p.actor());
-        } catch (Refused | OutOfRange x) {
+        } catch (Objection x) {
             if (!(p.written().entry() instanceof Entry.Afterwards)) {
                 round.worked(p.actor());
             }
@@ -252,7 +264,7 @@ class RoundVectorsTest {
                         play(pack("qk-sl1-end-of-shift"), 1),
                         play(pack("qk-tl1-line-clean"), 2),
                         play(pack("qk-sw1-daily"), 3));
-        Set<Refused.Why> reasons = EnumSet.noneOf(Refused.Why.class);
+        Set<String> reasons = new TreeSet<>();
         rounds.forEach(
                 r ->
                         r.entries().stream()

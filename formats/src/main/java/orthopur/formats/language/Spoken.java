@@ -12,8 +12,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Words of which only the English is known, in another language: a text of a document, a word of
- * the program, what {@link orthopur.text.Text#kept} put together for the record, and what earlier
- * versions put together for their packs. The page does the same in {@code shared/texts.ts}.
+ * the program, and what earlier versions put together for their packs and inspection lists. The
+ * page does the same in {@code shared/texts.ts}.
  */
 public final class Spoken {
     private static final List<String> JOINTS = List.of("; ", ", ");
@@ -21,7 +21,7 @@ public final class Spoken {
     /** How the ids of sentences begin that stand somewhere in English alone. */
     private static final List<String> KEPT =
             List.of(
-                    "kept.",
+                    "inspection.",
                     "pack.",
                     "troubles.",
                     "advice.",

@@ -30,7 +30,6 @@ import orthopur.procedure.Step;
 import orthopur.round.Actor;
 import orthopur.round.Cleaner;
 import orthopur.round.Entry;
-import orthopur.round.Refused;
 import orthopur.round.ReleaseSite;
 import orthopur.round.Role;
 import orthopur.round.State;
@@ -41,12 +40,12 @@ import orthopur.server.floor.SiteEntries;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
-import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteClock;
 import orthopur.server.procedures.Procedures;
 import orthopur.server.release.Board;
 import orthopur.server.start.DemoClock;
 import orthopur.sitestream.SiteEntry;
+import orthopur.text.Objection;
 
 /**
  * Ninety nights behind the demo, played through the same doors as a tablet's: what is written here
@@ -632,7 +631,7 @@ class DemoNights {
                         "desk",
                         quality,
                         at);
-            } catch (Refused | Said e) {
+            } catch (Objection e) {
                 return false;
             }
             at += 3 * MINUTE;

@@ -27,6 +27,7 @@ import orthopur.server.procedures.Procedures;
 import orthopur.sitestream.SiteEntry;
 import orthopur.sitestream.SiteState;
 import orthopur.sitestream.SiteState.Known;
+import orthopur.text.Text;
 
 /**
  * What has to be known before the first screw is turned: who may, with what on, with which spares.
@@ -88,7 +89,7 @@ class BeforeStart {
             String title,
             @Nullable Frequency kind,
             String fitted,
-            @Nullable String whyNot,
+            @Nullable Text whyNot,
             List<String> trained,
             List<String> ppe,
             List<String> things,
@@ -124,13 +125,13 @@ class BeforeStart {
                 rounds.openRound(sheet.code()).map(r -> r.getId()).orElse(null));
     }
 
-    private @Nullable String whyNot(Person person, Procedures.Approved a) {
+    private @Nullable Text whyNot(Person person, Procedures.Approved a) {
         try {
             rounds.mayJoin(person, a);
             rounds.shown(person, a.sheet().code());
             return null;
         } catch (Said x) {
-            return x.getMessage();
+            return x.said();
         }
     }
 

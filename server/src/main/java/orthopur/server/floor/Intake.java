@@ -11,11 +11,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import orthopur.formats.EntryEnvelope;
 import orthopur.round.EntryValue;
-import orthopur.round.Refused;
 import orthopur.round.Written;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
 import orthopur.server.platform.Said;
+import orthopur.text.Objection;
 import orthopur.text.Text;
 
 /**
@@ -71,7 +71,7 @@ public class Intake {
     }
 
     /** What became of an entry that was sent. */
-    record Taken(String id, Fate fate, @Nullable String why) {
+    record Taken(String id, Fate fate, @Nullable Text why) {
         enum Fate {
             /** It counts. */
             TAKEN,
@@ -103,7 +103,7 @@ public class Intake {
         void fits(EntryEnvelope e);
 
         /** Counts an entry; null, or why it does not count. */
-        @Nullable String fold(EntryEnvelope e);
+        @Nullable Text fold(EntryEnvelope e);
     }
 
     /** What is to be written, with what became of each that was sent. */
@@ -182,14 +182,14 @@ public class Intake {
                 long now = Math.max(clock.millis(), before);
                 long at = Math.clamp(told(s) + ahead, before, now);
                 EntryEnvelope e = envelope(stream, s, false, person, at, last);
-                String why = stream.fold(e.named(name));
+                Text why = stream.fold(e.named(name));
                 fresh.add(e);
                 here.put(s.id(), s);
                 last = e.hash();
                 before = at;
                 fates.add(new Taken(s.id(), why == null ? Taken.Fate.TAKEN : Taken.Fate.KEPT, why));
-            } catch (Said | Refused | Written.NotAnEntry x) {
-                fates.add(new Taken(s.id(), Taken.Fate.REFUSED, x.getMessage()));
+            } catch (Objection x) {
+                fates.add(new Taken(s.id(), Taken.Fate.REFUSED, x.said()));
             }
         }
         return new Fresh(fates, fresh);

@@ -8,12 +8,11 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import orthopur.db.tables.records.RoundRecord;
 import orthopur.formats.EntryEnvelope;
-import orthopur.quantity.OutOfRange;
 import orthopur.round.Entry;
 import orthopur.round.Progress;
-import orthopur.round.Refused;
 import orthopur.roundpack.RoundPack;
 import orthopur.server.platform.Said;
+import orthopur.text.Objection;
 import orthopur.text.Text;
 
 /**
@@ -40,26 +39,25 @@ public final class Replay {
      *
      * @param at epoch milliseconds
      */
-    public record Misfit(String entry, String step, String kind, String who, long at, String why) {}
+    public record Misfit(String entry, String step, String kind, String who, long at, Text why) {}
 
     /**
      * Counts an entry.
      *
      * @return null, or why it does not count
      */
-    public @Nullable String fold(EntryEnvelope e) {
+    public @Nullable Text fold(EntryEnvelope e) {
         try {
             fits(e);
             return null;
-        } catch (Refused | OutOfRange | Said x) {
-            String why = String.valueOf(x.getMessage());
+        } catch (Objection x) {
             entries++;
             if (!(e.entry() instanceof Entry.Afterwards)) {
                 workers.add(e.who());
                 progress.worked(e.actor());
             }
-            differences.add(new Misfit(e.id(), e.step(), e.kind(), e.who(), e.made(), why));
-            return why;
+            differences.add(new Misfit(e.id(), e.step(), e.kind(), e.who(), e.made(), x.said()));
+            return x.said();
         }
     }
 

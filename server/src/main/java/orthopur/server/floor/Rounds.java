@@ -376,7 +376,7 @@ public class Rounds {
         }
 
         @Override
-        public @Nullable String fold(EntryEnvelope e) {
+        public @Nullable Text fold(EntryEnvelope e) {
             return round.fold(e);
         }
     }
@@ -531,7 +531,7 @@ public class Rounds {
                             "rounds.text",
                             "{0}: {1}",
                             person.name(),
-                            run.findings().getFirst().message()));
+                            run.findings().getFirst().said()));
         }
     }
 

@@ -104,7 +104,7 @@ public class SiteEntries {
 
         /** Nothing here is kept that does not count: there is no work that it would tell of. */
         @Override
-        public @Nullable String fold(EntryEnvelope e) {
+        public @Nullable Text fold(EntryEnvelope e) {
             try {
                 fits(e);
                 return null;

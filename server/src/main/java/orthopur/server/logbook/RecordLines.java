@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import orthopur.formats.EntryEnvelope;
@@ -74,7 +73,7 @@ final class RecordLines {
 
     /** The next entry of the log, as it is read. */
     LogEntry next(long seq, EntryEnvelope e) {
-        String why = replay.fold(e);
+        Text why = replay.fold(e);
         places.put(e.id(), seq);
         PackStep step =
                 pack.steps().stream().filter(s -> s.id().equals(e.step())).findFirst().orElse(null);
@@ -207,27 +206,25 @@ final class RecordLines {
                     Text.of("record.contact-broken", "it dried; contact starts anew");
             case Entry.Confirmed e -> confirmed(e.ask(), step);
             case Entry.LockMoved e -> lock(e);
-            case Entry.TroubleSaid e -> trouble(e);
+            case Entry.TroubleSaid e -> pack.trouble(e.kind(), e.item(), e.text());
             case Entry.PhotoTaken e -> Text.of("record.photo", "photo: {0}", e.what());
             case Entry.Proof e ->
                     e.passed()
                             ? Text.of(
                                     "record.proof-passed",
                                     "{0}: passed{1}",
-                                    e.site(),
+                                    site(e.site()),
                                     measured(e.value(), e.unit()))
                             : Text.of(
                                     "record.proof-failed",
                                     "{0}: failed{1}",
-                                    e.site(),
+                                    site(e.site()),
                                     measured(e.value(), e.unit()));
             case Entry.ReleasePlanned e ->
                     Text.of(
                             "record.release-planned",
                             "to be found before the release: {0}",
-                            e.sites().stream()
-                                    .map(ReleaseSite::name)
-                                    .collect(Collectors.joining("; ")));
+                            Text.series(e.sites().stream().map(ReleaseSite::name).toList()));
             case Entry.Released e -> released(e);
             case Entry.RoundClosed e -> Text.of("record.closed", "closed and signed");
             case Entry.Correction e ->
@@ -240,7 +237,7 @@ final class RecordLines {
                     Text.of(
                             "record.sent-back",
                             "sent back: {0}, {1}",
-                            partName(e.item()),
+                            pack.partName(e.item()),
                             e.reason());
             case Entry.CorrectiveAction e ->
                     Text.of("record.corrective", "done about it: {0}", e.text());
@@ -319,25 +316,15 @@ final class RecordLines {
                 .orElse(Text.plain(id));
     }
 
-    private Text trouble(Entry.TroubleSaid e) {
-        Text title =
-                pack.troubles().stream()
-                        .filter(t -> t.kind() == e.kind())
-                        .map(RoundPack.Trouble::title)
+    /** What was looked at, as the inspection list names it. */
+    private Text site(String id) {
+        List<ReleaseSite> plan = replay.progress().state().plan();
+        return (plan == null ? List.<ReleaseSite>of() : plan)
+                .stream()
+                        .filter(s -> s.id().equals(id))
+                        .map(ReleaseSite::name)
                         .findFirst()
-                        .orElse(Text.plain(e.kind().name()));
-        String item = e.item();
-        return item == null
-                ? Text.of("record.trouble", "{0}: {1}", title, e.text())
-                : Text.of("record.trouble-with", "{0} ({1}): {2}", title, partName(item), e.text());
-    }
-
-    private String partName(String item) {
-        return pack.rework().stream()
-                .filter(r -> r.item().equals(item))
-                .map(RoundPack.ReworkPlan::name)
-                .findFirst()
-                .orElse(item);
+                        .orElse(Text.plain(id));
     }
 
     private static Text checkName(String id, PackStep step) {

@@ -2,7 +2,6 @@ package orthopur.server.platform;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -77,16 +76,7 @@ class Problems {
     @ExceptionHandler
     ProblemDetail refused(Refused e) {
         boolean who = e.why() == Refused.Why.NOT_YOURS || e.why() == Refused.Why.DID_THE_WORK;
-        ProblemDetail p =
-                problem(
-                        who ? HttpStatus.FORBIDDEN : HttpStatus.CONFLICT,
-                        "Not entered",
-                        String.valueOf(e.getMessage()));
-        // The tablet says the same by the same id when it refuses an entry itself.
-        String id = "refusal." + e.why().name().toLowerCase(Locale.ROOT).replace('_', '-');
-        p.setProperty(
-                "said", TextDocument.of(Text.said(id, String.valueOf(e.getMessage()), e.with())));
-        return p;
+        return problem(who ? HttpStatus.FORBIDDEN : HttpStatus.CONFLICT, "Not entered", e.said());
     }
 
     @ExceptionHandler
@@ -96,7 +86,7 @@ class Problems {
 
     @ExceptionHandler
     ProblemDetail said(Said e) {
-        return problem(e.status(), e.status().getReasonPhrase(), e.text());
+        return problem(e.status(), e.status().getReasonPhrase(), e.said());
     }
 
     @ExceptionHandler

@@ -1,19 +1,18 @@
 package orthopur.server.platform;
 
 import org.springframework.http.HttpStatus;
+import orthopur.text.Objection;
 import orthopur.text.Text;
 
 /** An error with a plain sentence for the user and the status that goes with it. */
-public class Said extends RuntimeException {
+public class Said extends Objection {
     private static final long serialVersionUID = 1L;
 
     private final HttpStatus status;
-    private final transient Text text;
 
     public Said(HttpStatus status, Text text) {
-        super(text.sentence());
+        super(text);
         this.status = status;
-        this.text = text;
     }
 
     public static Said notFound(Text text) {
@@ -30,10 +29,5 @@ public class Said extends RuntimeException {
 
     HttpStatus status() {
         return status;
-    }
-
-    /** What is said, for a reader of another language. */
-    public Text text() {
-        return text;
     }
 }

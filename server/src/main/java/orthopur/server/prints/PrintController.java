@@ -136,9 +136,7 @@ class PrintController {
                                 f.brush() == null
                                         ? Text.of("print.no-brush", "not stated on the sheet")
                                         : Text.plain(f.brush()),
-                                minds.stream()
-                                        .reduce((a, b) -> Text.of("map.and", "{0}; {1}", a, b))
-                                        .orElse(Text.plain(""))));
+                                minds.isEmpty() ? Text.plain("") : Text.series(minds)));
             }
         }
         Tongue t = languages.tongue(language, code);

@@ -19,6 +19,7 @@ import orthopur.runthrough.Finding;
 import orthopur.runthrough.Severity;
 import orthopur.server.machines.Premises;
 import orthopur.server.machines.Sheets;
+import orthopur.text.Text;
 import orthopur.verdict.Verdict;
 import orthopur.verdict.Verifier;
 
@@ -38,11 +39,11 @@ public class Effects {
     /**
      * What another rule book does to what is approved.
      *
-     * @param lost those that no longer pass, with the new findings in words
+     * @param lost those that no longer pass, with the new findings
      */
     public record Effect(int approved, List<Lost> lost) {
-        public record Lost(String id, String title, int stops, int fixes, List<String> because) {
-            static Lost of(String id, String title, Verdict v, List<String> fresh) {
+        public record Lost(String id, String title, int stops, int fixes, List<Text> because) {
+            static Lost of(String id, String title, Verdict v, List<Text> fresh) {
                 int stops = (int) roots(v).filter(f -> f.severity() == Severity.STOP).count();
                 return new Lost(
                         id, title, stops, fresh.size() - Math.min(stops, fresh.size()), fresh);
@@ -62,9 +63,9 @@ public class Effects {
         Context now = premises.now().context();
         for (Procedures.ApprovedRow row : rows) {
             Procedures.Approved a = procedures.approvedVersion(row.id());
-            Set<String> before = told(judged(a.procedure(), a.sheet(), now));
+            Set<Text> before = told(judged(a.procedure(), a.sheet(), now));
             Verdict v = judged(a.procedure(), a.sheet(), other);
-            List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
+            List<Text> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
             if (!fresh.isEmpty()) {
                 lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
             }
@@ -85,7 +86,7 @@ public class Effects {
         Context now = premises.now().context();
         for (Procedures.ApprovedRow row : rows) {
             Procedures.Approved a = procedures.approvedVersion(row.id());
-            Set<String> before = told(judged(a.procedure(), a.sheet(), now));
+            Set<Text> before = told(judged(a.procedure(), a.sheet(), now));
             try {
                 Procedure p =
                         ProcedureFormat.read(
@@ -93,7 +94,7 @@ public class Effects {
                                 other,
                                 premises.now().chemicalIds());
                 Verdict v = judged(p, other, now);
-                List<String> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
+                List<Text> fresh = told(v).stream().filter(t -> !before.contains(t)).toList();
                 if (!fresh.isEmpty()) {
                     lost.add(Effect.Lost.of(row.id(), row.title(), v, fresh));
                 }
@@ -104,7 +105,7 @@ public class Effects {
                                 row.title(),
                                 0,
                                 0,
-                                e.problems().stream().map(Problem::message).distinct().toList()));
+                                e.problems().stream().map(Problem::said).distinct().toList()));
             }
         }
         return new Effect(rows.size(), lost);
@@ -120,8 +121,7 @@ public class Effects {
                             .filter(r -> r.machine().equals(sheet.code()))
                             .map(r -> procedures.approvedVersion(r.id()).procedure())
                             .toList();
-            List<String> items =
-                    Uncovered.of(sheet, here).stream().map(Uncovered::message).toList();
+            List<Text> items = Uncovered.of(sheet, here).stream().map(Uncovered::said).toList();
             if (!items.isEmpty()) {
                 all.add(new Bare(sheet.code(), sheet.name(), items));
             }
@@ -130,14 +130,14 @@ public class Effects {
     }
 
     /** A machine with what is not covered on it, in words. */
-    record Bare(String code, String name, List<String> items) {}
+    record Bare(String code, String name, List<Text> items) {}
 
     private static Verdict judged(Procedure p, MachineSheet sheet, Context context) {
         return Verifier.withoutRemedies(p, sheet, context, 0);
     }
 
-    private static Set<String> told(Verdict v) {
-        return roots(v).map(Finding::message).collect(Collectors.toCollection(LinkedHashSet::new));
+    private static Set<Text> told(Verdict v) {
+        return roots(v).map(Finding::said).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     private static Stream<Finding> roots(Verdict v) {

@@ -53,12 +53,12 @@ public class Lapsed {
         this.clock = clock;
     }
 
-    private record Judged(Context by, int stops, List<String> because) {}
+    private record Judged(Context by, int stops, List<Text> because) {}
 
     /**
      * An approved version that the rules stop.
      *
-     * @param because what is found, in words
+     * @param because what is found
      * @param until it may be used until then, in epoch milliseconds; null while nobody has signed
      */
     public record NoLongerPasses(
@@ -67,7 +67,7 @@ public class Lapsed {
             String machine,
             String title,
             int stops,
-            List<String> because,
+            List<Text> because,
             @Nullable Long until) {}
 
     /** All that no longer pass. */
@@ -110,10 +110,10 @@ public class Lapsed {
         if (known == null || !known.by().equals(now)) {
             Procedures.Approved version = procedures.approvedVersion(a.id());
             Verdict v = Verifier.withoutRemedies(version.procedure(), version.sheet(), now, 0);
-            List<String> stops =
+            List<Text> stops =
                     v.findings().stream()
                             .filter(f -> f.under() == null && f.severity() == Severity.STOP)
-                            .map(Finding::message)
+                            .map(Finding::said)
                             .toList();
             known = new Judged(now, stops.size(), stops);
             judged.put(key, known);
@@ -204,7 +204,7 @@ public class Lapsed {
         }
         log.keep(
                 USED + id + "@" + row.version(),
-                String.join(" ", row.because()),
+                String.join(" ", row.because().stream().map(Text::sentence).toList()),
                 reason.strip(),
                 signed.by().name());
         return new NoLongerPasses(

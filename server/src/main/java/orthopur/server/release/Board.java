@@ -18,7 +18,6 @@ import orthopur.quantity.Show;
 import orthopur.round.Standing;
 import orthopur.round.State;
 import orthopur.roundpack.ReadingJudge;
-import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.server.floor.Replay;
 import orthopur.server.floor.RoundLog;
@@ -270,11 +269,7 @@ public class Board {
                         Text.of(
                                 "board.alarm.trouble",
                                 "{0}: {1}, said by {2}.",
-                                r.pack().troubles().stream()
-                                        .filter(x -> x.kind() == t.kind())
-                                        .map(RoundPack.Trouble::title)
-                                        .findFirst()
-                                        .orElse(Text.plain(t.kind().name())),
+                                r.pack().title(t.kind()),
                                 t.text(),
                                 t.who()));
             }

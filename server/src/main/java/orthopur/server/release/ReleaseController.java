@@ -18,6 +18,7 @@ import orthopur.server.floor.RoundLog;
 import orthopur.server.floor.Rounds;
 import orthopur.server.people.Person;
 import orthopur.server.platform.MayUse;
+import orthopur.text.Text;
 
 @RestController
 @MayUse
@@ -48,14 +49,17 @@ class ReleaseController {
             List<ReleaseSite> plan,
             Map<String, ReleaseSite.Found> found,
             Map<String, State.ProofState> proofs,
-            List<String> missing,
-            List<State.TroubleState> troubles,
+            List<Text> missing,
+            List<Told> troubles,
             List<Replay.Misfit> differences,
             List<String> deviated,
             List<RoundPack.ReworkPlan> parts,
             State.Status status,
             @Nullable Long until,
-            @Nullable String hindrance) {}
+            @Nullable Text hindrance) {}
+
+    /** What went wrong on the floor, and who said so when. */
+    record Told(long at, String who, Text said) {}
 
     record Finding(String site, @Nullable Double value, boolean passed) {}
 
@@ -122,7 +126,14 @@ class ReleaseController {
                         .filter(x -> found.get(x.id()) != ReleaseSite.Found.PASSED)
                         .map(ReleaseSite::name)
                         .toList(),
-                s.troubles(),
+                s.troubles().stream()
+                        .map(
+                                t ->
+                                        new Told(
+                                                t.at(),
+                                                t.who(),
+                                                r.pack().trouble(t.kind(), t.item(), t.text())))
+                        .toList(),
                 r.differences(),
                 s.deviated(),
                 r.pack().rework().stream()

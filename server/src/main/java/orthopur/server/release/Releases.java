@@ -49,12 +49,12 @@ class Releases {
     }
 
     /** Why this person may not release it; null when they may. */
-    @Nullable String hindrance(Replay r, Person person) {
+    @Nullable Text hindrance(Replay r, Person person) {
         try {
             rounds.mayRelease(r, person);
             return null;
         } catch (Said e) {
-            return e.getMessage();
+            return e.said();
         }
     }
 

@@ -52,7 +52,7 @@ class BeforeStartTest {
 
     @Test
     void whoWasNotShownTheWorkDoesNotStartItAndJoins() {
-        assertTrue(before(pell, SAW).get("whyNot").asString().contains("Maren Oyelaran"));
+        assertTrue(before(pell, SAW).at("/whyNot/english").asString().contains("Maren Oyelaran"));
         Answer refused = pell.post_("/api/rounds", start(SAW));
         assertEquals(403, refused.status());
         assertTrue(refused.detail().contains("was not trained on QK-SW1"), refused.detail());
@@ -99,7 +99,7 @@ class BeforeStartTest {
         Client ruvi = new Client(mvc, "Ruvi Hast", "quillmere-ruvi");
         assertEquals(
                 "Only crew and supervisors carry out rounds.",
-                before(ruvi, SAW).get("whyNot").asString());
+                before(ruvi, SAW).at("/whyNot/english").asString());
     }
 
     @Test

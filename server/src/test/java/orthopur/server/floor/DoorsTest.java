@@ -20,6 +20,7 @@ import orthopur.server.Client;
 import orthopur.server.Client.Answer;
 import orthopur.server.ServerTest;
 import orthopur.server.TestClock;
+import orthopur.text.Text;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -93,7 +94,14 @@ class DoorsTest {
     private static Entry nothingToFind(Tablet t) {
         ReleaseSite look =
                 new ReleaseSite(
-                        "sight", ReleaseSite.Kind.LOOK, "Nothing", null, null, null, null, "none");
+                        "sight",
+                        ReleaseSite.Kind.LOOK,
+                        Text.plain("Nothing"),
+                        null,
+                        null,
+                        null,
+                        null,
+                        Text.plain("none"));
         return new Entry.ReleasePlanned(last(t), List.of(look), false);
     }
 
@@ -271,7 +279,7 @@ class DoorsTest {
                 Tablet own = new Tablet(who(name), name, t);
                 row.append(own.send(e, PINS.get(name)).status() == 403 ? "–" : "+");
                 JsonNode fate = own.sync(List.of(own.sent(e))).at("/fates/0");
-                String why = fate.path("why").asString();
+                String why = fate.at("/why/english").asString();
                 row.append(
                         why.contains("may not do this") || why.contains("by the program")
                                 ? "–"
@@ -309,7 +317,14 @@ class DoorsTest {
 
     private static final ReleaseSite LOOK =
             new ReleaseSite(
-                    "sight", ReleaseSite.Kind.LOOK, "Nothing", null, null, null, null, "none");
+                    "sight",
+                    ReleaseSite.Kind.LOOK,
+                    Text.plain("Nothing"),
+                    null,
+                    null,
+                    null,
+                    null,
+                    Text.plain("none"));
 
     @Test
     void ofTwoWhoReleaseAtOnceOneDoes() throws Exception {

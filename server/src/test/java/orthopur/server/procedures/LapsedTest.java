@@ -60,7 +60,8 @@ class LapsedTest {
                         .status());
         JsonNode lapsed = row(ilse.read("/api/procedures/lapsed").body(), "id", SLICER);
         assertEquals(1, lapsed.get("stops").asInt());
-        assertTrue(lapsed.at("/because/0").asString().contains("160 mg/L"), lapsed.toString());
+        assertTrue(
+                lapsed.at("/because/0/english").asString().contains("160 mg/L"), lapsed.toString());
         assertTrue(
                 !row(maren.read("/api/floor").body(), "procedure", SLICER)
                         .get("passes")

@@ -135,7 +135,7 @@ class ReleaseApiTest {
         Client again = new Client(mvc, "Maren O.", "another-one");
         JsonNode view = again.read("/api/releases/" + round).body();
         assertTrue(
-                view.get("hindrance")
+                view.at("/hindrance/english")
                         .asString()
                         .contains("Maren O. and Maren Oyelaran are one person"));
         assertEquals(403, find(again, "sight", null, true).status());

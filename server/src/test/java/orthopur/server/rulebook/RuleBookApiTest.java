@@ -44,7 +44,7 @@ class RuleBookApiTest {
         JsonNode effect = ilse.post_(THIRD_ROW + "/effect", "{\"value\":160}").body();
         assertEquals(30, effect.get("approved").asInt());
         assertEquals(10, effect.get("lost").size(), effect.toString());
-        assertTrue(effect.at("/lost/0/because/0").asString().contains("160 mg/L"));
+        assertTrue(effect.at("/lost/0/because/0/english").asString().contains("160 mg/L"));
         assertEquals(
                 0, ilse.post_(THIRD_ROW + "/effect", "{\"value\":100}").body().get("lost").size());
 

@@ -45,8 +45,8 @@ class SuppliesApiTest {
         JsonNode effect = ilse.post_("/api/chemicals/effect", body(longer, null)).body();
         assertTrue(effect.get("lost").size() >= 2, effect.toString());
         assertTrue(
-                effect.at("/lost/0/because/0").asString().contains("120 s")
-                        || effect.at("/lost/0/because/0").asString().contains("2 min"),
+                effect.at("/lost/0/because/0/english").asString().contains("120 s")
+                        || effect.at("/lost/0/because/0/english").asString().contains("2 min"),
                 effect.toString());
         assertEquals(
                 0,
