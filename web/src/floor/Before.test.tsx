@@ -10,7 +10,7 @@ const VIEW = {
   machine: "QK-SW1",
   machineName: "Band saw",
   title: "Band saw, every night",
-  fitted: "",
+  fitted: [],
   trained: ["Maren Oyelaran"],
   ppe: ["goggles"],
   things: ["blade tray"],

@@ -69,12 +69,12 @@ export default function Before() {
                   Math.round(v.minutes),
                 )}
               </p>
-              {v.fitted && (
+              {v.fitted.length > 0 && (
                 <>
                   <h2>
                     {say("floor.before.check-that-it-is-fitted-like", "Check that it is fitted like this")}
                   </h2>
-                  <p>{told(v.fitted)}</p>
+                  <p>{v.fitted.map(told).join(", ")}</p>
                 </>
               )}
               <h2>{say("floor.before.ppe-to-wear", "PPE to wear")}</h2>

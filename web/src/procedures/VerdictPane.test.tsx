@@ -3,6 +3,7 @@ import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
 import type { Names } from "../ribbon/words";
 import { show } from "../testing/page";
+import { words } from "../testing/words";
 import { VerdictPane } from "./VerdictPane";
 
 /** A sentence that no language has. */
@@ -34,7 +35,9 @@ const verdict = (findings: object[], more: object = {}) =>
     advice: 0,
     coverage: { reached: 3, due: 4 },
     totals: { handsOnMinutes: 12.4, elapsedMinutes: 30, waitingMinutes: 18, chemicals: [] },
-    configurations: [{ shown: "drive: powered", fitted: true, stops: 1, fixes: 0 }],
+    configurations: [
+      { shown: "drive: powered", options: [words("drive: powered")], fitted: true, stops: 1, fixes: 0 },
+    ],
     judged: ["C1", "L2"],
     ...more,
   }) as unknown as Schemas["VerdictDocument"];
@@ -103,9 +106,10 @@ describe("the verdict beside the ribbon", () => {
   });
 
   it("tells each way of fitting apart by what differs", async () => {
+    const way = (...options: string[]) => ({ shown: options.join(", "), options: options.map(words) });
     const ways = [
-      { shown: "drive: powered, scraper: folds", fitted: true, stops: 0, fixes: 0 },
-      { shown: "drive: powered, scraper: none", fitted: false, stops: 2, fixes: 1 },
+      { ...way("drive: powered", "scraper: folds"), fitted: true, stops: 0, fixes: 0 },
+      { ...way("drive: powered", "scraper: none"), fitted: false, stops: 2, fixes: 1 },
     ];
     const { user, onConfiguration } = pane(verdict([], { configurations: ways }));
     const list = await screen.findByRole("region", { name: "By how the machine is fitted" });

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Schemas } from "../api/client";
+import type { CoreText, Schemas } from "../api/client";
 import type { Edit, Step } from "../ribbon/draft";
 import { type Actions, editLine, type Names } from "../ribbon/words";
 import { say } from "../shared/say";
@@ -36,10 +36,9 @@ function groups(findings: Finding[]): { root: Finding; index: number; follows: F
 }
 
 /** Of a configuration only the groups in which these differ. */
-function differing(shown: string, all: Verdict["configurations"]): string {
-  const parts = shown.split(", ");
-  const some = parts.filter((x) => all.some((c) => !c.shown.split(", ").includes(x)));
-  return some.join(", ") || shown;
+function differing(options: CoreText[], all: Verdict["configurations"]): string {
+  const some = options.filter((x) => all.some((c) => !c.options.some((o) => o.english === x.english)));
+  return (some.length > 0 ? some : options).map(told).join(", ");
 }
 
 const KINDS = ["STOP", "FIX", "ADVISE"];
@@ -112,7 +111,7 @@ export function VerdictPane(p: Props) {
                     checked={i === p.configuration}
                     onChange={() => p.onConfiguration(i)}
                   />
-                  {told(differing(c.shown, v.configurations))}
+                  {differing(c.options, v.configurations)}
                   {c.fitted && (
                     <span className="quiet"> {say("procedures.verdict-pane.fitted", "(fitted)")}</span>
                   )}

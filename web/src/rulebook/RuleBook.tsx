@@ -71,9 +71,9 @@ export default function RuleBook() {
   const rules = book.data.rules.filter(
     (r) => r.id.startsWith(room) && fits(`${r.id} ${told(r.title)} ${piece(r.cited)}`),
   );
-  const figures = book.data.figures.filter((f) => fits(`${titleOf(f)} ${f.source}`));
-  const writes = session.data?.role === "SUPERVISOR";
   const cited = (f: Figure) => (f.set || !f.cited[regime] ? f.source : piece(f.cited[regime]));
+  const figures = book.data.figures.filter((f) => fits(`${titleOf(f)} ${cited(f)}`));
+  const writes = session.data?.role === "SUPERVISOR";
   const figure = (id: string) => {
     const f = book.data.figures.find((x) => x.id === id);
     if (!f) {
@@ -275,6 +275,7 @@ export default function RuleBook() {
       {open && (
         <SetFigure
           figure={open}
+          cited={cited(open)}
           onClose={() => setOpen(null)}
           onSaved={(next) => {
             setOpen(null);

@@ -11,12 +11,14 @@ import { titleOf } from "./titles";
 
 type Props = {
   figure: Schemas["FigureView"];
+  /** What the figure of the code rests on. */
+  cited: string;
   onClose: () => void;
   onSaved: (book: Schemas["RuleBookView"]) => void;
 };
 
 /** Another figure for this site: what it does to the approved procedures stands there before it is saved. */
-export function SetFigure({ figure: f, onClose, onSaved }: Props) {
+export function SetFigure({ figure: f, cited, onClose, onSaved }: Props) {
   const [text, setText] = useState(String(f.value));
   const [reason, setReason] = useState("");
   const value = Number(text.replace(",", "."));
@@ -63,7 +65,7 @@ export function SetFigure({ figure: f, onClose, onSaved }: Props) {
             "The code says {0} {1} ({2}). A site makes it stricter by going {3}.",
             f.shipped,
             f.unit,
-            f.set ? say("rulebook.set-figure.set-by-this-site", "set by this site") : f.source,
+            f.set ? say("rulebook.set-figure.set-by-this-site", "set by this site") : cited,
             f.lowerIsStricter ? say("rulebook.set-figure.down", "down") : say("rulebook.set-figure.up", "up"),
           )}
         </p>

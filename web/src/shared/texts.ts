@@ -13,120 +13,14 @@ import { inLanguage, inUnits, reading, say, spoken, type Texts, textsOf } from "
 const LOWER = (text: string) => text.replace(/^./, (c) => c.toLowerCase());
 const UPPER = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
-/** What the core put together of a sentence with places: "{0} soaking, {1}". */
-type Kept = { english: RegExp[]; said: string; literal: number };
-
-type Asked = { patterns: Kept[]; answers: Map<string, string | undefined> };
-
-const FIGURE = /^[\d.,]+ (mg\/L|mL|min|cm|mm|kg|kPa)$/;
-const PLACE = /\{(\d)\}/g;
-
-/** Short words join anything; only a longer pattern is believed where its parts are unknown. */
-const TELLING = 12;
-
-const asked = new WeakMap<Texts, Asked>();
-
-function kept([english, said]: [string, string]): Kept {
-  const exactly = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
-  const pattern = (place: string) =>
-    english
-      .split(/(\{\d\})/)
-      .map((piece) => (/^\{\d\}$/.test(piece) ? `(?<p${piece[1]}>${place})` : exactly(piece)))
-      .join("");
-  // Each place as short and as long as it can be.
-  return {
-    english: [".+?", ".+"].map((p) => new RegExp(`^${pattern(p)}$`)),
-    said,
-    literal: english.replace(PLACE, "").length,
-  };
-}
-
-function of(texts: Texts): Asked {
-  let has = asked.get(texts);
-  if (!has) {
-    const patterns = Object.entries(texts)
-      .filter(([english]) => english.includes("{0}"))
-      .map(kept)
-      .sort((a, b) => b.literal - a.literal);
-    has = { patterns, answers: new Map() };
-    asked.set(texts, has);
-  }
-  return has;
-}
-
 /**
- * What was kept in English, in the language of the file: whole; else by the pattern that it was put
- * together by, or name by name. What is not known stays as it is. The server does the same for prints.
+ * A text of a document or a word of the program, whole, in the language of the file; what is not known stays
+ * as it is. The server does the same for prints.
  */
 export function translate(texts: Texts, english: string): string {
-  return known(texts, english) ?? english;
-}
-
-function known(texts: Texts, english: string): string | undefined {
-  // The pieces of a long list come again and again.
-  const { answers } = of(texts);
-  if (!answers.has(english)) {
-    answers.set(english, found(texts, english));
-  }
-  return answers.get(english);
-}
-
-function found(texts: Texts, english: string): string | undefined {
-  const whole = texts[english] ?? (texts[UPPER(english)] && LOWER(texts[UPPER(english)]));
-  if (whole !== undefined) {
-    return whole;
-  }
+  const upper = texts[UPPER(english)];
   const lower = texts[LOWER(english)];
-  if (lower !== undefined) {
-    return UPPER(lower);
-  }
-  // A code, a letter, a figure with its unit.
-  if (!/\p{Ll}.*\p{Ll}/u.test(english) || FIGURE.test(english)) {
-    return english;
-  }
-  const numbered = /^(.*\D) (\d+)$/.exec(english);
-  const name = numbered && known(texts, numbered[1]);
-  if (numbered && name) {
-    return `${name} ${numbered[2]}`;
-  }
-  for (const pattern of of(texts).patterns) {
-    for (const parts of pattern.english) {
-      const said = filled(texts, pattern, parts.exec(english)?.groups);
-      if (said !== undefined) {
-        return said;
-      }
-    }
-  }
-  return list(texts, english);
-}
-
-function filled(texts: Texts, pattern: Kept, parts: Record<string, string> | undefined): string | undefined {
-  if (!parts) {
-    return undefined;
-  }
-  const said = new Map<string, string>();
-  for (const [place, part] of Object.entries(parts)) {
-    const text = known(texts, part);
-    if (text === undefined && pattern.literal < TELLING) {
-      return undefined;
-    }
-    said.set(place, text ?? part);
-  }
-  return pattern.said.replace(PLACE, (_, n) => said.get(`p${n}`) ?? "");
-}
-
-/** Names joined by commas, the last by "and"; a name may have a comma of its own. */
-function list(texts: Texts, english: string): string | undefined {
-  for (const joint of ["; ", ", "]) {
-    for (let at = english.indexOf(joint); at > 0; at = english.indexOf(joint, at + 1)) {
-      const first = known(texts, english.slice(0, at));
-      const others = first && known(texts, english.slice(at + joint.length));
-      if (first && others) {
-        return `${first}${texts[joint] ?? joint}${others}`;
-      }
-    }
-  }
-  return undefined;
+  return texts[english] ?? (upper && LOWER(upper)) ?? (lower && UPPER(lower)) ?? english;
 }
 
 /** A text of a sheet or a procedure, or a piece of a sentence, in the reader's language and the site's unit. */

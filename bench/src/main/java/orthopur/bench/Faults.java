@@ -194,7 +194,7 @@ public final class Faults {
                 procedures++;
                 for (Mutant m : Injector.mutants(p, there, context.chemicals())) {
                     count(
-                            name + " " + c.shown(sheet),
+                            name + " " + c.said(sheet),
                             m,
                             RunThrough.of(m.procedure(), index, here, AllRules.list()));
                 }

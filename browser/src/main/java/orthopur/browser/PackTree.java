@@ -86,7 +86,7 @@ final class PackTree {
     }
 
     private static Piece piece(Tree t) {
-        return new Piece(t.text("key"), t.text("name"), null);
+        return new Piece(t.text("key"), t.said("name"), null);
     }
 
     private static @Nullable Timer timer(@Nullable Tree t) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import orthopur.text.Text;
 
 /**
  * One way in which a machine can be fitted.
@@ -77,17 +78,17 @@ public record Configuration(Map<String, String> choices) {
                                 .toList());
     }
 
-    /** In words: "scraper: comes off, carriage: tilts". */
-    public String shown(MachineSheet sheet) {
-        List<String> words = new ArrayList<>();
+    /** In words: "scraper: comes off", "carriage: tilts". */
+    public List<Text> said(MachineSheet sheet) {
+        List<Text> words = new ArrayList<>();
         for (OptionGroup g : sheet.optionGroups()) {
             for (OptionGroup.Option o : g.options()) {
                 if (o.id().equals(choices.get(g.id()))) {
-                    words.add(g.name() + ": " + o.name());
+                    words.add(Text.of("machine.option", "{0}: {1}", g.name(), o.name()));
                 }
             }
         }
-        return String.join(", ", words);
+        return words;
     }
 
     /**

@@ -11,6 +11,7 @@ import orthopur.roundpack.RoundPack;
 import orthopur.roundpack.RoundPack.PackStep;
 import orthopur.roundpack.RoundPack.Piece;
 import orthopur.roundpack.RoundPack.Tally;
+import orthopur.text.Text;
 
 /** Which pieces are off the machine: each is tapped by itself, off and on again. */
 final class Pieces {
@@ -69,7 +70,7 @@ final class Pieces {
     }
 
     void tapped(PackStep step) {
-        List<String> left = new ArrayList<>();
+        List<Text> left = new ArrayList<>();
         for (Piece p : step.off()) {
             if (!off.contains(p.key()) && concerned(step, p)) {
                 left.add(p.name());
@@ -81,7 +82,7 @@ final class Pieces {
             }
         }
         if (!left.isEmpty()) {
-            throw new Refused(Why.NOT_TAPPED, String.join(", ", left));
+            throw new Refused(Why.NOT_TAPPED, left);
         }
     }
 
@@ -90,13 +91,13 @@ final class Pieces {
         if (off.isEmpty()) {
             return;
         }
-        List<String> fitted = names(true);
+        List<Text> fitted = names(true);
         throw fitted.isEmpty()
-                ? new Refused(Why.STILL_OFF, String.join(", ", names(false)))
-                : new Refused(Why.STILL_FITTED, String.join(", ", fitted));
+                ? new Refused(Why.STILL_OFF, names(false))
+                : new Refused(Why.STILL_FITTED, fitted);
     }
 
-    private List<String> names(boolean fittings) {
+    private List<Text> names(boolean fittings) {
         return pack.steps().stream()
                 .flatMap(s -> s.off().stream())
                 .filter(

@@ -350,12 +350,19 @@ public final class PackCompiler {
         return flows;
     }
 
+    private static Text numbered(String name, int of, int place) {
+        return of == 1 ? Text.plain(name) : Text.of("piece.numbered", "{0} {1}", name, place);
+    }
+
     private List<Piece> fittings(List<String> ids) {
         List<Piece> pieces = new ArrayList<>();
         for (Fitting f : sheet.sheet().fittings()) {
             for (int i = 1; ids.contains(f.id()) && i <= f.count(); i++) {
-                String name = f.count() == 1 ? f.name() : f.name() + " " + i;
-                pieces.add(new Piece(FITTING + f.id() + "#" + i, name, null));
+                pieces.add(
+                        new Piece(
+                                FITTING + f.id() + "#" + i,
+                                numbered(f.name(), f.count(), i),
+                                null));
             }
         }
         return pieces;
@@ -414,8 +421,11 @@ public final class PackCompiler {
             int before = movedBefore(place, part, takes);
             int n = count == null ? part.count() - before : Math.min(count, part.count() - before);
             for (int i = before + 1; i <= before + n; i++) {
-                String name = part.count() == 1 ? part.name() : part.name() + " " + i;
-                pieces.add(new Piece(part.id() + "#" + i, name, destination));
+                pieces.add(
+                        new Piece(
+                                part.id() + "#" + i,
+                                numbered(part.name(), part.count(), i),
+                                destination));
             }
         }
         return pieces;

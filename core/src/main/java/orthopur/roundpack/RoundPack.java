@@ -274,7 +274,7 @@ public record RoundPack(
     }
 
     /** One piece that is tapped off or back. */
-    public record Piece(String key, String name, @Nullable String destination) {}
+    public record Piece(String key, Text name, @Nullable String destination) {}
 
     /** How many pieces of a part there are. */
     public record Tally(String part, String name, int count) {}

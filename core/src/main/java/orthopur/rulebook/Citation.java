@@ -64,7 +64,49 @@ public final class Citation {
                             "food chemistry: protein sets near 60 °C, starch gelatinizes");
             case "NIOSH lifting equation, DHHS 94-110" ->
                     Text.of("source.lifting", "lifting equation of NIOSH, {0}", "DHHS 94-110");
-            default -> Text.plain(source);
+            case "default of this program" -> Text.of("source.default", "default of this program");
+            case "default of this program, each quarter" ->
+                    Text.of("source.default-quarter", "default of this program, each quarter");
+            case "default of this program, for wet areas" ->
+                    Text.of("source.default-wet", "default of this program, for wet areas");
+            case "a paper reads to half a step" ->
+                    Text.of("source.half-a-step", "a paper reads to half a step");
+            case "a sheet may say more" ->
+                    Text.of("source.sheet-may-say-more", "a sheet may say more");
+            case "the maker's interval comes first" ->
+                    Text.of("source.maker-first", "the maker's interval comes first");
+            case "the supplier's figure comes first" ->
+                    Text.of("source.supplier-first", "the supplier's figure comes first");
+            case "fluid mechanics of pipes" -> Text.of("source.pipes", "fluid mechanics of pipes");
+            case "food chemistry: protein begins to set" ->
+                    Text.of("source.protein-begins", "food chemistry: protein begins to set");
+            case "food chemistry: protein sets near 60 °C" ->
+                    Text.of(
+                            "source.protein-sets",
+                            "food chemistry: protein sets near {0}",
+                            "60 °C");
+            case "light units differ from meter to meter" ->
+                    Text.of("source.light-units", "light units differ from meter to meter");
+            case "lockout is gone through yearly, 29 CFR 1910.147(c)(6)" ->
+                    Text.of(
+                            "source.lockout-yearly",
+                            "lockout is gone through yearly, {0}",
+                            "29 CFR 1910.147(c)(6)");
+            case "CPSC 5098: burns within five seconds" ->
+                    Text.of("source.burns", "{0}: burns within five seconds", "CPSC 5098");
+            default -> code(source);
         };
+    }
+
+    /** Paragraphs of a code. */
+    private static Text code(String source) {
+        int and = source.indexOf(" and ");
+        return and < 0
+                ? Text.plain(source)
+                : Text.of(
+                        "source.and-paragraph",
+                        "{0} and {1}",
+                        source.substring(0, and),
+                        source.substring(and + " and ".length()));
     }
 }

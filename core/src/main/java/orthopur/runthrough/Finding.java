@@ -51,7 +51,7 @@ public record Finding(
     public record Measured(String what, double value, String unit) {}
 
     /** The same with the configuration in which it shows. */
-    public Finding in(String configuration) {
+    public Finding in(Text configuration) {
         return new Finding(
                 rule,
                 severity,

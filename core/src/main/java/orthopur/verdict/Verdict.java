@@ -3,6 +3,7 @@ package orthopur.verdict;
 import java.util.List;
 import orthopur.runthrough.Finding;
 import orthopur.runthrough.Run;
+import orthopur.text.Text;
 
 /**
  * What the program says of a procedure.
@@ -25,7 +26,19 @@ public record Verdict(
     /**
      * What one way of being fitted gives by itself.
      *
+     * @param shown in English
+     * @param options what is chosen in each group
      * @param fitted whether the machine is fitted so; it stands first where the scope has it
      */
-    public record ByConfiguration(String shown, boolean fitted, int stops, int fixes) {}
+    public record ByConfiguration(
+            String shown, List<Text> options, boolean fitted, int stops, int fixes) {
+        public ByConfiguration {
+            options = List.copyOf(options);
+        }
+
+        static ByConfiguration of(List<Text> options, boolean fitted, int stops, int fixes) {
+            String shown = String.join(", ", options.stream().map(Text::toString).toList());
+            return new ByConfiguration(shown, options, fitted, stops, fixes);
+        }
+    }
 }

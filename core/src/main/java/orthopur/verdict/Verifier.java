@@ -105,7 +105,8 @@ public final class Verifier {
         }
         Set<String> known = new HashSet<>();
         for (int i = 0; i < runs.size(); i++) {
-            String where = i == 0 ? "" : runs.get(i).context().configuration().shown(sheet);
+            Text where =
+                    i == 0 ? null : Text.series(runs.get(i).context().configuration().said(sheet));
             merge(findings, known, done.get(i), where);
         }
         int place = shown >= 0 && shown < done.size() ? shown : 0;
@@ -132,8 +133,8 @@ public final class Verifier {
         List<Verdict.ByConfiguration> all = new ArrayList<>();
         for (int i = 0; i < runs.size(); i++) {
             all.add(
-                    new Verdict.ByConfiguration(
-                            runs.get(i).context().configuration().shown(sheet),
+                    Verdict.ByConfiguration.of(
+                            runs.get(i).context().configuration().said(sheet),
                             runs.get(i).context().configuration().equals(fitted),
                             done.get(i).count(Severity.STOP),
                             done.get(i).count(Severity.FIX)));
@@ -142,7 +143,7 @@ public final class Verifier {
     }
 
     /** What this run shows beyond what is known already, consequences with their roots. */
-    private static void merge(List<Finding> all, Set<String> known, Run run, String where) {
+    private static void merge(List<Finding> all, Set<String> known, Run run, @Nullable Text where) {
         Map<Integer, Integer> places = new HashMap<>();
         // Two findings of one run are two, however alike: only another run's is the same again.
         Set<String> told = new HashSet<>();
@@ -155,7 +156,7 @@ public final class Verifier {
             }
             places.put(i, all.size());
             told.add(key(f));
-            all.add((where.isEmpty() ? f : f.in(where)).under(root));
+            all.add((where == null ? f : f.in(where)).under(root));
         }
         known.addAll(told);
     }
@@ -196,7 +197,7 @@ public final class Verifier {
                         "verifier.too-many",
                         "The scope has more than {0} combinations; choose one option in some of: {1}.",
                         MOST_COMBINATIONS,
-                        String.join(", ", groups)),
+                        groups),
                 List.of(),
                 Text.of("verifier.not-run", "What was not run through is not passed."),
                 "this program",

@@ -17,6 +17,7 @@ import orthopur.quantity.Volume;
 import orthopur.testbench.Bench;
 import orthopur.testbench.Records;
 import orthopur.testbench.Rig;
+import orthopur.text.Text;
 
 class ConfigurationTest {
     private static final MachineSheet SHEET =
@@ -55,7 +56,7 @@ class ConfigurationTest {
         assertFalse(with("folds").holds("scraper=fixed"));
         assertFalse(with("folds").holds("carriage=tilts"), "a group that is not chosen");
         assertFalse(with("folds").holds("nonsense"));
-        assertEquals("scraper: folds", with("folds").shown(SHEET));
+        assertEquals("scraper: folds", Text.series(with("folds").said(SHEET)).toString());
     }
 
     /** As many as the options multiply to, none twice, or null above the bound. */

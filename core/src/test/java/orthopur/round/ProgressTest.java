@@ -144,7 +144,7 @@ class ProgressTest {
     @Test
     void piecesAreTappedBeforeAStepIsDone() {
         to("off-2");
-        assertTrue(refused(new Entry.StepDone("off-2")).contains("seal 1, seal 2"));
+        assertTrue(refused(new Entry.StepDone("off-2")).contains("seal 1 and seal 2"));
         enter(new Entry.PieceMoved("off-2", "seal#1", true));
         enter(new Entry.PieceMoved("off-2", "seal#1", true));
         assertTrue(refused(new Entry.StepDone("off-2")).contains("seal 2"));

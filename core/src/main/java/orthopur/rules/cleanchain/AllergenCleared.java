@@ -60,7 +60,7 @@ public final class AllergenCleared extends BookRule {
             }
             rinsed = Math.max(rinsed, f.rinsed());
         }
-        String allergens = String.join(", ", clears);
+        List<String> allergens = List.copyOf(clears);
         if (!left.isEmpty()) {
             out.report(info)
                     .items(left)
@@ -91,7 +91,7 @@ public final class AllergenCleared extends BookRule {
     }
 
     /** Sinks and baths in which it was washed off stand full of it until they are washed out. */
-    private void vessels(Ending end, String allergens, Findings out) {
+    private void vessels(Ending end, List<String> allergens, Findings out) {
         Set<String> dirty = new LinkedHashSet<>();
         for (Step s : end.procedure().steps()) {
             boolean washes = s.action() instanceof Action.Wash || s.action() instanceof Action.Soak;
@@ -113,26 +113,26 @@ public final class AllergenCleared extends BookRule {
                         Text.of(
                                 "allergen-cleared.vessel-not-washed-out",
                                 "{0} {1, plural, one {is} other {are}} not washed out after {2} was washed off in {1, plural, one {it} other {them}}.",
-                                names,
+                                places,
                                 places.size(),
                                 allergens),
                         Text.of(
                                 "allergen-cleared.what-is-washed-in-it-next",
                                 "What is washed in it next carries the allergen to another machine."))
                 .propose(
-                        Text.of("allergen-cleared.wash-them-out", "Wash {0} out", names),
+                        Text.of("allergen-cleared.wash-them-out", "Wash {0} out", places),
                         washOut(
                                 end,
                                 places,
                                 "Drain "
                                         + names
                                         + ", wash it out and rinse it: "
-                                        + allergens
+                                        + String.join(", ", allergens)
                                         + " was in it."));
     }
 
     /** Brushes and cloths carry it on: they are washed out with the sinks, or thrown away. */
-    private void tools(Ending end, String allergens, Findings out) {
+    private void tools(Ending end, List<String> allergens, Findings out) {
         Set<String> carrying = new LinkedHashSet<>();
         for (int i = 0; i < end.procedure().steps().size(); i++) {
             Action a = end.procedure().steps().get(i).action();
@@ -157,21 +157,21 @@ public final class AllergenCleared extends BookRule {
                         Text.of(
                                 "allergen-cleared.tool-carries-it",
                                 "{0} {1, plural, one {was} other {were}} used to wash {2} off and nobody washes {1, plural, one {it} other {them}} out or throws {1, plural, one {it} other {them}} away.",
-                                names,
+                                all,
                                 all.size(),
                                 allergens),
                         Text.of(
                                 "allergen-cleared.the-next-machine",
                                 "The next machine that is washed with it gets the allergen."))
                 .propose(
-                        Text.of("allergen-cleared.wash-them-out", "Wash {0} out", names),
+                        Text.of("allergen-cleared.wash-them-out", "Wash {0} out", all),
                         washOut(
                                 end,
                                 all,
                                 "Wash out "
                                         + names
                                         + " and hang it up: "
-                                        + allergens
+                                        + String.join(", ", allergens)
                                         + " was on it."));
     }
 

@@ -55,7 +55,7 @@ public final class PassageClosed extends BookRule {
                                         "Step {0} fills {1} and does not bleed it at {2} until a steady stream comes.",
                                         m.number(),
                                         passage.name(),
-                                        String.join(", ", passage.vents())),
+                                        passage.vents()),
                                 Text.of(
                                         "passage-closed.where-air-stays-no-cleaner",
                                         "Where air stays no cleaner comes."));

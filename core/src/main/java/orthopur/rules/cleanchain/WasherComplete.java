@@ -42,7 +42,7 @@ public final class WasherComplete extends BookRule {
                                                 "Step {0} washes in {1} and does not say that these are in place: {2}.",
                                                 m.number(),
                                                 a.solution().vessel(),
-                                                String.join(", ", missing))
+                                                m.sheet().names(missing))
                                         : Text.of(
                                                 "washer-complete.runs-without",
                                                 "Step {0} runs {1} without {2}.",

@@ -57,7 +57,7 @@ public final class WhatReturns extends BookRule {
                                         "Step {0} circulates through {1} and does not purge {2}.",
                                         m.number(),
                                         m.sheet().passage(p).name(),
-                                        String.join(", ", dead)),
+                                        dead),
                                 Text.of(
                                         "what-returns.a-dead-end-beside-the",
                                         "A dead end beside the flow keeps what stood in it."))

@@ -47,10 +47,10 @@ public final class ProtectiveEquipment extends BookRule {
                 .says(
                         Text.of(
                                 "protective-equipment.is-the-first-with-and",
-                                "Step {0} is the first with {1}, and the procedure lists no {2}.",
+                                "Step {0} is the first with {1}, and the procedure does not list {2}.",
                                 m.number(),
                                 c.name(),
-                                String.join(" and no ", missing)),
+                                missing),
                         Text.of(
                                 "protective-equipment.the-concentrate-in-an-eye",
                                 "The concentrate in an eye or on skin does its harm before water is at hand."));

@@ -38,11 +38,16 @@ public final class FasteningPattern extends BookRule {
                         .toList();
         if (!asked.isEmpty()) {
             List<String> ids = asked.stream().map(Part::id).toList();
-            String pattern =
-                    String.join(
-                            "; ",
+            Text pattern =
+                    Text.series(
                             asked.stream()
-                                    .map(p -> p.name() + ": " + p.fitting().pattern())
+                                    .map(
+                                            p ->
+                                                    Text.of(
+                                                            "fastening-pattern.of-part",
+                                                            "{0}: {1}",
+                                                            p.name(),
+                                                            p.fitting().pattern()))
                                     .toList());
             out.report(info)
                     .items(ids)
@@ -72,7 +77,9 @@ public final class FasteningPattern extends BookRule {
                                     m.step()
                                             .with(
                                                     new Action.Install(
-                                                            a.items(), a.count(), pattern))));
+                                                            a.items(),
+                                                            a.count(),
+                                                            pattern.toString()))));
         }
     }
 

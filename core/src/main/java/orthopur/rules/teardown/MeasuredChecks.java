@@ -153,7 +153,7 @@ public final class MeasuredChecks extends BookRule {
                                     "Step {0} makes the check \"{1}\", which is made {2}.",
                                     m.number(),
                                     check.name(),
-                                    String.join(", ", wrong)),
+                                    wrong),
                             Text.of(
                                     "measured-checks.in-another-state-it-shows",
                                     "In another state it shows nothing, or it puts a hand where it moves."));

@@ -54,7 +54,7 @@ public final class TestedLive extends BookRule {
                                 "tested-live.tests-the-machine-but-is",
                                 "Step {0} tests the machine, but this is still off: {1}.",
                                 m.number(),
-                                String.join("; ", names)),
+                                names),
                         Text.of(
                                 "tested-live.what-does-not-run-proves",
                                 "What does not run proves nothing, and somebody will put power on by themselves to get it done."))

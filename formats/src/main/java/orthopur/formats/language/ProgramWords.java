@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -46,9 +47,7 @@ public final class ProgramWords {
 
     private static SortedMap<String, String> read() {
         SortedMap<String, String> all = new TreeMap<>();
-        for (Rule rule : AllRules.list()) {
-            all.put("rule." + dashed(rule.getClass().getSimpleName()), rule.info().title());
-        }
+        rules(all);
         actions(all);
         FORMS.forEach(name -> schema(name, Json.tree(Schemas.text(name)), all));
         shown(all, "frequency", Frequency.values(), Frequency::shown);
@@ -61,6 +60,23 @@ public final class ProgramWords {
         shown(all, "hazard", Hazard.values(), Hazard::shown);
         shown(all, "check-state", Check.State.values(), Check.State::shown);
         return all;
+    }
+
+    /** A rule that speaks of several things has a title for each. */
+    private static void rules(Map<String, String> all) {
+        Map<String, Set<String>> titles = new TreeMap<>();
+        for (Rule rule : AllRules.list()) {
+            titles.computeIfAbsent(named(rule), r -> new TreeSet<>()).add(rule.info().title());
+        }
+        for (Rule rule : AllRules.list()) {
+            boolean one = titles.getOrDefault(named(rule), Set.of()).size() == 1;
+            String which = one ? "" : "." + rule.info().id().toLowerCase(Locale.ROOT);
+            all.put(named(rule) + which, rule.info().title());
+        }
+    }
+
+    private static String named(Rule rule) {
+        return "rule." + dashed(rule.getClass().getSimpleName());
     }
 
     private static void actions(Map<String, String> all) {

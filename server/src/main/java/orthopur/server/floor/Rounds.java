@@ -137,7 +137,9 @@ public class Rounds {
                             "{0} is written for another way of fitting {1} than it has now: {2}.",
                             approved.procedure().title(),
                             approved.sheet().code(),
-                            Configuration.fitted(approved.sheet()).shown(approved.sheet())));
+                            Text.series(
+                                    Configuration.fitted(approved.sheet())
+                                            .said(approved.sheet()))));
         }
         long began = onPaper == null ? clock.millis() : onPaper(onPaper, approved.sheet().code());
         RoundPack pack = compile(approved);

@@ -44,7 +44,9 @@ public class Languages {
     private final Path folder;
     private final Map<String, String> english;
     private final Map<String, List<String>> sentences = new TreeMap<>();
-    private final Map<String, String> keptSentences = new TreeMap<>();
+
+    /** Inspection lists of earlier versions have these in English alone. */
+    private final Map<String, String> inspections = new TreeMap<>();
 
     Languages(StoredJson json, Documents documents, @Value("${orthopur.data}") String data) {
         this.json = json;
@@ -53,23 +55,21 @@ public class Languages {
         this.english.forEach(
                 (id, e) -> sentences.computeIfAbsent(e, k -> new ArrayList<>()).add(id));
         this.folder = Path.of(data, "languages");
-        for (String module : List.of("core", "formats", "server")) {
-            sentences(json, module)
-                    .forEach(
-                            (id, e) -> {
-                                if (Spoken.kept(id)) {
-                                    keptSentences.put(id, e);
-                                }
-                            });
-        }
+        sentences(json, "core")
+                .forEach(
+                        (id, e) -> {
+                            if (id.startsWith("inspection.")) {
+                                inspections.put(id, e);
+                            }
+                        });
     }
 
     /**
      * One language.
      *
      * @param code as in BCP 47, for instance "es"
-     * @param texts each sentence by its id; what is kept in English (texts of sheets and
-     *     procedures, words in packs) by that English, put together from the ids at each answer
+     * @param texts each sentence by its id; texts of sheets and procedures and words of the program
+     *     by their English, put together from places and ids at each answer
      * @param own by document, what it says of an English that stands otherwise in {@code texts}
      */
     record Language(
@@ -240,14 +240,11 @@ public class Languages {
         return all;
     }
 
-    /**
-     * What is kept in English by its English: words of the program, and what the documents of this
-     * site say now.
-     */
+    /** By their English: words of the program, and what the documents of this site say now. */
     private Map<String, String> kept(Language l, Map<String, Map<String, String>> documents) {
         Map<String, String> all = new TreeMap<>();
         documents.values().forEach(all::putAll);
-        for (Map<String, String> words : List.of(ProgramWords.all(), keptSentences)) {
+        for (Map<String, String> words : List.of(ProgramWords.all(), inspections)) {
             words.forEach(
                     (id, e) -> {
                         String said = l.texts().get(id);

@@ -352,12 +352,12 @@ final class RecordLines {
                 .orElse(id);
     }
 
-    private static String piece(String key, PackStep step) {
+    private static Text piece(String key, PackStep step) {
         return Stream.concat(step.off().stream(), step.on().stream())
                 .filter(p -> p.key().equals(key))
                 .map(RoundPack.Piece::name)
                 .findFirst()
-                .orElse(key);
+                .orElse(Text.plain(key));
     }
 
     private static String measured(@Nullable Double value, @Nullable String unit) {
