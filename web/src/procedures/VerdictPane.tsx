@@ -111,10 +111,12 @@ export function VerdictPane(p: Props) {
                     checked={i === p.configuration}
                     onChange={() => p.onConfiguration(i)}
                   />
-                  {differing(c.options, v.configurations)}
-                  {c.fitted && (
-                    <span className="quiet"> {say("procedures.verdict-pane.fitted", "(fitted)")}</span>
-                  )}
+                  <span>
+                    {differing(c.options, v.configurations)}
+                    {c.fitted && (
+                      <span className="quiet"> {say("procedures.verdict-pane.fitted", "(fitted)")}</span>
+                    )}
+                  </span>
                 </label>
                 <b className={c.stops > 0 ? "loud" : ""}>
                   {c.stops + c.fixes === 0
