@@ -5,7 +5,7 @@ import java.util.Objects;
 /**
  * Something that cannot be taken or done as it was given, and why, for a reader of any language.
  */
-public abstract class Objection extends IllegalArgumentException {
+public abstract class Objection extends IllegalArgumentException implements Saying {
     private static final long serialVersionUID = 1L;
 
     private final transient Text said;
@@ -21,7 +21,7 @@ public abstract class Objection extends IllegalArgumentException {
         return Objects.requireNonNull(super.getMessage());
     }
 
-    /** Why. */
+    @Override
     public final Text said() {
         return said;
     }

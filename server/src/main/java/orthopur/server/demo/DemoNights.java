@@ -40,6 +40,7 @@ import orthopur.server.floor.SiteEntries;
 import orthopur.server.machines.Sheets;
 import orthopur.server.people.Accounts;
 import orthopur.server.people.Person;
+import orthopur.server.platform.Said;
 import orthopur.server.platform.SiteClock;
 import orthopur.server.procedures.Procedures;
 import orthopur.server.release.Board;
@@ -631,7 +632,7 @@ class DemoNights {
                         "desk",
                         quality,
                         at);
-            } catch (Objection e) {
+            } catch (Objection | Said e) {
                 return false;
             }
             at += 3 * MINUTE;

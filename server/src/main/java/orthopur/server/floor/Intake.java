@@ -188,7 +188,7 @@ public class Intake {
                 last = e.hash();
                 before = at;
                 fates.add(new Taken(s.id(), why == null ? Taken.Fate.TAKEN : Taken.Fate.KEPT, why));
-            } catch (Objection x) {
+            } catch (Objection | Said x) {
                 fates.add(new Taken(s.id(), Taken.Fate.REFUSED, x.said()));
             }
         }

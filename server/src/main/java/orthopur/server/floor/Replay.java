@@ -50,7 +50,7 @@ public final class Replay {
         try {
             fits(e);
             return null;
-        } catch (Objection x) {
+        } catch (Objection | Said x) {
             entries++;
             if (!(e.entry() instanceof Entry.Afterwards)) {
                 workers.add(e.who());

@@ -1,18 +1,20 @@
 package orthopur.server.platform;
 
 import org.springframework.http.HttpStatus;
-import orthopur.text.Objection;
+import orthopur.text.Saying;
 import orthopur.text.Text;
 
 /** An error with a plain sentence for the user and the status that goes with it. */
-public class Said extends Objection {
+public class Said extends RuntimeException implements Saying {
     private static final long serialVersionUID = 1L;
 
     private final HttpStatus status;
+    private final transient Text said;
 
     public Said(HttpStatus status, Text text) {
-        super(text);
+        super(text.sentence());
         this.status = status;
+        this.said = text;
     }
 
     public static Said notFound(Text text) {
@@ -25,6 +27,11 @@ public class Said extends Objection {
 
     public static Said forbidden(Text text) {
         return new Said(HttpStatus.FORBIDDEN, text);
+    }
+
+    @Override
+    public Text said() {
+        return said;
     }
 
     HttpStatus status() {
