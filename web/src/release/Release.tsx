@@ -240,15 +240,15 @@ function SiteRow({ v, s }: { v: View; s: Site }) {
               onChange={(e) => setValue(e.currentTarget.value)}
             />
           </label>
+          <button className="btn" type="submit" disabled={!Number.isFinite(number)}>
+            {say("release.release.enter", "Enter")}
+          </button>
           <FromMeter
             fits={(m) => m.kind === METERS[s.kind]?.kind}
             near={METERS[s.kind]?.near ?? 0}
             desk
             onRead={(x) => setValue(String(x))}
           />
-          <button className="btn" type="submit" disabled={!Number.isFinite(number)}>
-            {say("release.release.enter", "Enter")}
-          </button>
         </form>
       )}
     </div>

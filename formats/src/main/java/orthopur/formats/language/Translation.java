@@ -81,7 +81,7 @@ public record Translation(String document, String language, SortedMap<String, Sa
                 (path, english) -> {
                     Said here = texts.get(path);
                     String said =
-                            here != null && words(here.of()).equals(words(english))
+                            here != null && same(here.of(), english)
                                     ? here.text()
                                     : byWords.get(words(english));
                     if (said != null && !said.isBlank()) {
@@ -89,6 +89,11 @@ public record Translation(String document, String language, SortedMap<String, Sa
                     }
                 });
         return all;
+    }
+
+    /** Whether two texts say the same, so that they are one in another language as well. */
+    public static boolean same(String one, String other) {
+        return words(one).equals(words(other));
     }
 
     /** A comma or a capital letter changes nothing. */

@@ -192,11 +192,16 @@ class Documents {
             Map<String, String> now,
             String text,
             Person by) {
-        db.deleteFrom(TRANSLATION)
-                .where(TRANSLATION.LANGUAGE.eq(language))
-                .and(TRANSLATION.DOCUMENT.eq(document))
-                .and(TRANSLATION.PATH.eq(path))
-                .execute();
+        // The same words are one text wherever they stand in a document: what was said last counts.
+        entered(language, document)
+                .texts()
+                .forEach(
+                        (place, said) -> {
+                            if (place.equals(path)
+                                    || Translation.same(said.of(), now.getOrDefault(path, ""))) {
+                                remove(language, document, place);
+                            }
+                        });
         if (!text.isEmpty()) {
             db.insertInto(TRANSLATION)
                     .set(TRANSLATION.LANGUAGE, language)
@@ -208,6 +213,14 @@ class Documents {
                     .set(TRANSLATION.PUT_AT, clock.millis())
                     .execute();
         }
+    }
+
+    private void remove(String language, String document, String path) {
+        db.deleteFrom(TRANSLATION)
+                .where(TRANSLATION.LANGUAGE.eq(language))
+                .and(TRANSLATION.DOCUMENT.eq(document))
+                .and(TRANSLATION.PATH.eq(path))
+                .execute();
     }
 
     /** What was entered here of a document. */

@@ -23,7 +23,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.springframework.web.util.UriComponents;
+import orthopur.formats.Json;
+import orthopur.formats.ProcedureFormat;
 import orthopur.formats.language.Spoken;
+import orthopur.formats.language.StatedLine;
 import orthopur.machine.Configuration;
 import orthopur.machine.MachineSheet;
 import orthopur.machine.Outline;
@@ -234,9 +237,8 @@ class PrintController {
         on.put(
                 "steps",
                 steps(
-                        p,
-                        sheet,
                         printed,
+                        reader(t.code(), sheet, id),
                         with.isEmpty() ? null : languages.spoken(with, sheet.code(), id)));
         on.put("with", with);
         on.put("outline", sheet.outline());
@@ -271,7 +273,7 @@ class PrintController {
                                 printed.procedure(),
                                 t.say("print.word.version", "version {0}, {1}", version, state),
                                 t)
-                        .write(steps(printed.procedure(), printed.sheet(), printed, null));
+                        .write(steps(printed, reader(t.code(), printed.sheet(), id), null));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(ProcedureInWord.TYPE))
                 .header(
@@ -280,9 +282,16 @@ class PrintController {
                 .body(document);
     }
 
-    private static List<PrintedStep> steps(
-            Procedure p, MachineSheet sheet, OnPaper.Printed printed, @Nullable Spoken other) {
+    /**
+     * @param in the language of the page; null for English, in which figures stand in line notation
+     * @param other a second one, beside it
+     */
+    private List<PrintedStep> steps(
+            OnPaper.Printed printed, @Nullable Reader in, @Nullable Spoken other) {
+        Procedure p = printed.procedure();
+        MachineSheet sheet = printed.sheet();
         SheetIndex index = new SheetIndex(sheet);
+        Map<String, String> names = names(sheet);
         List<PrintedStep> all = new ArrayList<>();
         String before = "";
         for (int i = 0; i < p.steps().size(); i++) {
@@ -297,13 +306,51 @@ class PrintController {
                             s.words().isBlank() ? "(no words yet)" : s.words(),
                             s.because(),
                             s.caution(),
-                            named(printed.lines().get(i), index),
+                            in == null
+                                    ? named(printed.lines().get(i), index)
+                                    : figures(s, in, index, names),
                             s.when() == null ? null : s.when().replace("=", ": "),
                             shapes(s, sheet.outline(), index),
                             other == null ? null : Other.of(other, s)));
             before = phase;
         }
         return all;
+    }
+
+    /**
+     * Who reads another language than English.
+     *
+     * @param to the word before a place
+     */
+    private record Reader(Spoken spoken, String to) {
+        String told(String english) {
+            return english.equals(StatedLine.TO) ? to : spoken.say(english);
+        }
+    }
+
+    private @Nullable Reader reader(String language, MachineSheet sheet, String procedure) {
+        return language.isEmpty() || language.equals("en")
+                ? null
+                : new Reader(
+                        languages.spoken(language, sheet.code(), procedure),
+                        languages.say(languages.texts(language), "ribbon.words.to"));
+    }
+
+    private static String figures(Step s, Reader in, SheetIndex index, Map<String, String> names) {
+        return StatedLine.of(
+                Json.tree(Json.write(ProcedureFormat.document(s))),
+                in::told,
+                id -> SheetIndex.spoken(in.told(names.getOrDefault(id, index.nameOf(id)))));
+    }
+
+    /** What a step names beside parts and surfaces, by its id. */
+    private Map<String, String> names(MachineSheet sheet) {
+        Map<String, String> names = new HashMap<>();
+        sheet.checks().forEach(c -> names.put(c.id(), c.name()));
+        sheet.fittings().forEach(f -> names.put(f.id(), f.name()));
+        sheet.programs().forEach(x -> names.put(x.id(), x.name()));
+        premises.now().chemicals().forEach(c -> names.put(c.id(), c.name()));
+        return names;
     }
 
     /**

@@ -6,6 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -139,6 +141,47 @@ class LanguagesTest {
         assertEquals("acero inoxidable", es.at("/texts/stainless steel").asString());
         assertEquals("acero de aquí", es.at("/own/QK-GR1/stainless steel").asString());
         assertEquals(200, ilse.put_(here, "{\"texts\":{\"%s\":\"\"}}".formatted(path)).status());
+        assertTrue(
+                ilse.read("/api/languages/es")
+                        .body()
+                        .at("/own/QK-GR1/stainless steel")
+                        .isMissingNode());
+    }
+
+    /** The same words in two places of a document are one text: what was said last is read. */
+    @Test
+    void theSameWordsTwiceAreOneText() {
+        Client ilse = Client.ilse(mvc);
+        String here = "/api/languages/es/documents/QK-GR1";
+        List<String> steel = new ArrayList<>();
+        for (JsonNode r : ilse.read(here).body().get("rows")) {
+            if (r.get("english").asString().equals("stainless steel")) {
+                steel.add(r.get("path").asString());
+            }
+        }
+        assertTrue(steel.size() > 1, steel.toString());
+        for (String[] said :
+                new String[][] {
+                    {steel.getLast(), "acero uno"},
+                    {steel.getFirst(), "acero dos"},
+                    {steel.get(1), "acero tres"}
+                }) {
+            assertEquals(200, ilse.put_(here, texts(Map.of(said[0], said[1]))).status());
+            for (JsonNode r : ilse.read(here).body().get("rows")) {
+                if (steel.contains(r.get("path").asString())) {
+                    assertEquals(said[1], r.get("said").asString(), r.get("path").asString());
+                }
+            }
+            assertEquals(
+                    said[1],
+                    ilse.read("/api/languages/es")
+                            .body()
+                            .at("/own/QK-GR1/stainless steel")
+                            .asString());
+        }
+        assertEquals(
+                200,
+                ilse.put_(here, "{\"texts\":{\"%s\":\"\"}}".formatted(steel.getLast())).status());
         assertTrue(
                 ilse.read("/api/languages/es")
                         .body()

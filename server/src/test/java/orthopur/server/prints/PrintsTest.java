@@ -78,6 +78,8 @@ class PrintsTest {
             assertTrue(t.contains("El texto aprobado es el que está en inglés."), t);
             assertTrue(t.contains("Veredicto") && t.contains("Aprobado por Ilse Varga"), t);
             assertTrue(t.contains("cuchilla") && !t.contains("Take the blade"), t);
+            assertTrue(t.contains("carro, a carro de piezas"), "what is stated, in words: " + t);
+            assertTrue(!t.contains("->") && !t.contains("[blade"), "no line notation: " + t);
         }
         try (PDDocument d = print("/api/prints/procedures/qk-sl1-draft/1/whole.pdf?in=es")) {
             String t = text(d);

@@ -3,6 +3,7 @@ package orthopur.server.release;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import java.util.Locale;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -116,6 +117,24 @@ class ReleaseApiTest {
                 t.send(new Entry.RoundClosed(t.pack.steps().getLast().id()), "335027").status());
         assertEquals("WAITING", standing());
         assertEquals(1, ruvi.read("/api/releases").body().size());
+    }
+
+    /**
+     * Whoever inspects reads what to look at, and where its limit comes from, in their language.
+     */
+    @Test
+    @Order(3)
+    void whatIsInspectedIsSaidInSpanish() {
+        JsonNode spanish = ruvi.read("/api/languages/es").body().get("texts");
+        JsonNode view = ruvi.read("/api/releases/" + round).body();
+        assertTrue(view.get("plan").size() > 1, view.toString());
+        for (JsonNode s : view.get("plan")) {
+            for (String field : List.of("name", "why")) {
+                String id = s.at("/" + field + "/id").asString();
+                assertTrue(spanish.has(id), field + " of " + s);
+            }
+        }
+        assertEquals(view.get("plan").size(), view.get("missing").size());
     }
 
     @Test
@@ -236,6 +255,19 @@ class ReleaseApiTest {
         assertTrue(machine("QK-SL1").at("/waits/english").asString().contains("a gasket tore"));
     }
 
+    /** In the record a swab goes by the name of its part, not by the id of a surface. */
+    private static void proofsAreNamed(JsonNode record) {
+        int proofs = 0;
+        for (JsonNode e : record.get("entries")) {
+            if (e.get("kind").asString().equals("proof")) {
+                String named = e.at("/said/args/0/id").asString();
+                assertTrue(named.startsWith("inspection."), e.toString());
+                proofs++;
+            }
+        }
+        assertTrue(proofs > 3, proofs + " proofs");
+    }
+
     /** Oiling is no clean: the board does not call the machine fit for production. */
     @Test
     @Order(8)
@@ -244,6 +276,7 @@ class ReleaseApiTest {
         assertTrue(record.get("chainWhole").asBoolean());
         assertTrue(record.toString().contains("released for production"));
         assertTrue(record.toString().contains("sent back"));
+        proofsAreNamed(record);
         now.pass(60);
         Tablet t = tablet("qk-sl1-oiling");
         round = t.round;
