@@ -92,17 +92,7 @@ class DoorsTest {
     }
 
     private static Entry nothingToFind(Tablet t) {
-        ReleaseSite look =
-                new ReleaseSite(
-                        "sight",
-                        ReleaseSite.Kind.LOOK,
-                        Text.plain("Nothing"),
-                        null,
-                        null,
-                        null,
-                        null,
-                        Text.plain("none"));
-        return new Entry.ReleasePlanned(last(t), List.of(look), false);
+        return new Entry.ReleasePlanned(last(t), List.of(LOOK), false);
     }
 
     /** Nobody releases without having looked, whichever door they take. */
