@@ -264,7 +264,7 @@ const LEVELS: Record<string, string> = {
   changes: say("tonight.level.changes", "hand-overs"),
   load: say("tonight.level.load", "most work of one person"),
   end: say("tonight.level.end", "end of the night"),
-  unattended: say("tonight.level.unattended", "unattended things early"),
+  unattended: say("tonight.level.unattended", "waiting at the end for what runs by itself"),
 };
 
 type QualityProps = { night: Night; at: (minute: number) => string };

@@ -36,18 +36,6 @@ public final class Earliest {
     }
 
     /**
-     * The minute before which what runs by itself cannot all be over, if all of it is done.
-     *
-     * @return from 0 to the length of the night; 0 where nothing does
-     */
-    public static int unattended(Night night) {
-        Paths paths = new Paths(night);
-        int last =
-                night.tasks().stream().filter(j -> !j.hands()).mapToInt(paths::end).max().orElse(0);
-        return Math.min(night.until(), last);
-    }
-
-    /**
      * Whether somebody's break belongs to their night: where the work goes on beyond the beginning
      * of the time for it. Whoever is home before that needs none.
      */

@@ -99,14 +99,16 @@ public final class Measured {
         all.put(Aim.LEFT_OUT, (double) (out.size() - must));
         double late = 0;
         double end = 0;
-        double unattended = 0;
+        double byHand = 0;
+        double byItself = 0;
         Map<String, Integer> load = new HashMap<>();
         Map<String, Set<String>> hands = new HashMap<>();
         for (Placed p : placed) {
             Job j = Objects.requireNonNull(jobs.get(p.id()));
             late += j.wantedBy() == null ? 0 : Math.max(0, p.to() - j.wantedBy());
             end = Math.max(end, p.to());
-            unattended = p.hands() ? unattended : Math.max(unattended, p.to());
+            byHand = p.hands() ? Math.max(byHand, p.to()) : byHand;
+            byItself = p.hands() ? byItself : Math.max(byItself, p.to());
             for (String who : p.people()) {
                 load.merge(who, j.minutes(), Integer::sum);
                 hands.computeIfAbsent(j.group(), k -> new HashSet<>()).add(who);
@@ -120,7 +122,7 @@ public final class Measured {
         all.put(Aim.CHANGES, (double) hands.values().stream().mapToInt(h -> h.size() - 1).sum());
         int most = load.values().stream().mapToInt(l -> l).max().orElse(0);
         all.put(Aim.LOAD, quarters(most));
-        all.put(Aim.UNATTENDED, quarters(unattended));
+        all.put(Aim.UNATTENDED, quarters(byItself - byHand));
         return all;
     }
 

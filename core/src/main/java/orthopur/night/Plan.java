@@ -62,15 +62,15 @@ public record Plan(
         /** Minutes of work of whoever has most, in full quarters of an hour. */
         LOAD,
         /**
+         * Minutes for which people would wait at the end: from the last work by hand until the last
+         * of what runs by itself is over, in full quarters of an hour. Long things come first.
+         */
+        UNATTENDED,
+        /**
          * The minute at which the last of it ends, breaks in the middle of the work included, in
          * full quarters of an hour.
          */
-        END,
-        /**
-         * The minute at which the last of what runs by itself is over, in full quarters of an hour:
-         * long things first.
-         */
-        UNATTENDED
+        END
     }
 
     /**

@@ -86,14 +86,12 @@ class EarliestTest {
                         first,
                         dries.withAfter(List.of(new After("first", 0, null))),
                         last);
-        assertEquals(160, Earliest.unattended(night));
         assertEquals(185, Earliest.end(night));
         // What has begun is as it is, whatever should have come before it.
         Job begun = last.begun(new Running(0, List.of("a")));
         assertEquals(
                 160,
                 Earliest.end(night(List.of(person("a", 0)), first, night.tasks().get(1), begun)));
-        assertEquals(0, Earliest.unattended(night(List.of(person("a", 0)), first)));
         // What waits for itself has no end; nothing hangs.
         Job circle =
                 first.withAfter(List.of(new After("last", 0, null), new After("first", 0, null)));

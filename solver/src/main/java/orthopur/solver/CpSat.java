@@ -199,9 +199,7 @@ final class CpSat implements Planner {
                 return;
             }
             LinearExpr goal = model.of(aim, whole());
-            double own = work(night) * SHARE.getOrDefault(aim, 0.1);
-            // The last level is not worth all that is left.
-            double share = own + (aim == Aim.UNATTENDED ? Math.min(spare, 3 * own) : spare);
+            double share = spare + work(night) * SHARE.getOrDefault(aim, 0.1);
             if (best) {
                 // Nothing is better than the best.
                 all.add(new Level(aim, value, value, true));
@@ -230,9 +228,6 @@ final class CpSat implements Planner {
             }
             if (aim == Aim.END) {
                 return Measured.quarters(Earliest.end(night));
-            }
-            if (aim == Aim.UNATTENDED) {
-                return Measured.quarters(Earliest.unattended(night));
             }
             if (who == null) {
                 return 0;
@@ -286,8 +281,14 @@ final class CpSat implements Planner {
          * The minute that a level is about; it counts in quarters, and is looked for in minutes.
          */
         private int minute(Aim aim) {
+            int byHand = last(true);
+            int byItself = last(false);
+            return aim == Aim.END ? Math.max(byHand, byItself) : Math.max(0, byItself - byHand);
+        }
+
+        private int last(boolean hands) {
             return best.tasks().stream()
-                    .filter(p -> aim == Aim.END || !p.hands())
+                    .filter(p -> p.hands() == hands)
                     .mapToInt(Plan.Placed::to)
                     .max()
                     .orElse(0);

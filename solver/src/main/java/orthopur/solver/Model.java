@@ -7,6 +7,7 @@ import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CumulativeConstraint;
 import com.google.ortools.sat.IntVar;
 import com.google.ortools.sat.IntervalVar;
+import com.google.ortools.sat.LinearArgument;
 import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
@@ -413,11 +414,7 @@ final class Model {
             case END -> sum.add(end(whole));
             case CHANGES -> helpers(sum);
             case LOAD -> sum.add(load());
-            case UNATTENDED -> {
-                IntVar last = model.newIntVar(0, night.until(), "last that runs by itself");
-                night.tasks().stream().filter(j -> !j.hands()).forEach(j -> endsBy(j, last));
-                sum.add(last);
-            }
+            case UNATTENDED -> sum.add(waiting());
         }
         return sum.build();
     }
@@ -544,7 +541,37 @@ final class Model {
         return LinearExpr.term(most, quarter);
     }
 
-    private void endsBy(Job j, IntVar end) {
+    /** From the last work by hand until what runs by itself is over. */
+    private IntVar waiting() {
+        IntVar byHand = model.newIntVar(0, night.until(), "last by hand");
+        IntVar waiting = model.newIntVar(0, night.until(), "waiting");
+        List<Literal> last = new ArrayList<>();
+        BoolVar none = model.newBoolVar("none by hand");
+        model.addEquality(byHand, 0).onlyEnforceIf(none);
+        last.add(none);
+        for (Job j : night.tasks()) {
+            if (j.hands()) {
+                BoolVar b = model.newBoolVar(j.id() + " is the last by hand");
+                endsBy(j, byHand, b);
+                last.add(b);
+            } else {
+                endsBy(j, LinearExpr.newBuilder().add(byHand).add(waiting).build());
+            }
+        }
+        model.addExactlyOne(last);
+        return waiting;
+    }
+
+    /** It ends no sooner, where it is the one that is meant. */
+    private void endsBy(Job j, IntVar at, BoolVar meant) {
+        if (j.running() == null) {
+            model.addImplication(meant, there(j));
+        }
+        LinearExpr over = LinearExpr.newBuilder().add(at).addTerm(start(j.id()), -1).build();
+        model.addLessOrEqual(over, j.minutes()).onlyEnforceIf(meant);
+    }
+
+    private void endsBy(Job j, LinearArgument end) {
         LinearExpr over = LinearExpr.newBuilder().add(start(j.id())).addTerm(end, -1).build();
         Constraint c = model.addLessOrEqual(over, -j.minutes());
         if (j.running() == null) {

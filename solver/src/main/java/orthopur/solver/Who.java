@@ -115,22 +115,30 @@ final class Who {
         }
         double fewest = Math.max(0, Math.ceil(first.bestObjectiveBound() - 1e-6));
         model.addLessOrEqual(changes, Math.round(first.objectiveValue()));
-        CpSolver second = after(first, load, work, seconds, seed);
-        double least = Measured.quarters(second.bestObjectiveBound());
-        CpSolver lighter = has(second) ? second : first;
-        if (has(second)) {
-            model.addLessOrEqual(load, Math.round(second.objectiveValue()));
+        Evened evened = Evened.of(night, people(first));
+        hint(evened.people());
+        Map<String, Set<String>> lighter = evened.people();
+        double least = evened.evenly();
+        if (evened.isEven()) {
+            model.addLessOrEqual(load, evened.evenly());
+        } else {
+            CpSolver second = next(load, work, seconds, seed);
+            least = Measured.quarters(second.bestObjectiveBound());
+            if (has(second)) {
+                model.addLessOrEqual(load, Math.round(second.objectiveValue()));
+            }
+            lighter = people(has(second) ? second : first);
+            hint(lighter);
         }
-        CpSolver third = after(lighter, LinearExpr.term(end(), 1), work / 8, seconds, seed);
+        CpSolver third = next(LinearExpr.term(end(), 1), work / 8, seconds, seed);
         return new Found(
-                people(has(third) ? third : lighter),
+                has(third) ? people(third) : lighter,
                 fewest,
                 found == CpSolverStatus.OPTIMAL ? least : 0);
     }
 
     /** The next aim, from where the one before it came to. */
-    private CpSolver after(CpSolver before, LinearExpr aim, double work, double seconds, int seed) {
-        hint(before);
+    private CpSolver next(LinearExpr aim, double work, double seconds, int seed) {
         model.minimize(aim);
         CpSolver solver = solver(work, seconds, seed);
         solver.solve(model);
@@ -158,12 +166,17 @@ final class Who {
         return all;
     }
 
-    private void hint(CpSolver solver) {
+    private void hint(Map<String, Set<String>> people) {
         model.clearHints();
-        does.values().stream()
-                .map(Map::values)
-                .flatMap(Collection::stream)
-                .forEach(b -> model.addHint(b, solver.booleanValue(b) ? 1 : 0));
+        does.forEach(
+                (job, by) ->
+                        by.forEach(
+                                (who, b) ->
+                                        model.addHint(
+                                                b,
+                                                people.getOrDefault(job, Set.of()).contains(who)
+                                                        ? 1
+                                                        : 0)));
     }
 
     private static CpSolver solver(double work, double seconds, int seed) {

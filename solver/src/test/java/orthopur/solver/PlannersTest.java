@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -108,6 +109,39 @@ class PlannersTest {
             assertNotEquals(Plan.Status.AS_PEOPLE_DO, plan.status());
             plan.levels().forEach(l -> assertTrue(l.value() >= l.bound() - 1e-6, l.toString()));
         }
+    }
+
+    @Test
+    void whatRunsByItselfForLongBeginsFirstAndNobodyWaitsForItAtTheEnd() {
+        // Later in the list, and nothing comes after it.
+        List<Job> jobs =
+                List.of(
+                        Job.byHand("m1/wash", "m1", 120),
+                        Job.byHand("m2/wash", "m2", 30),
+                        Job.byHand("m2/dry", "m2", 100)
+                                .withHands(false)
+                                .withPeople(0)
+                                .withAfter(List.of(new After("m2/wash", 0, null))));
+        Night.Person ann =
+                new Night.Person(
+                        "ann",
+                        "Ann",
+                        List.of(new Night.Span(0, 480)),
+                        List.of(),
+                        null,
+                        true,
+                        Set.of());
+        Night night = new Night(480, List.of(ann), List.of(), null, jobs);
+        Plan plan = Planners.here().plan(night, 10);
+        assertEquals(List.of(), PlanCheck.faults(night, plan));
+        assertEquals(0, plan.byId().get("m2/wash").from());
+        assertEquals(0, Measured.values(night, plan).get(Plan.Aim.UNATTENDED));
+        assertEquals(Plan.Status.OPTIMAL, plan.status());
+        // With a third of the work nobody can help waiting, and the plan says for how long.
+        Night less = new Night(480, List.of(ann), List.of(), null, jobs.subList(1, 3));
+        Plan waits = Planners.here().plan(less, 10);
+        assertEquals(105, Measured.values(less, waits).get(Plan.Aim.UNATTENDED));
+        assertEquals(Plan.Status.OPTIMAL, waits.status());
     }
 
     @Test
