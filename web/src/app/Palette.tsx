@@ -1,5 +1,5 @@
 import { say } from "../shared/say";
-import { told } from "../shared/texts";
+import { told, VERSION_STATES } from "../shared/texts";
 import "@mantine/spotlight/styles.css";
 import { Spotlight } from "@mantine/spotlight";
 import { useQuery } from "@tanstack/react-query";
@@ -8,7 +8,6 @@ import { api, unwrap } from "../api/client";
 import { useCommands } from "../shared/commands";
 import { keys } from "../shared/keys";
 import { useSession } from "../shared/session";
-import { STATE } from "../shelf/OneVersion";
 
 const PLACES: [string, string][] = [
   [say("app.palette.tonight", "Tonight"), "/tonight"],
@@ -59,7 +58,7 @@ export function Palette() {
       actions: (rows.data ?? []).map((r) => ({
         id: `procedure-${r.id}-${r.version}`,
         label: say("app.palette.version", "{0}, version {1}", told(r.title), r.version),
-        description: STATE[r.state] ?? r.state,
+        description: VERSION_STATES[r.state] ?? r.state,
         onClick: () => navigate(`/procedures/${r.id}/${r.version}`),
       })),
     },

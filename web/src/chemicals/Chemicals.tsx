@@ -196,7 +196,7 @@ export default function Chemicals() {
             <tbody>
               {site.data.vessels.map((v) => (
                 <tr key={v.name}>
-                  <td>{v.name}</td>
+                  <td>{told(v.name)}</td>
                   <td>{told(v.kind)}</td>
                   <td>{v.brim}</td>
                 </tr>

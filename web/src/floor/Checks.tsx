@@ -46,12 +46,12 @@ function CheckLine({ check: c, made, step, write }: LineProps) {
       <span>
         {told(c.name)}
         {ranged &&
-          ` (${say("floor.checks.to", "{0} to {1} {2}", c.least ?? "", c.most ?? "", c.unit ?? "")})`}
+          ` (${say("floor.checks.to", "{0} to {1} {2}", c.least ?? "", c.most ?? "", told(c.unit ?? ""))})`}
         {made && <strong className={made === "IN" ? "" : "bad"}> – {SAID[made]}</strong>}
       </span>
       {ranged && (
         <input
-          aria-label={`${told(c.name)}, ${warm ? unit : c.unit}`}
+          aria-label={`${told(c.name)}, ${warm ? unit : told(c.unit ?? "")}`}
           inputMode="decimal"
           maxLength={10}
           value={text}

@@ -93,7 +93,7 @@ export default function RoundList() {
             <option value="">{say("logbook.round-list.all", "all")}</option>
             {machines.data?.map((m) => (
               <option key={m.code} value={m.code}>
-                {m.code} {m.name.toLowerCase()}
+                {m.code} {told(m.name).toLowerCase()}
               </option>
             ))}
           </select>

@@ -239,7 +239,7 @@ function Readings({ entries, correct }: Part) {
 }
 
 const shown = (value: number, unit: string) =>
-  unit === "°C" ? inUnits(`${value} °C`, `${value} °C`) : `${value} ${unit}`.trim();
+  unit === "°C" ? inUnits(`${value} °C`, `${value} °C`) : `${value} ${told(unit)}`.trim();
 
 function limits(m: Measured): string {
   if (m.least != null && m.most != null) {

@@ -127,9 +127,9 @@ export function Register({ table }: { table: Table }) {
               </strong>{" "}
               {clock.day(c.at)} {clock.time(c.at)}, {c.who}
               <small>
-                {say("mixing.register.showed", "{0} {2} showed {1}", c.low, c.lowShown, c.unit)}
+                {say("mixing.register.showed", "{0} {2} showed {1}", c.low, c.lowShown, told(c.unit))}
                 {c.high !== undefined &&
-                  `; ${say("mixing.register.showed", "{0} {2} showed {1}", c.high, c.highShown ?? "–", c.unit)}`}
+                  `; ${say("mixing.register.showed", "{0} {2} showed {1}", c.high, c.highShown ?? "–", told(c.unit))}`}
                 {c.lot && `; ${say("mixing.register.lot", "lot {0}", c.lot)}`}
               </small>
             </li>
@@ -143,7 +143,7 @@ export function Register({ table }: { table: Table }) {
 
 /** How far and how finely it reads, as its register says. */
 function reads(i: Instrument): string {
-  const unit = unitOf(i);
+  const unit = told(unitOf(i));
   if (i.steps.length > 0) {
     return say("mixing.register.marks", "Marks: {0} {1}", i.steps.join(", "), unit);
   }
@@ -194,13 +194,13 @@ function Check({ instrument, registered, site }: Own) {
     <fieldset className="register-point">
       <legend>{label}</legend>
       <TextInput
-        label={say("mixing.register.standard", "Standard, {0}", unit)}
+        label={say("mixing.register.standard", "Standard, {0}", told(unit))}
         inputMode="decimal"
         value={standard[0]}
         onChange={(e) => standard[1](e.currentTarget.value)}
       />
       <TextInput
-        label={say("mixing.register.it-shows", "It shows, {0}", unit)}
+        label={say("mixing.register.it-shows", "It shows, {0}", told(unit))}
         inputMode="decimal"
         value={shown[0]}
         onChange={(e) => shown[1](e.currentTarget.value)}
@@ -349,7 +349,7 @@ function LookBack({ registered }: { registered: Registered }) {
           {readings.map((r) => (
             <li key={`${r.at} ${r.round ?? r.label}`}>
               <strong>
-                {r.value} {r.unit}
+                {r.value} {told(r.unit)}
               </strong>{" "}
               {clock.day(r.at)} {clock.time(r.at)}, {r.who}
               <small>

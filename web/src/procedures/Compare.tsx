@@ -7,6 +7,7 @@ import type { Doc } from "../ribbon/draft";
 import type { Mark } from "../ribbon/Ribbon";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
+import { VERSION_STATES } from "../shared/texts";
 import { CameAndWent, SideBySide } from "./Difference";
 
 type Props = {
@@ -50,7 +51,7 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
   const name = (v: number) =>
     v === row.version
       ? say("procedures.compare.version-as-it-is-stored", "version {0} as it is stored", v)
-      : `version ${v}`;
+      : say("procedures.compare.version", "version {0}", v);
   return (
     <section className="verdict" aria-label={say("procedures.compare.comparison", "Comparison")}>
       <h2>{say("procedures.compare.against-another-version", "Against another version")}</h2>
@@ -59,7 +60,7 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
         value={String(against)}
         data={versions.map((v) => ({
           value: String(v.version),
-          label: `${name(v.version)}, ${v.state.toLowerCase()}`,
+          label: `${name(v.version)}, ${VERSION_STATES[v.state] ?? v.state}`,
         }))}
         onChange={(e) => {
           const next = new URLSearchParams(params);

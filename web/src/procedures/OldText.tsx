@@ -8,7 +8,7 @@ import { useFilters } from "../shared/filters";
 import { KINDS } from "../shared/kinds";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
-import { piece, sentence } from "../shared/texts";
+import { piece, sentence, told } from "../shared/texts";
 import "./old-text.css";
 import { keys } from "../shared/keys";
 import { begin, type Taken, typedLines } from "./taken";
@@ -92,7 +92,7 @@ export default function OldText() {
       <div className="old-paste">
         <NativeSelect
           label={say("procedures.old-text.machine", "Machine")}
-          data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
+          data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${told(m.name)}` }))}
           value={machine}
           onChange={(e) => {
             set("machine", e.currentTarget.value);

@@ -502,13 +502,13 @@ function itemOptions(sheet: Schemas["SheetView"], action: string) {
               "procedures.step-editor.passages-with-all-that-their-liquid",
               "Passages, with all that their liquid wets",
             ),
-            items: sheet.passages.map((x) => ({ value: x.id, label: x.name })),
+            items: sheet.passages.map((x) => ({ value: x.id, label: told(x.name) })),
           },
         ]
       : []),
     ...sheet.parts.map((x) => ({
-      group: x.name,
-      items: x.surfaces.map((y) => ({ value: y.id, label: y.name })),
+      group: told(x.name),
+      items: x.surfaces.map((y) => ({ value: y.id, label: told(y.name) })),
     })),
   ];
 }

@@ -74,7 +74,7 @@ export function WhatIf({ doc, chemicals, editable, onTake }: Props) {
           value={to}
           disabled={from === ""}
           data={[
-            { value: "", label: "choose" },
+            { value: "", label: say("procedures.what-if.choose", "choose") },
             ...chemicals.filter((c) => c.id !== from).map((c) => ({ value: c.id, label: c.name })),
           ]}
           onChange={(e) => touch(() => setTo(e.currentTarget.value))}

@@ -14,6 +14,7 @@ import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useS
 import type { Schemas } from "../api/client";
 import type { Step } from "./draft";
 import { middles, PHASE_ROW, ROW, rowsOf } from "./rows";
+import { deeds, storyOfEnergy, storyOfSurface } from "./stories";
 import { type Actions, type Names, summary, verbOf } from "./words";
 
 type RibbonData = Schemas["Ribbon"];
@@ -49,9 +50,9 @@ type Props = {
 export type Mark = "added" | "changed" | "moved";
 
 const MARKS: Record<Mark, { sign: string; said: string }> = {
-  added: { sign: "+", said: "new" },
-  changed: { sign: "≠", said: "changed" },
-  moved: { sign: "↕", said: "moved" },
+  added: { sign: "+", said: say("ribbon.marks.new", "new") },
+  changed: { sign: "≠", said: say("ribbon.marks.changed", "changed") },
+  moved: { sign: "↕", said: say("ribbon.marks.moved", "moved") },
 };
 
 /** Of the threads only those that a finding names, itself or by its part; all of them where none does. */
@@ -150,7 +151,13 @@ const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
       </span>
       <svg width={total} height={HEAD} role="presentation">
         {energies.map((e, i) => (
-          <Head key={e.id} x={i * energyWidth + 10} degrees={degrees} name={told(e.name)} story={e.story} />
+          <Head
+            key={e.id}
+            x={i * energyWidth + 10}
+            degrees={degrees}
+            name={told(e.name)}
+            story={storyOfEnergy(e)}
+          />
         ))}
         {threads.map((t, i) => (
           <Head
@@ -158,7 +165,7 @@ const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
             x={left + i * width + width / 2}
             degrees={degrees}
             name={headName(t)}
-            story={t.surfaces.map((s) => s.story).join("\n")}
+            story={t.surfaces.map((s) => storyOfSurface(s.name, t)).join("\n")}
             strong={lit !== null && t.surfaces.some((s) => lit.items.includes(s.id))}
           />
         ))}
@@ -173,9 +180,11 @@ const Heads = memo(function Heads({ ribbon, space, lit }: HeadsProps) {
 const Stories = memo(function Stories({ ribbon }: { ribbon: RibbonData | null }) {
   return (
     <ul className="sr-only" aria-label={say("ribbon.ribbon.life-of-each-surface", "Life of each surface")}>
-      {ribbon?.surfaces.flatMap((t) => t.surfaces.map((s) => <li key={s.id}>{s.story}</li>))}
+      {ribbon?.surfaces.flatMap((t) =>
+        t.surfaces.map((s) => <li key={s.id}>{storyOfSurface(s.name, t)}</li>),
+      )}
       {ribbon?.energies.map((e) => (
-        <li key={e.id}>{e.story}</li>
+        <li key={e.id}>{storyOfEnergy(e)}</li>
       ))}
     </ul>
   );
@@ -195,6 +204,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
     const steps = new Set(p.findings.map((f) => f.stepId));
     return rowsOf(p.phases, p.folded, (i) => !p.troubled || steps.has(ids[i]));
   }, [p.phases, p.folded, p.troubled, p.findings, ids]);
+  const did = useMemo(() => (p.ribbon ? deeds(p.ribbon) : []), [p.ribbon]);
   const { mid, height } = useMemo(() => middles(rows, p.phases.length), [rows, p.phases.length]);
   const box = useSpace();
   const current = useRef<HTMLButtonElement>(null);
@@ -240,7 +250,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                           "ribbon.ribbon.min",
                           "{0}, {1} min",
                           r.first === r.last
-                            ? `step ${r.first + 1}`
+                            ? say("ribbon.ribbon.one-step", "step {0}", r.first + 1)
                             : say("ribbon.ribbon.steps-to", "steps {0} to {1}", r.first + 1, r.last + 1),
                           minutes(p.steps, r.first, r.last),
                         )}
@@ -254,7 +264,7 @@ export const Ribbon = memo(function Ribbon(p: Props) {
                     number={r.index + 1}
                     selected={picked === p.steps[r.index].id}
                     worst={worst(p.steps[r.index].id)}
-                    did={p.ribbon?.steps[r.index]?.sentence ?? ""}
+                    did={did[r.index] ?? ""}
                     mark={p.marks.get(p.steps[r.index].id)}
                     names={p.names}
                     actions={p.actions}
@@ -324,7 +334,7 @@ type StepRowProps = {
 const StepRow = memo(function StepRow(p: StepRowProps) {
   const drag = useSortable({ id: p.step.id });
   const moved = drag.transform && `translateY(${Math.round(drag.transform.y)}px)`;
-  const found = p.worst ? say("ribbon.ribbon.has-a", ", has a {0}", p.worst.toLowerCase()) : "";
+  const found = p.worst ? say("ribbon.ribbon.has-a", ", has a {0}", p.worst) : "";
   return (
     <li
       ref={drag.setNodeRef}

@@ -81,6 +81,13 @@ export const OF_THE_CLIENT = [
   say("api.client.unknown", "Something went wrong."),
 ];
 
+/** How a version of a procedure stands. */
+export const VERSION_STATES: Record<string, string> = {
+  DRAFT: say("shelf.one-version.draft", "draft"),
+  APPROVED: say("shelf.one-version.approved", "approved"),
+  RETIRED: say("shelf.one-version.retired", "retired"),
+};
+
 /** How a round stands between the first step and production. */
 export const STATUS: Record<string, string> = {
   OPEN: say("status.open", "being cleaned"),

@@ -8,6 +8,7 @@ import { Dialog } from "../shared/Dialog";
 import { keys } from "../shared/keys";
 import { KINDS } from "../shared/kinds";
 import { useSite } from "../shared/session";
+import { told } from "../shared/texts";
 
 type Props = { onClose: () => void; onMade: (made: Schemas["Made"]) => void };
 
@@ -58,7 +59,7 @@ export function NewDraft({ onClose, onMade }: Props) {
       </p>
       <NativeSelect
         label={say("shelf.new-draft.machine", "Machine")}
-        data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${m.name}` }))}
+        data={(machines.data ?? []).map((m) => ({ value: m.code, label: `${m.code} ${told(m.name)}` }))}
         value={chosen}
         onChange={(e) => {
           setMachine(e.currentTarget.value);
@@ -80,7 +81,7 @@ export function NewDraft({ onClose, onMade }: Props) {
         <Checkbox.Group
           key={g.id}
           className="holds-for"
-          label={say("shelf.new-draft.holds-for", "Holds for {0}", g.name.toLowerCase())}
+          label={say("shelf.new-draft.holds-for", "Holds for {0}", told(g.name).toLowerCase())}
           error={
             g === open
               ? say("shelf.new-draft.it-has-to-hold-for-one", "It has to hold for one of them at least.")
@@ -94,7 +95,11 @@ export function NewDraft({ onClose, onMade }: Props) {
               <Checkbox
                 key={c.id}
                 value={c.id}
-                label={c.id === g.fitted ? say("shelf.new-draft.fitted", "{0} (fitted)", c.name) : c.name}
+                label={
+                  c.id === g.fitted
+                    ? say("shelf.new-draft.fitted", "{0} (fitted)", told(c.name))
+                    : told(c.name)
+                }
               />
             ))}
           </div>

@@ -3,15 +3,9 @@ import type { Schemas } from "../api/client";
 import { DUE_STATES, StateShape } from "../shared/DueState";
 import { say } from "../shared/say";
 import { useClock } from "../shared/session";
-import { told } from "../shared/texts";
+import { told, VERSION_STATES } from "../shared/texts";
 
 type Row = Schemas["ProcedureRow"];
-
-export const STATE: Record<string, string> = {
-  DRAFT: say("shelf.one-version.draft", "draft"),
-  APPROVED: say("shelf.one-version.approved", "approved"),
-  RETIRED: say("shelf.one-version.retired", "retired"),
-};
 
 /** What keeps a draft from being approved, in words. */
 function heldBack(row: Row): string {
@@ -55,7 +49,7 @@ export function OneVersion({ row, due, under, onDraft }: Props) {
         )}
       </span>
       <span className={row.stops > 0 ? "written-stops" : ""}>
-        {STATE[row.state] ?? row.state}
+        {VERSION_STATES[row.state] ?? row.state}
         {heldBack(row) && `: ${heldBack(row)}`}
       </span>
       <span className="written-who" title={row.author}>

@@ -6,12 +6,11 @@ import { keys } from "../shared/keys";
 import { NotShown, Waiting } from "../shared/PageState";
 import { say } from "../shared/say";
 import { useSession } from "../shared/session";
-import { told } from "../shared/texts";
+import { told, VERSION_STATES } from "../shared/texts";
 import { BringIn } from "./BringIn";
 import { Lapsed } from "./Lapsed";
 import { NewDraft } from "./NewDraft";
 import { OneMachine } from "./OneMachine";
-import { STATE } from "./OneVersion";
 import "./shelf.css";
 
 type Procedure = Schemas["ProcedureRow"];
@@ -103,7 +102,7 @@ export default function Shelf() {
               {say("shelf.shelf.state", "State")}
               <select value={state} onChange={(e) => set("state", e.currentTarget.value)}>
                 <option value="">{say("shelf.shelf.in-force-and-drafts", "in force and drafts")}</option>
-                {Object.entries(STATE).map(([id, word]) => (
+                {Object.entries(VERSION_STATES).map(([id, word]) => (
                   <option key={id} value={id}>
                     {word}
                   </option>

@@ -246,7 +246,7 @@ function LaneHead({ lane, place, bottom, first }: HeadProps) {
   const narrow = head.length * LETTER > place.wide - 4;
   return (
     <g className={`night-lane ${lane.kind}${narrow ? " tight" : ""}`}>
-      <title>{lane.name}</title>
+      <title>{person ? lane.name : told(lane.name)}</title>
       <path d={`M${place.x} ${TOP - 6}V${bottom}`} />
       <text
         x={place.x + (person ? (narrow ? 3 : 6) : place.wide / 2)}

@@ -13,7 +13,6 @@ import org.jspecify.annotations.Nullable;
 import orthopur.machine.EnergyStage;
 import orthopur.procedure.Action;
 import orthopur.procedure.Procedure;
-import orthopur.procedure.Step;
 import orthopur.runthrough.EnergyAt;
 import orthopur.runthrough.Facts;
 import orthopur.runthrough.Finding;
@@ -33,7 +32,7 @@ public record Ribbon(
     /**
      * @param spans stages from step to step, the first from 0
      */
-    public record EnergyThread(String id, String name, List<EnergySpan> spans, String story) {}
+    public record EnergyThread(String id, String name, List<EnergySpan> spans) {}
 
     /**
      * @param from the step from 1 after which it holds; 0 from the start
@@ -52,10 +51,9 @@ public record Ribbon(
             boolean due,
             boolean end,
             List<Span> spans,
-            List<Mark> marks,
-            String story) {}
+            List<Mark> marks) {}
 
-    public record Named(String id, String name, String part, String story) {}
+    public record Named(String id, String name, String part) {}
 
     /**
      * @param off whether the part is off the machine
@@ -71,8 +69,8 @@ public record Ribbon(
      */
     public record Mark(int step, String kind, boolean granted) {}
 
-    /** A step as a sentence of what it did, for those who cannot see the picture. */
-    public record StepLine(String id, String phase, String sentence) {}
+    /** A step, and the phase in which it stands. */
+    public record StepLine(String id, String phase) {}
 
     /** The picture of one run. */
     public static Ribbon of(Run run, Procedure procedure, SheetIndex sheet) {
@@ -80,7 +78,7 @@ public record Ribbon(
         for (EnergyAt e : sheet.allEnergies()) {
             energies.add(energy(run, sheet, e));
         }
-        return new Ribbon(energies, threads(run, procedure, sheet), lines(run, procedure, sheet));
+        return new Ribbon(energies, threads(run, procedure, sheet), lines(procedure));
     }
 
     /** Only the threads that one of these ids names, at most so many of each. */
@@ -102,22 +100,15 @@ public record Ribbon(
 
     private static EnergyThread energy(Run run, SheetIndex sheet, EnergyAt e) {
         List<EnergySpan> spans = new ArrayList<>();
-        List<String> story = new ArrayList<>();
         spans.add(new EnergySpan(0, EnergyStage.LIVE));
         for (int i = 0; i < run.steps().size(); i++) {
             for (Run.EnergyChange c : run.steps().get(i).energies()) {
                 if (c.energy().equals(e)) {
                     spans.add(new EnergySpan(i + 1, c.after()));
-                    story.add(c.after().shown() + " at step " + (i + 1));
                 }
             }
         }
-        String name = sheet.energy(e).name();
-        String told =
-                story.isEmpty()
-                        ? "live all night"
-                        : "live at the start, " + String.join(", ", story);
-        return new EnergyThread(sheet.energy(e).id(), name, spans, name + ": " + told + ".");
+        return new EnergyThread(sheet.energy(e).id(), sheet.energy(e).name(), spans);
     }
 
     private record Life(List<Span> spans, List<Mark> marks, int zone, boolean due, boolean end) {}
@@ -155,11 +146,9 @@ public record Ribbon(
 
     private static SurfaceThread thread(SheetIndex sheet, List<SurfaceAt> members, Life life) {
         List<Named> named = new ArrayList<>();
-        String story = story(life);
         for (SurfaceAt s : members) {
             String part = sheet.part(sheet.ownerOf(s)).name();
-            String name = sheet.surface(s).name();
-            named.add(new Named(sheet.surface(s).id(), name, part, name + ": " + story));
+            named.add(new Named(sheet.surface(s).id(), sheet.surface(s).name(), part));
         }
         PartAt owner = sheet.ownerOf(members.getFirst());
         boolean wholePart = members.size() > 1 && members.equals(sheet.surfacesOf(owner));
@@ -171,8 +160,7 @@ public record Ribbon(
                 life.due(),
                 life.end(),
                 life.spans(),
-                life.marks(),
-                story);
+                life.marks());
     }
 
     /**
@@ -299,70 +287,12 @@ public record Ribbon(
         };
     }
 
-    private static String story(Life life) {
-        List<String> told = new ArrayList<>();
-        for (Mark m : life.marks()) {
-            String what =
-                    switch (m.kind()) {
-                        case "dry-clean" -> "loose soil off";
-                        case "wash" -> "washed";
-                        case "soak" -> "soaked";
-                        case "rinse" -> "rinsed";
-                        case "inspect" -> "inspected";
-                        case "sanitize" -> "sanitized";
-                        case "dry" -> "dried";
-                        case "off" -> "taken off";
-                        case "on" -> "put back";
-                        case "aside" -> "moved aside";
-                        default -> "moved back";
-                    };
-            told.add((m.granted() ? what : "treated but not " + what) + " at step " + m.step());
-        }
-        String start =
-                told.isEmpty()
-                        ? "soiled from the start, no step reaches it"
-                        : "soiled, " + String.join(", ", told);
-        String end =
-                life.end()
-                        ? "ends as its sheet asks"
-                        : life.due() ? "does not end as its sheet asks" : "not due";
-        return start + "; " + end + ".";
-    }
-
-    private static List<StepLine> lines(Run run, Procedure procedure, SheetIndex sheet) {
+    private static List<StepLine> lines(Procedure procedure) {
         List<StepLine> lines = new ArrayList<>();
         List<String> phases = Phases.of(procedure);
         for (int i = 0; i < procedure.steps().size(); i++) {
-            Step s = procedure.steps().get(i);
-            lines.add(new StepLine(s.id(), phases.get(i), sentence(run.steps().get(i), s, sheet)));
+            lines.add(new StepLine(procedure.steps().get(i).id(), phases.get(i)));
         }
         return lines;
-    }
-
-    private static String sentence(Run.StepEffect e, Step s, SheetIndex sheet) {
-        List<String> said = new ArrayList<>();
-        for (Run.EnergyChange c : e.energies()) {
-            said.add(sheet.energy(c.energy()).name() + " is now " + c.after().shown());
-        }
-        for (Run.PartChange c : e.parts()) {
-            String name = sheet.part(c.part()).name();
-            said.add(
-                    c.aside()
-                            ? name + " is moved aside"
-                            : name + (c.off() > 0 ? " is off" : " is on"));
-        }
-        int refused = e.refused().size();
-        int reached = e.reached().size() - refused;
-        if (!e.reached().isEmpty()) {
-            said.add(
-                    s.action().verb()
-                            + " reaches "
-                            + reached
-                            + (reached == 1 ? " surface" : " surfaces"));
-        }
-        if (refused > 0) {
-            said.add("not granted on " + refused);
-        }
-        return said.isEmpty() ? "Changes nothing on the machine." : String.join("; ", said) + ".";
     }
 }

@@ -54,6 +54,8 @@ public final class ProgramWords {
         shown(all, "phase", Phase.values(), Phase::shown);
         shown(all, "chemical", ChemicalKind.values(), ChemicalKind::shown);
         shown(all, "measures", Measures.values(), Measures::shown);
+        // The one unit that is a word.
+        all.put("measures.tension.unit", Measures.TENSION.unit());
         shown(all, "flow", Action.Flow.values(), Action.Flow::shown);
         shown(all, "end", EndState.values(), EndState::shown);
         shown(all, "limit", Limit.values(), Limit::shown);

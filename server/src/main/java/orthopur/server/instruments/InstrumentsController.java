@@ -58,7 +58,7 @@ class InstrumentsController {
     private final Map<Instrument, Meter> standIns = new HashMap<>();
     private final Random world = new Random(20_261_125);
 
-    private record Standing(String name, Meter.Kind kind, Meter meter) {}
+    private record Standing(Text name, Meter.Kind kind, Meter meter) {}
 
     InstrumentsController(
             @Value("${orthopur.demo:false}") boolean demo,
@@ -76,16 +76,24 @@ class InstrumentsController {
             return;
         }
         // Meters that nobody has entered in the register, as they lie in every drawer.
-        add("atp-old", "ATP meter, old", Meter.Kind.ATP, new Meter.Condition(0, 400, 365, 2, 0.2));
-        add("probe-t", "Probe thermometer", Meter.Kind.THERMOMETER, Meter.Condition.GOOD);
+        add(
+                "atp-old",
+                Text.of("instruments.atp-old", "ATP meter, old"),
+                Meter.Kind.ATP,
+                new Meter.Condition(0, 400, 365, 2, 0.2));
+        add(
+                "probe-t",
+                Text.of("instruments.probe", "Probe thermometer"),
+                Meter.Kind.THERMOMETER,
+                Meter.Condition.GOOD);
         add(
                 "oven-t",
-                "Oven thermometer, drifting",
+                Text.of("instruments.oven-drifting", "Oven thermometer, drifting"),
                 Meter.Kind.THERMOMETER,
                 new Meter.Condition(0.03, 120, 90, 60, 0));
     }
 
-    private void add(String id, String name, Meter.Kind kind, Meter.Condition c) {
+    private void add(String id, Text name, Meter.Kind kind, Meter.Condition c) {
         own.put(id, new Standing(name, kind, new Meter(kind, c, id.hashCode())));
     }
 
@@ -102,7 +110,7 @@ class InstrumentsController {
     /**
      * @param due whether nothing should be decided by it before it is checked
      */
-    record MeterView(String id, String name, Meter.Kind kind, String unit, boolean due) {}
+    record MeterView(String id, TextDocument name, Meter.Kind kind, String unit, boolean due) {}
 
     /**
      * @param value null when it shows none; {@code says} tells why
@@ -123,7 +131,7 @@ class InstrumentsController {
             all.add(
                     new MeterView(
                             i.id(),
-                            i.name(),
+                            TextDocument.of(Text.plain(i.name())),
                             Meter.Kind.of(i),
                             standIn(i).unit(),
                             standing != Register.Standing.GOOD));
@@ -133,7 +141,7 @@ class InstrumentsController {
                         all.add(
                                 new MeterView(
                                         id,
-                                        m.name(),
+                                        TextDocument.of(m.name()),
                                         m.kind(),
                                         m.kind().unit(),
                                         m.meter().condition().due())));
@@ -214,7 +222,7 @@ class InstrumentsController {
         }
         for (Instrument i : premises.now().site().instruments()) {
             if (i.id().equals(id)) {
-                return new Standing(i.name(), Meter.Kind.of(i), standIn(i));
+                return new Standing(Text.plain(i.name()), Meter.Kind.of(i), standIn(i));
             }
         }
         return own.get(id);
