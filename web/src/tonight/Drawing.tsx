@@ -1,7 +1,17 @@
 import { useEffect, useRef, useState } from "react";
 import { say } from "../shared/say";
 import { told, toldTask } from "../shared/texts";
-import { type Block, type Held, type Lane, lanesOf, type Night, namesOf, waitsOf } from "./night";
+import {
+  type Block,
+  type Held,
+  type Lane,
+  lanesOf,
+  type Night,
+  namesOf,
+  type Stay,
+  staysOf,
+  waitsOf,
+} from "./night";
 
 type Props = {
   night: Night;
@@ -36,6 +46,10 @@ const LETTER = 7;
 /** Of a head in a narrow lane. */
 const TIGHT = 6;
 
+/** How wide the lane of a place is. */
+const LEAST = 36;
+const MOST = 74;
+
 /**
  * The night running down like a ribbon. Each person is a lane; what they do is a block with its machine. What runs by
  * itself hangs on a thread in the place where it lies. The tank stands beside it as a level; what decides the end is
@@ -57,10 +71,12 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
   const waits = waitsOf(all);
   const names = namesOf(all.filter(named), waits, NAME / MINUTE);
   const lane = new Map<string, Place>();
+  const narrow = lanes.reduce((sum, l) => sum + beside(l), 0);
   const shares = lanes.reduce((sum, l) => sum + share(l, all), 0);
   let right = AXIS;
   for (const l of lanes) {
-    const wide = ((width - AXIS - BEYOND - TANK) * share(l, all)) / Math.max(1, shares);
+    const room = width - AXIS - BEYOND - TANK - narrow;
+    const wide = beside(l) || (room * share(l, all)) / Math.max(1, shares);
     lane.set(l.id, { x: right, wide });
     right += wide;
   }
@@ -173,6 +189,11 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
               from={giver(b, all, lane)}
             />
           ))}
+        {staysOf(night)
+          .filter((s) => blocks.some((b) => b.machine === s.machine))
+          .map((s) => (
+            <Kept key={`${s.lane}${s.from}`} stay={s} place={at0(s.lane)} y={y} name={nameOf(night, s)} />
+          ))}
         {blocks
           .filter((b) => b.hands)
           .flatMap((b) =>
@@ -206,6 +227,11 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
               : `, ${say("tonight.drawing.by-itself", "by itself")}`}
           </li>
         ))}
+        {staysOf(night).map((s) => (
+          <li key={`${s.lane}${s.from}`}>
+            {at(s.from)}–{at(s.to)} {stays(night, s)}
+          </li>
+        ))}
       </ol>
     </div>
   );
@@ -213,10 +239,29 @@ export function Drawing({ night, blocks, all, at, onHold, onLetGo, held }: Props
 
 type Place = { x: number; wide: number };
 
-/** Who only releases needs less room than who cleans; what runs by itself needs least. */
+const nameOf = (night: Night, s: Stay) => told(night.places.find((p) => p.id === s.place)?.name ?? s.place);
+
+const stays = (night: Night, s: Stay) =>
+  say("tonight.drawing.stays", "{0}: {1} stays with it", s.machine, nameOf(night, s));
+
+/** Who only releases needs less room than who cleans. */
 function share(l: Lane, all: Block[]): number {
   const works = all.some((b) => b.people.includes(l.id) && !b.id.endsWith("/release"));
-  return l.kind === "person" ? (works ? 11 : 5) : 4;
+  return l.kind === "person" ? (works ? 11 : 5) : 0;
+}
+
+/** The lane of a place is as wide as its longest word, so that it can be read; 0 for a person. */
+function beside(l: Lane): number {
+  const longest = Math.max(
+    ...told(l.name)
+      .split(" ")
+      .map((word) => word.length),
+  );
+  return l.kind === "person"
+    ? 0
+    : l.kind === "machine"
+      ? LEAST
+      : Math.min(MOST, Math.max(LEAST, longest * TIGHT + 8));
 }
 
 /** A code without the letters that all machines of the site share. */
@@ -352,6 +397,24 @@ function Wait({ block: b, place, y, name, from }: WaitProps) {
   );
 }
 
+type KeptProps = { stay: Stay; place: Place; y: (minute: number) => number; name: string };
+
+/** A cart or a tool that is out: a whole line from when it is fetched until it is free again. */
+function Kept({ stay: s, place, y, name }: KeptProps) {
+  const x = place.x + 10;
+  return (
+    <g className="night-kept">
+      <title>{`${s.machine}: ${name}`}</title>
+      <path d={`M${x - 5} ${y(s.from)}h10m-5 0V${y(s.to)}m-5 0h10`} />
+      {(s.to - s.from) * MINUTE >= NAME && (
+        <text x={x + 6} y={y(s.from) + NAME}>
+          {short(s.machine)}
+        </text>
+      )}
+    </g>
+  );
+}
+
 type TankProps = { night: Night; x: number; y: (minute: number) => number; until: number };
 
 /** The tank over the night: the wider, the more hot water is in it. */
@@ -360,6 +423,7 @@ function Tank({ night, x, y, until }: TankProps) {
   if (water.length === 0) {
     return null;
   }
+  const hot = say("tonight.drawing.hot", "hot water").split(" ");
   const full = Math.max(...water.map((w) => w.litres), 1);
   const wide = TANK - 24;
   const least = water.reduce((a, w) => (w.litres < a.litres ? w : a));
@@ -374,8 +438,12 @@ function Tank({ night, x, y, until }: TankProps) {
           Math.round(least.litres),
         )}
       </title>
-      <text x={x} y={20}>
-        {say("tonight.drawing.hot", "hot water")}
+      <text x={x} y={6}>
+        {hot.map((word) => (
+          <tspan key={word} x={x} dy={14}>
+            {word}
+          </tspan>
+        ))}
       </text>
       <path d={`M${x} ${y(water[0].at)}L${line}L${x} ${y(water.at(-1)?.at ?? 0)}Z`} className="level" />
       <path d={`M${x + wide} ${TOP}V${y(until)}`} className="brim" />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { blocksOf, lanesOf, type Night, namesOf, readyOf, waitsOf } from "./night";
+import { blocksOf, lanesOf, type Night, namesOf, readyOf, staysOf, waitsOf } from "./night";
 
 const task = (id: string, people: string[], place: string | null, from: number, to: number) => ({
   id,
@@ -77,6 +77,30 @@ describe("the night as it is drawn", () => {
     const lanes = waitsOf([wait("QK-A1", 0, 60), wait("QK-B1", 60, 90), wait("QK-C1", 74, 80)]);
     expect(lanes.get("QK-C1/74")).toBe(lanes.get("QK-A1/0"));
     expect(lanes.get("QK-B1/60")).not.toBe(lanes.get("QK-A1/0"));
+  });
+
+  it("has a lane for each cart that is out at once, and one again for the next machine", () => {
+    const out = {
+      ...NIGHT,
+      places: [...NIGHT.places, { id: "cart", name: "parts cart", slots: 2 }],
+      kept: [
+        { place: "cart", group: "a", from: 0, to: 60 },
+        { place: "cart", group: "b", from: 30, to: 90 },
+        { place: "cart", group: "c", from: 60, to: 80 },
+      ],
+    } as unknown as Night;
+    expect(staysOf(out).map((s) => [s.machine, s.lane])).toEqual([
+      ["QK-SL1", "cart 0"],
+      ["QK-OV1", "cart 1"],
+      ["QK-FL1", "cart 0"],
+    ]);
+    const carts = lanesOf(out, blocks).filter((l) => l.id.startsWith("cart"));
+    expect(carts.map((l) => [l.id, l.name, l.kind])).toEqual([
+      ["cart 0", "parts cart", "place"],
+      ["cart 1", "parts cart", "place"],
+    ]);
+    // A server of before says nothing of carts.
+    expect(staysOf(NIGHT)).toEqual([]);
   });
 
   it("names what lies in one place one below the other", () => {

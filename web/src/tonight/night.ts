@@ -61,7 +61,24 @@ export function movesOf(night: Night, moves: Move[]): { person: string; name: st
     .filter((p) => p.moves.length > 0);
 }
 
-/** Who has something to do, then the places in which something lies by itself. */
+/** A cart or a tool that stays with a clean from one of its tasks to another, and its lane. */
+export type Stay = { lane: string; place: string; machine: string; from: number; to: number };
+
+/** Each in the first lane of its place that is free: there are as many as there are carts out at once. */
+export function staysOf(night: Night): Stay[] {
+  const machines = new Map(night.cleans.map((c) => [c.procedure, c.machine]));
+  const ends = new Map<string, number[]>();
+  return (night.kept ?? []).map((k) => {
+    const own = ends.get(k.place) ?? [];
+    const free = own.findIndex((end) => end <= k.from);
+    const at = free < 0 ? own.length : free;
+    own[at] = k.to;
+    ends.set(k.place, own);
+    return { ...k, machine: machines.get(k.group) ?? "", lane: `${k.place} ${at}` };
+  });
+}
+
+/** Who has something to do, then the places in which something lies by itself or which stay with a machine. */
 export function lanesOf(night: Night, blocks: Block[]): Lane[] {
   const busy = new Set(blocks.flatMap((b) => b.people));
   const lane = waitsOf(blocks);
@@ -74,6 +91,11 @@ export function lanesOf(night: Night, blocks: Block[]): Lane[] {
     ...night.places
       .filter((p) => held.has(p.id))
       .map((p) => ({ id: p.id, name: p.name, kind: "place" as const })),
+    ...[...new Map(staysOf(night).map((s) => [s.lane, s.place]))].map(([id, place]) => ({
+      id,
+      name: night.places.find((p) => p.id === place)?.name ?? place,
+      kind: "place" as const,
+    })),
     ...inside.map((h) => ({
       id: h,
       name: [...new Set(blocks.filter((b) => lane.get(b.id) === h).map((b) => b.machine))].join(", "),

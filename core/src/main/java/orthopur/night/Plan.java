@@ -1,9 +1,13 @@
 package orthopur.night;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import orthopur.night.Night.Job;
+import orthopur.night.Night.Keep;
 import orthopur.text.Text;
 
 /**
@@ -121,6 +125,32 @@ public record Plan(
      * @param price what would make it fit
      */
     public record Unplaced(String id, boolean must, Text reason, Text price) {}
+
+    /**
+     * What stays with a group from one of its tasks to another: a cart with its parts, a ladder.
+     *
+     * @param place that is taken all the time
+     */
+    public record Stay(String place, String group, int from, int to) {}
+
+    /** What stays with whom, in the order in which it begins. */
+    public List<Stay> stays(Night night) {
+        Map<String, Placed> placed = byId();
+        List<Stay> all = new ArrayList<>();
+        for (Job j : night.tasks()) {
+            Placed last = placed.get(j.id());
+            if (last == null) {
+                continue;
+            }
+            for (Keep k : j.keeps()) {
+                Placed since = k.since() == null ? null : placed.get(k.since());
+                int from = since == null ? 0 : since.from();
+                all.add(new Stay(k.place(), j.group(), from, last.to()));
+            }
+        }
+        all.sort(Comparator.comparingInt(Stay::from).thenComparing(Stay::group));
+        return all;
+    }
 
     /** Each placed task by its id. */
     public Map<String, Placed> byId() {

@@ -10,7 +10,6 @@ import java.util.Set;
 import orthopur.night.Night.After;
 import orthopur.night.Night.Break;
 import orthopur.night.Night.Job;
-import orthopur.night.Night.Keep;
 import orthopur.night.Night.Person;
 import orthopur.night.Night.Place;
 import orthopur.night.Night.Span;
@@ -286,15 +285,9 @@ public final class PlanCheck {
                 taken.add(new Span(p.from(), p.to()));
             }
         }
-        for (Placed p : plan.tasks()) {
-            Job j = jobs.get(p.id());
-            for (Keep k : j == null ? List.<Keep>of() : j.keeps()) {
-                if (k.place().equals(place.id())) {
-                    Placed since = k.since() == null ? null : placed.get(k.since());
-                    taken.add(new Span(since == null ? 0 : since.from(), p.to()));
-                }
-            }
-        }
+        plan.stays(night).stream()
+                .filter(s -> s.place().equals(place.id()))
+                .forEach(s -> taken.add(new Span(s.from(), s.to())));
         for (Span a : taken) {
             long same =
                     taken.stream().filter(b -> b.from() <= a.from() && a.from() < b.to()).count();

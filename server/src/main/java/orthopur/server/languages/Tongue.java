@@ -64,6 +64,11 @@ public final class Tongue {
         return english == null ? null : spoken.say(english);
     }
 
+    /** The same; null where the language has nothing of it. */
+    public @Nullable String known(@Nullable String english) {
+        return english == null ? null : spoken.known(english);
+    }
+
     /** Several, one after the other. */
     public String told(List<String> english) {
         return String.join(", ", english.stream().map(spoken::say).toList());

@@ -162,27 +162,50 @@ class PrintController {
             @Nullable String because,
             @Nullable String caution,
             String figures,
-            @Nullable String option,
+            @Nullable Text option,
             List<Shape> lit,
             @Nullable Other other) {}
 
     /**
      * A step once more, in the crew's language.
      *
-     * @param words null where the language file has no translation of them
+     * @param words what to do; that nobody has put it into this language where it is so
+     * @param option with which way of fitting alone it is done
      */
     public record Other(
-            String verb,
-            @Nullable String words,
+            @Nullable String verb,
+            String words,
+            @Nullable String option,
             @Nullable String caution,
             @Nullable String because) {
-        static Other of(Spoken spoken, Step s) {
+        static Other of(Tongue t, Step s, @Nullable Text option) {
+            String words = t.known(s.words());
             return new Other(
-                    spoken.say(s.action().verb()),
-                    spoken.known(s.words()),
-                    s.caution() == null ? null : spoken.known(s.caution()),
-                    s.because() == null ? null : spoken.known(s.because()));
+                    t.told(s.action().verb()),
+                    words != null
+                            ? words
+                            : t.say(
+                                    "print.cards.not-translated",
+                                    "(nobody has put these words into this language yet)"),
+                    option == null
+                            ? null
+                            : t.say(
+                                    "print.only-with", "only with {0}", t.piece(option)),
+                    t.known(s.caution()),
+                    t.known(s.because()));
         }
+    }
+
+    /** With which way of fitting alone a step is done, or null. */
+    private static @Nullable Text optionOf(Step s, MachineSheet sheet) {
+        if (s.when() == null) {
+            return null;
+        }
+        int at = Math.max(0, s.when().indexOf('='));
+        Map<String, String> choice = Map.of(s.when().substring(0, at), s.when().substring(at + 1));
+        return new Configuration(choice).said(sheet).stream()
+                .findFirst()
+                .orElse(Text.plain(s.when()));
     }
 
     private static Text stateOf(OnPaper.Printed printed) {
@@ -238,8 +261,9 @@ class PrintController {
                 "steps",
                 steps(
                         printed,
+                        t,
                         reader(t.code(), sheet, id),
-                        with.isEmpty() ? null : languages.spoken(with, sheet.code(), id)));
+                        with.isEmpty() ? null : languages.tongue(with, sheet.code(), id)));
         on.put("with", with);
         on.put("outline", sheet.outline());
         on.put("energies", TakeApartMap.of(sheet, Configuration.fitted(sheet)).energies());
@@ -273,7 +297,7 @@ class PrintController {
                                 printed.procedure(),
                                 t.say("print.word.version", "version {0}, {1}", version, state),
                                 t)
-                        .write(steps(printed, reader(t.code(), printed.sheet(), id), null));
+                        .write(steps(printed, t, reader(t.code(), printed.sheet(), id), null));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(ProcedureInWord.TYPE))
                 .header(
@@ -287,7 +311,7 @@ class PrintController {
      * @param other a second one, beside it
      */
     private List<PrintedStep> steps(
-            OnPaper.Printed printed, @Nullable Reader in, @Nullable Spoken other) {
+            OnPaper.Printed printed, Tongue t, @Nullable Reader in, @Nullable Tongue other) {
         Procedure p = printed.procedure();
         MachineSheet sheet = printed.sheet();
         SheetIndex index = new SheetIndex(sheet);
@@ -296,6 +320,7 @@ class PrintController {
         String before = "";
         for (int i = 0; i < p.steps().size(); i++) {
             Step s = p.steps().get(i);
+            Text option = optionOf(s, sheet);
             String phase = printed.verdict().ribbon().steps().get(i).phase();
             all.add(
                     new PrintedStep(
@@ -303,15 +328,17 @@ class PrintController {
                             phase,
                             !phase.equals(before),
                             s.action().verb(),
-                            s.words().isBlank() ? "(no words yet)" : s.words(),
+                            s.words().isBlank()
+                                    ? t.say("print.no-words", "(no words yet)")
+                                    : s.words(),
                             s.because(),
                             s.caution(),
                             in == null
                                     ? named(printed.lines().get(i), index)
                                     : figures(s, in, index, names),
-                            s.when() == null ? null : s.when().replace("=", ": "),
+                            option,
                             shapes(s, sheet.outline(), index),
-                            other == null ? null : Other.of(other, s)));
+                            other == null ? null : Other.of(other, s, option)));
             before = phase;
         }
         return all;

@@ -125,7 +125,7 @@ final class ProcedureInWord {
             more(words, told(s.because()), false);
         }
         if (s.option() != null) {
-            more(words, t.say("print.only-with", "only with {0}", t.told(s.option())), false);
+            more(words, t.say("print.only-with", "only with {0}", t.piece(s.option())), false);
         }
         XWPFTableCell figures = cell(row, 2, "", false);
         run(figures.getParagraphs().getFirst(), s.figures(), false).setFontSize(SMALL);

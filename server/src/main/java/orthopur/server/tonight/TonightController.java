@@ -157,6 +157,7 @@ class TonightController {
      * @param seeking whether a better plan is still sought
      * @param moves what is otherwise than in the plan before, or, of what is tried, than in the one
      *     that people go by
+     * @param kept carts and tools that stay with a clean from task to task
      * @param peopleEnd minute at which it would end as people do it
      * @param peopleLeftOut how much they would leave out
      */
@@ -173,6 +174,7 @@ class TonightController {
             List<NightChange> said,
             List<SiteNight.Done> done,
             PlanDocument plan,
+            List<Plan.Stay> kept,
             boolean seeking,
             List<NightMove> moves,
             int peopleEnd,
@@ -275,6 +277,9 @@ class TonightController {
                         .toList(),
                 on.standing().done(),
                 PlanDocument.of(p.plan()),
+                p.plan().stays(on.night()).stream()
+                        .filter(s -> !s.place().startsWith(Night.DISCONNECT))
+                        .toList(),
                 p.seeking(),
                 p.moves().stream().map(NightMove::of).toList(),
                 people.end(),

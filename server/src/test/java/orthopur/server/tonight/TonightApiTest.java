@@ -115,9 +115,10 @@ class TonightApiTest {
     @Test
     void whatIsDraggedMovesInTheAnswerAndNowhereElse() {
         JsonNode now = ilse.read("/api/tonight?settled=true").body();
+        // Nothing comes after it, so that there is room for it in whatever plan.
         JsonNode task = null;
         for (JsonNode t : now.get("plan").get("tasks")) {
-            if (task == null && t.get("hands").asBoolean() && t.get("people").size() == 1) {
+            if (t.get("id").asString().equals("qk-sl1-end-of-shift/release")) {
                 task = t;
             }
         }
