@@ -46,9 +46,10 @@ const LETTER = 7;
 /** Of a head in a narrow lane. */
 const TIGHT = 6;
 
-/** How wide the lane of a place is. */
-const LEAST = 36;
+/** How wide the lane of a place is, and of a cart that is out. */
+const LEAST = 30;
 const MOST = 74;
+const KEPT = 17;
 
 /**
  * The night running down like a ribbon. Each person is a lane; what they do is a block with its machine. What runs by
@@ -250,18 +251,24 @@ function share(l: Lane, all: Block[]): number {
   return l.kind === "person" ? (works ? 11 : 5) : 0;
 }
 
-/** The lane of a place is as wide as its longest word, so that it can be read; 0 for a person. */
+/** How wide a lane is beside those of people; that of a place as its longest word, so that it can be read. */
 function beside(l: Lane): number {
-  const longest = Math.max(
-    ...told(l.name)
-      .split(" ")
-      .map((word) => word.length),
-  );
-  return l.kind === "person"
-    ? 0
-    : l.kind === "machine"
-      ? LEAST
-      : Math.min(MOST, Math.max(LEAST, longest * TIGHT + 8));
+  switch (l.kind) {
+    case "person":
+      return 0;
+    case "kept":
+      return KEPT;
+    case "machine":
+      return LEAST;
+    default: {
+      const longest = Math.max(
+        ...told(l.name)
+          .split(" ")
+          .map((word) => word.length),
+      );
+      return Math.min(MOST, Math.max(LEAST, longest * TIGHT + 8));
+    }
+  }
 }
 
 /** A code without the letters that all machines of the site share. */
@@ -305,7 +312,7 @@ function LaneHead({ lane, place, bottom, first }: HeadProps) {
                 {cut(word, place.wide, TIGHT)}
               </tspan>
             ))
-          : lane.kind !== "machine" && cut(head, place.wide - 2, narrow ? TIGHT : LETTER)}
+          : (person || lane.kind === "place") && cut(head, place.wide - 2, narrow ? TIGHT : LETTER)}
       </text>
     </g>
   );
@@ -399,18 +406,18 @@ function Wait({ block: b, place, y, name, from }: WaitProps) {
 
 type KeptProps = { stay: Stay; place: Place; y: (minute: number) => number; name: string };
 
-/** A cart or a tool that is out: a whole line from when it is fetched until it is free again. */
+/** A cart or a tool that is out: a whole line from when it is fetched until it is free again, named along it. */
 function Kept({ stay: s, place, y, name }: KeptProps) {
-  const x = place.x + 10;
+  const x = place.x + 3;
+  const top = y(s.from);
+  const words = `${short(s.machine)} ${name}`;
   return (
     <g className="night-kept">
       <title>{`${s.machine}: ${name}`}</title>
-      <path d={`M${x - 5} ${y(s.from)}h10m-5 0V${y(s.to)}m-5 0h10`} />
-      {(s.to - s.from) * MINUTE >= NAME && (
-        <text x={x + 6} y={y(s.from) + NAME}>
-          {short(s.machine)}
-        </text>
-      )}
+      <path d={`M${x} ${top}h6M${x} ${y(s.to)}h6M${x} ${top}V${y(s.to)}`} />
+      <text transform={`translate(${x + 4} ${top + 5}) rotate(90)`}>
+        {cut(words, y(s.to) - top - 8, TIGHT)}
+      </text>
     </g>
   );
 }

@@ -4,7 +4,7 @@ export type Night = Schemas["TonightView"];
 export type PlacedTask = Schemas["TaskDocument"];
 
 /** A task with all that is known of it. */
-export type Lane = { id: string; name: string; kind: "person" | "place" | "machine" };
+export type Lane = { id: string; name: string; kind: "person" | "place" | "kept" | "machine" };
 export type Block = PlacedTask & {
   name: string | CoreText;
   machine: string;
@@ -64,17 +64,15 @@ export function movesOf(night: Night, moves: Move[]): { person: string; name: st
 /** A cart or a tool that stays with a clean from one of its tasks to another, and its lane. */
 export type Stay = { lane: string; place: string; machine: string; from: number; to: number };
 
-/** Each in the first lane of its place that is free: there are as many as there are carts out at once. */
+/** Each in the first lane that is free: there are as many as there are carts and tools out at once. */
 export function staysOf(night: Night): Stay[] {
   const machines = new Map(night.cleans.map((c) => [c.procedure, c.machine]));
-  const ends = new Map<string, number[]>();
+  const ends: number[] = [];
   return (night.kept ?? []).map((k) => {
-    const own = ends.get(k.place) ?? [];
-    const free = own.findIndex((end) => end <= k.from);
-    const at = free < 0 ? own.length : free;
-    own[at] = k.to;
-    ends.set(k.place, own);
-    return { ...k, machine: machines.get(k.group) ?? "", lane: `${k.place} ${at}` };
+    const free = ends.findIndex((end) => end <= k.from);
+    const at = free < 0 ? ends.length : free;
+    ends[at] = k.to;
+    return { ...k, machine: machines.get(k.group) ?? "", lane: `kept ${String(at).padStart(2, "0")}` };
   });
 }
 
@@ -91,11 +89,9 @@ export function lanesOf(night: Night, blocks: Block[]): Lane[] {
     ...night.places
       .filter((p) => held.has(p.id))
       .map((p) => ({ id: p.id, name: p.name, kind: "place" as const })),
-    ...[...new Map(staysOf(night).map((s) => [s.lane, s.place]))].map(([id, place]) => ({
-      id,
-      name: night.places.find((p) => p.id === place)?.name ?? place,
-      kind: "place" as const,
-    })),
+    ...[...new Set(staysOf(night).map((s) => s.lane))]
+      .sort()
+      .map((id) => ({ id, name: "", kind: "kept" as const })),
     ...inside.map((h) => ({
       id: h,
       name: [...new Set(blocks.filter((b) => lane.get(b.id) === h).map((b) => b.machine))].join(", "),
