@@ -262,13 +262,18 @@ function beside(l: Lane): number {
       return LEAST;
     default: {
       const longest = Math.max(
-        ...told(l.name)
-          .split(" ")
-          .map((word) => word.length),
-      );
+        ...inTwo(told(l.name)).map((line) => line.length));
       return Math.min(MOST, Math.max(LEAST, longest * TIGHT + 8));
     }
   }
+}
+
+/** Some words in two lines, as even as they can be. */
+function inTwo(words: string): string[] {
+  const all = words.split(" ");
+  const ways = all.slice(1).map((_, i) => [all.slice(0, i + 1).join(" "), all.slice(i + 1).join(" ")]);
+  const longest = (lines: string[]) => Math.max(...lines.map((line) => line.length));
+  return ways.sort((a, b) => longest(a) - longest(b))[0] ?? all;
 }
 
 /** A code without the letters that all machines of the site share. */
@@ -307,9 +312,9 @@ function LaneHead({ lane, place, bottom, first }: HeadProps) {
       >
         {/* What hangs in a machine has its name beside it. A place of two words stands in two lines. */}
         {lane.kind === "place" && narrow && head.includes(" ")
-          ? head.split(" ").map((word, n) => (
-              <tspan key={word} x={place.x + place.wide / 2} dy={n === 0 ? 0 : 14}>
-                {cut(word, place.wide, TIGHT)}
+          ? inTwo(head).map((line, n) => (
+              <tspan key={line} x={place.x + place.wide / 2} dy={n === 0 ? 0 : 14}>
+                {cut(line, place.wide, TIGHT)}
               </tspan>
             ))
           : (person || lane.kind === "place") && cut(head, place.wide - 2, narrow ? TIGHT : LETTER)}
