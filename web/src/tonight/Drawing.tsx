@@ -261,8 +261,7 @@ function beside(l: Lane): number {
     case "machine":
       return LEAST;
     default: {
-      const longest = Math.max(
-        ...inTwo(told(l.name)).map((line) => line.length));
+      const longest = Math.max(...inTwo(told(l.name)).map((line) => line.length));
       return Math.min(MOST, Math.max(LEAST, longest * TIGHT + 8));
     }
   }
