@@ -5,9 +5,10 @@ import { useSearchParams } from "react-router";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import type { Doc } from "../ribbon/draft";
 import type { Mark } from "../ribbon/Ribbon";
+import { BECAME } from "../ribbon/words";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
-import { VERSION_STATES } from "../shared/texts";
+import { told, VERSION_STATES } from "../shared/texts";
 import { CameAndWent, SideBySide } from "./Difference";
 
 type Props = {
@@ -15,13 +16,6 @@ type Props = {
   row: Schemas["ProcedureRow"];
   onMarks: (marks: Map<string, Mark>) => void;
   onShow: (stepId: string) => void;
-};
-
-const KIND: Record<string, string> = {
-  added: say("procedures.compare.new", "New"),
-  removed: say("procedures.compare.gone", "Gone"),
-  changed: say("procedures.compare.changed", "Changed"),
-  moved: say("procedures.compare.moved", "Moved"),
 };
 
 /** What stands here against another version: what moved, and what that does to the verdict. */
@@ -78,13 +72,17 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
       )}
       {d && (
         <>
-          <SideBySide d={d} before={name(against)} now="here" />
+          <SideBySide
+            d={d}
+            before={name(against)}
+            now={say("procedures.compare.here", "as it stands here")}
+          />
           {d.head.length > 0 && (
             <p>
               {say(
                 "procedures.compare.different-in-its-head",
                 "Different in its head: {0}.",
-                d.head.join(", "),
+                d.head.map(told).join(", "),
               )}
             </p>
           )}
@@ -96,7 +94,7 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
           <ol className="differences steps">
             {d.steps.map((s) => (
               <li key={s.id} className={s.kind}>
-                <b>{KIND[s.kind]}</b>{" "}
+                <b>{BECAME[s.kind]}</b>{" "}
                 {s.is !== undefined ? (
                   <button type="button" className="link" onClick={() => onShow(s.id)}>
                     {s.was !== undefined && s.was !== s.is
@@ -106,7 +104,7 @@ export function Compare({ doc, row, onMarks, onShow }: Props) {
                 ) : (
                   say("procedures.compare.step", "step {0}", s.was)
                 )}
-                {s.parts.length > 0 && <span className="quiet"> ({s.parts.join(", ")})</span>}
+                {s.parts.length > 0 && <span className="quiet"> ({s.parts.map(told).join(", ")})</span>}
                 {s.lineBefore && s.lineBefore !== s.lineNow && <del>{s.lineBefore}</del>}
                 {s.lineNow && s.lineBefore !== s.lineNow && <ins>{s.lineNow}</ins>}
               </li>

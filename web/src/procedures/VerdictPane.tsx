@@ -61,26 +61,26 @@ export function VerdictPane(p: Props) {
         />
         <Count
           name={say("procedures.verdict-pane.hands-on-time", "Hands-on time")}
-          value={`${Math.round(v.totals.handsOnMinutes)} min`}
+          value={`${Math.round(v.totals.handsOnMinutes)}\u00a0min`}
         />
         <Count
           name={say("procedures.verdict-pane.done-after", "Done after")}
-          value={`${Math.round(v.totals.elapsedMinutes)} min`}
+          value={`${Math.round(v.totals.elapsedMinutes)}\u00a0min`}
         />
         <Count
           name={say("procedures.verdict-pane.waiting-time", "Waiting time")}
-          value={`${Math.round(v.totals.waitingMinutes)} min`}
+          value={`${Math.round(v.totals.waitingMinutes)}\u00a0min`}
         />
         {v.totals.waterLitres !== undefined && (
           <Count
             name={say("procedures.verdict-pane.water", "Water")}
-            value={`${Math.round(v.totals.waterLitres)} L`}
+            value={`${Math.round(v.totals.waterLitres)}\u00a0L`}
           />
         )}
         {v.totals.warmLitres !== undefined && (
           <Count
             name={say("procedures.verdict-pane.hot-water", "Hot water")}
-            value={`${Math.round(v.totals.warmLitres)} L`}
+            value={`${Math.round(v.totals.warmLitres)}\u00a0L`}
           />
         )}
         {v.totals.chemicals.length > 0 && (

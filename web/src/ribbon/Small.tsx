@@ -2,6 +2,7 @@ import type { Schemas } from "../api/client";
 import { say } from "../shared/say";
 import { told } from "../shared/texts";
 import { EnergyThread, Patterns, SurfaceThread } from "./Ribbon";
+import { type Actions, type Names, summary, verbOf } from "./words";
 
 const ROW = 24;
 const ENERGY = 20;
@@ -12,6 +13,8 @@ type Props = {
   /** Number of the first step that is shown. */
   first: number;
   steps: Schemas["ExampleStep"][];
+  names: Names;
+  actions: Actions;
   /** Number of the step of which something is said; 0 for none. */
   lit: number;
 };
@@ -23,7 +26,7 @@ function since<T extends { from: number }>(spans: T[], first: number): T[] {
 }
 
 /** A few steps of a ribbon with the threads that matter there, to be looked at and not worked on. */
-export function Small({ ribbon, first, steps, lit }: Props) {
+export function Small({ ribbon, first, steps, names, actions, lit }: Props) {
   const height = steps.length * ROW;
   const count = Math.max(ribbon.steps.length, first + steps.length - 1);
   const mid = Array.from({ length: count }, (_, i) =>
@@ -44,7 +47,9 @@ export function Small({ ribbon, first, steps, lit }: Props) {
             style={{ height: ROW }}
           >
             <span className="number">{first + i}</span>
-            <span className="line">{s.line}</span>
+            <span className="line">
+              <b>{verbOf(s.step, actions)}</b> {summary(s.step, names, actions)}
+            </span>
           </li>
         ))}
       </ol>

@@ -148,10 +148,18 @@ function shown(v: unknown, names: Names): string {
     return say("ribbon.words.not-stated", "not stated");
   }
   if (Array.isArray(v)) {
-    return list(v as string[], names) || "none";
+    return list(v as string[], names) || say("ribbon.words.none", "none");
   }
   if (typeof v === "object") {
     return showQuantity(v as Schemas["Quantity"]);
   }
   return String(v);
 }
+
+/** What became of a step between two versions. */
+export const BECAME: Record<string, string> = {
+  added: say("procedures.compare.new", "New"),
+  removed: say("procedures.compare.gone", "Gone"),
+  changed: say("procedures.compare.changed", "Changed"),
+  moved: say("procedures.compare.moved", "Moved"),
+};

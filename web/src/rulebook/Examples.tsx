@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { Small } from "../ribbon/Small";
+import { type Actions, BECAME, type Names, namesOf } from "../ribbon/words";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
-import { sentence } from "../shared/texts";
+import { sentence, told, useReading } from "../shared/texts";
 import { titleOf } from "./titles";
 
 type Props = { rule: Schemas["RuleView"]; figures: Schemas["FigureView"][] };
@@ -29,13 +30,26 @@ export function Examples({ rule, figures }: Props) {
       ),
     placeholderData: (before) => before,
   });
+  const machine = run.data?.machine;
+  useReading(machine);
+  const sheet = useQuery({
+    queryKey: keys.sheet(machine),
+    enabled: machine !== undefined,
+    queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine ?? "" } } })),
+  });
+  const chemicals = useQuery({
+    queryKey: keys.chemicals(),
+    queryFn: () => unwrap(api.GET("/api/chemicals")),
+  });
+  const actions = useQuery({ queryKey: keys.actions(), queryFn: () => unwrap(api.GET("/api/actions")) });
+  const names = useMemo(() => namesOf(sheet.data, chemicals.data), [sheet.data, chemicals.data]);
   if (run.isError) {
     return <p className="note stop">{message(run.error)}</p>;
   }
-  if (!run.data) {
+  if (!run.data || !actions.data || (machine && !sheet.data)) {
     return <p className="quiet">{say("rulebook.examples.running-it", "Running it…")}</p>;
   }
-  const { broken, kept, machine } = run.data;
+  const { broken, kept, slip, around } = run.data;
   if (!broken || !kept) {
     return (
       <p className="quiet">
@@ -46,15 +60,14 @@ export function Examples({ rule, figures }: Props) {
       </p>
     );
   }
+  const written = { machine, names, actions: actions.data };
   const asked = run.data.figures.flatMap((id) => figures.filter((f) => f.id === id));
   return (
     <div className="examples">
-      <Example
-        name={say("rulebook.examples.with-one-slip", "With one slip")}
-        view={broken}
-        machine={machine}
-      />
-      <Example name={say("rulebook.examples.as-approved", "As approved")} view={kept} machine={machine} />
+      <Example name={say("rulebook.examples.with-one-slip", "With one slip")} view={broken} {...written}>
+        {around ? sentence(around) : slip.map(slipped).join("; ")}
+      </Example>
+      <Example name={say("rulebook.examples.as-approved", "As approved")} view={kept} {...written} />
       {asked.length > 0 && (
         <section
           className="tries"
@@ -84,8 +97,23 @@ export function Examples({ rule, figures }: Props) {
   );
 }
 
-function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: string }) {
-  const { finding, what, procedure } = p.view;
+/** "Changed: step 12." */
+function slipped(s: Schemas["ExampleSlip"]): string {
+  const step = say("procedures.compare.step", "step {0}", s.was ?? s.is);
+  return `${BECAME[s.kind]}: ${s.was && s.is && s.was !== s.is ? say("procedures.compare.step-now", "step {0}, now {1}", s.was, s.is) : step}`;
+}
+
+type ExampleProps = {
+  name: string;
+  view: Schemas["ExampleView"];
+  machine: string | undefined;
+  names: Names;
+  actions: Actions;
+  children?: string;
+};
+
+function Example(p: ExampleProps) {
+  const { finding, procedure } = p.view;
   return (
     <section className={finding ? "example breaks" : "example keeps"} aria-live="polite">
       <h3>
@@ -97,9 +125,17 @@ function Example(p: { name: string; view: Schemas["ExampleView"]; machine?: stri
         </b>
       </h3>
       <p className="quiet">
-        {p.machine}, {procedure}: {what}
+        {p.machine}, {told(procedure)}
+        {p.children && `. ${p.children}`}
       </p>
-      <Small ribbon={p.view.ribbon} first={p.view.first} steps={p.view.steps} lit={finding?.step ?? 0} />
+      <Small
+        ribbon={p.view.ribbon}
+        first={p.view.first}
+        steps={p.view.steps}
+        names={p.names}
+        actions={p.actions}
+        lit={finding?.step ?? 0}
+      />
       {finding && (
         <p>
           {sentence(finding.said)} <span className="quiet">{sentence(finding.why)}</span>

@@ -1,5 +1,6 @@
 import { screen, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
+import table from "../testing/actions.json";
 import { ILSE, MAREN, show } from "../testing/page";
 import RuleBook from "./RuleBook";
 
@@ -94,15 +95,21 @@ describe("the rule book", () => {
     expect(screen.queryByRole("img", { name: /^Chlorine/ })).toBeNull();
   });
 
-  it("shows two examples as they are written, what differs and the threads that matter", async () => {
-    const side = (line: string, finding?: object) => ({
+  it("shows two examples, what differs and the threads that matter", async () => {
+    const sanitizer = (value: number) => ({
+      id: "s13",
+      action: "sanitize",
+      items: ["blade"],
+      chemical: "h12",
+      strength: { value, unit: "mg/L" },
+    });
+    const side = (value: number, finding?: object) => ({
       procedure: "Slicer, end of shift",
-      what: "one slip",
       finding,
       first: 12,
       steps: [
-        { line: "Rinse Blade", differs: false },
-        { line, differs: true },
+        { step: { id: "s12", action: "rinse", items: ["blade"] }, differs: false },
+        { step: sanitizer(value), differs: true },
       ],
       ribbon: {
         energies: [],
@@ -111,7 +118,7 @@ describe("the rule book", () => {
           {
             name: "Blade",
             due: true,
-            surfaces: [{ id: "blade", name: "Blade", part: "blade", story: "" }],
+            surfaces: [{ id: "blade", name: "Blade", part: "blade" }],
             spans: [{ from: 0, stage: "SOILED", off: false, covered: false }],
             marks: [
               { step: 2, kind: "wash", granted: true },
@@ -126,28 +133,39 @@ describe("the rule book", () => {
       {
         "GET /api/session": ILSE,
         "GET /api/rulebook": BOOK,
-        "GET /api/chemicals": [],
+        "GET /api/chemicals": [{ id: "h12", name: "Halvern H12" }],
+        "GET /api/actions": table,
+        "GET /api/machines/QK-SL1": {
+          code: "QK-SL1",
+          parts: [{ id: "blade", name: "Blade", surfaces: [] }],
+          energies: [],
+          checks: [],
+          passages: [],
+          fittings: [],
+        },
         "POST /api/rulebook/rules/S1/examples": {
           rule: "S1",
           machine: "QK-SL1",
           figures: [],
-          broken: side("Sanitize Blade, 40 mg/L", {
+          slip: [{ kind: "changed", was: 13, is: 13 }],
+          broken: side(40, {
             rule: "S1",
             step: 13,
             said: { id: "x", english: "Too weak.", args: [] },
             why: { id: "y", english: "It kills nothing.", args: [] },
           }),
-          kept: side("Sanitize Blade, 110 mg/L"),
+          kept: side(110),
         },
       },
       "/rulebook?find=Strong",
     );
     await user.click(await screen.findByRole("button", { name: /Two examples/ }));
-    const wrong = (await screen.findByText("Sanitize Blade, 40 mg/L")).closest("li") as HTMLElement;
+    const wrong = (await screen.findByText(/40 mg\/L/)).closest("li") as HTMLElement;
     expect(wrong.className).toContain("lit");
-    expect(wrong.textContent).toContain("13");
+    expect(wrong.textContent).toMatch(/13.*Sanitize.*blade.*Halvern H12/);
     expect(screen.getAllByRole("img", { name: "Blade" })).toHaveLength(2);
     expect(screen.getByText("Too weak.")).toBeTruthy();
-    expect(screen.getByText("Sanitize Blade, 110 mg/L")).toBeTruthy();
+    expect(screen.getByText(/110 mg\/L/)).toBeTruthy();
+    expect(screen.getByText(/Changed: step 13/)).toBeTruthy();
   });
 });

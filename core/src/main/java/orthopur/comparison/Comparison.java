@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import orthopur.procedure.Procedure;
 import orthopur.procedure.Step;
 import orthopur.runthrough.Finding;
+import orthopur.text.Text;
 import orthopur.verdict.Verdict;
 
 /**
@@ -23,7 +24,7 @@ import orthopur.verdict.Verdict;
  * @param come root findings of the newer verdict that the older one did not have
  */
 public record Comparison(
-        List<StepChange> steps, List<String> head, List<Finding> gone, List<Finding> come) {
+        List<StepChange> steps, List<Text> head, List<Finding> gone, List<Finding> come) {
     public Comparison {
         steps = List.copyOf(steps);
         head = List.copyOf(head);
@@ -48,11 +49,7 @@ public record Comparison(
      *     option
      */
     public record StepChange(
-            Kind kind,
-            String id,
-            @Nullable Integer was,
-            @Nullable Integer is,
-            List<String> parts) {}
+            Kind kind, String id, @Nullable Integer was, @Nullable Integer is, List<Text> parts) {}
 
     /** Holds two versions and their verdicts against each other. */
     public static Comparison of(
@@ -64,7 +61,8 @@ public record Comparison(
                 only(verdictAfter, verdictBefore));
     }
 
-    private static List<StepChange> steps(List<Step> before, List<Step> after) {
+    /** What became of each step that is not the same. */
+    public static List<StepChange> steps(List<Step> before, List<Step> after) {
         Map<String, Integer> was = places(before);
         Map<String, Integer> is = places(after);
         Set<String> stayed = inOrder(before, is);
@@ -83,7 +81,7 @@ public record Comparison(
                 all.add(new StepChange(Kind.ADDED, s.id(), null, i + 1, List.of()));
                 continue;
             }
-            List<String> parts = parts(before.get(place), s);
+            List<Text> parts = parts(before.get(place), s);
             if (!stayed.contains(s.id())) {
                 all.add(new StepChange(Kind.MOVED, s.id(), place + 1, i + 1, parts));
             } else if (!parts.isEmpty()) {
@@ -142,33 +140,37 @@ public record Comparison(
         return stayed;
     }
 
-    private static List<String> parts(Step a, Step b) {
-        List<String> parts = new ArrayList<>();
-        differs(parts, "action", a.action(), b.action());
-        differs(parts, "words", a.words(), b.words());
-        differs(parts, "because", a.because(), b.because());
-        differs(parts, "caution", a.caution(), b.caution());
-        differs(parts, "minutes", a.minutes(), b.minutes());
-        differs(parts, "people", a.people(), b.people());
-        differs(parts, "option", a.when(), b.when());
+    private static List<Text> parts(Step a, Step b) {
+        List<Text> parts = new ArrayList<>();
+        differs(parts, Text.of("comparison.action", "action"), a.action(), b.action());
+        differs(parts, Text.of("comparison.words", "words"), a.words(), b.words());
+        differs(parts, Text.of("comparison.because", "because"), a.because(), b.because());
+        differs(parts, Text.of("comparison.caution", "caution"), a.caution(), b.caution());
+        differs(parts, Text.of("comparison.minutes", "minutes"), a.minutes(), b.minutes());
+        differs(parts, Text.of("comparison.people", "people"), a.people(), b.people());
+        differs(parts, Text.of("comparison.option", "option"), a.when(), b.when());
         return parts;
     }
 
-    private static List<String> head(Procedure a, Procedure b) {
-        List<String> parts = new ArrayList<>();
-        differs(parts, "title", a.title(), b.title());
-        differs(parts, "version of the sheet", a.sheetVersion(), b.sheetVersion());
-        differs(parts, "rule book", a.ruleBook(), b.ruleBook());
-        differs(parts, "frequency", a.kind(), b.kind());
-        differs(parts, "schools", a.schools(), b.schools());
-        differs(parts, "people", a.people(), b.people());
-        differs(parts, "protective equipment", a.ppe(), b.ppe());
-        differs(parts, "scope", a.scope(), b.scope());
+    private static List<Text> head(Procedure a, Procedure b) {
+        List<Text> parts = new ArrayList<>();
+        differs(parts, Text.of("comparison.title", "title"), a.title(), b.title());
+        differs(
+                parts,
+                Text.of("comparison.sheet", "version of the sheet"),
+                a.sheetVersion(),
+                b.sheetVersion());
+        differs(parts, Text.of("comparison.rule-book", "rule book"), a.ruleBook(), b.ruleBook());
+        differs(parts, Text.of("comparison.frequency", "frequency"), a.kind(), b.kind());
+        differs(parts, Text.of("comparison.schools", "schools"), a.schools(), b.schools());
+        differs(parts, Text.of("comparison.people", "people"), a.people(), b.people());
+        differs(parts, Text.of("comparison.ppe", "protective equipment"), a.ppe(), b.ppe());
+        differs(parts, Text.of("comparison.scope", "scope"), a.scope(), b.scope());
         return parts;
     }
 
     private static void differs(
-            List<String> parts, String name, @Nullable Object a, @Nullable Object b) {
+            List<Text> parts, Text name, @Nullable Object a, @Nullable Object b) {
         if (!Objects.equals(a, b)) {
             parts.add(name);
         }

@@ -154,13 +154,7 @@ public record Ribbon(
         boolean wholePart = members.size() > 1 && members.equals(sheet.surfacesOf(owner));
         String name = wholePart ? sheet.part(owner).name() : named.getFirst().name();
         return new SurfaceThread(
-                name,
-                named,
-                life.zone(),
-                life.due(),
-                life.end(),
-                life.spans(),
-                life.marks());
+                name, named, life.zone(), life.due(), life.end(), life.spans(), life.marks());
     }
 
     /**

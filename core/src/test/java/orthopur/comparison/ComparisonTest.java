@@ -81,9 +81,10 @@ class ComparisonTest {
                         s.when());
         Comparison c = against(GOOD.apply(List.of(new Edit.Change(s.id(), other))));
         assertEquals(Kind.CHANGED, c.steps().getFirst().kind());
-        assertEquals(List.of("words", "because", "minutes"), c.steps().getFirst().parts());
+        assertEquals("[words, because, minutes]", c.steps().getFirst().parts().toString());
         assertEquals(
-                List.of("protective equipment"), against(GOOD.withPpe(List.of("earplugs"))).head());
+                "[protective equipment]",
+                against(GOOD.withPpe(List.of("earplugs"))).head().toString());
     }
 
     /** From what is told the newer order can be made again: nothing is left out or told twice. */

@@ -34,11 +34,10 @@ public final class Examples {
     /**
      * One slip.
      *
-     * @param what was done, in words
      * @param kept as it is
      * @param broken with the slip
      */
-    public record Example(String rule, String what, Side kept, Side broken) {}
+    public record Example(String rule, Side kept, Side broken) {}
 
     /**
      * One of the two.
@@ -88,14 +87,13 @@ public final class Examples {
         Side kept = new Side(source.procedure(), sheet, as);
         List<Example> all = new ArrayList<>();
         for (Mutant m : ordered) {
-            all.add(new Example(rule, m.what(), kept, new Side(m.procedure(), sheet, as)));
+            all.add(new Example(rule, kept, new Side(m.procedure(), sheet, as)));
         }
         for (Surroundings.Slip slip : Surroundings.of(source, context)) {
             if (slip.rule().equals(rule)) {
                 all.add(
                         new Example(
                                 rule,
-                                slip.what(),
                                 new Side(
                                         source.procedure(),
                                         sheet,

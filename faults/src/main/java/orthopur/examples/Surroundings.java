@@ -27,14 +27,12 @@ final class Surroundings {
      * One slip.
      *
      * @param rule that has to speak
-     * @param what is wrong, in words
      * @param procedure as it is run where the slip is in
      * @param kept what it should be like
      * @param broken what it is like
      */
     record Slip(
             String rule,
-            String what,
             Procedure procedure,
             MachineSheet sheet,
             UnaryOperator<Context> kept,
@@ -53,21 +51,13 @@ final class Surroundings {
         return List.of(
                 new Slip(
                         "L11",
-                        "the crew has somebody of " + (adult - 1),
                         p,
                         sheet,
                         c -> c.withYoungest(adult),
                         c -> c.withYoungest(adult - 1)),
-                new Slip(
-                        "S16",
-                        "the products that it sanitizes with were never registered",
-                        p,
-                        sheet,
-                        c -> c,
-                        c -> c.withChemicals(unregistered(source, c))),
+                new Slip("S16", p, sheet, c -> c, c -> c.withChemicals(unregistered(source, c))),
                 new Slip(
                         "C27",
-                        "the water of the site is no drinking water",
                         p,
                         sheet,
                         c -> c,
@@ -75,14 +65,8 @@ final class Surroundings {
                                 c.withTap(
                                         new Context.Tap(
                                                 c.tapPh(), c.tapTemperature(), false, null))),
-                new Slip("S11", "the line is organic", p, sheet.asOrganic(), c -> c, c -> c),
-                new Slip(
-                        "S9",
-                        "the site has nothing that reads its sanitizers",
-                        p,
-                        sheet,
-                        c -> c,
-                        c -> c.withInstruments(List.of())));
+                new Slip("S11", p, sheet.asOrganic(), c -> c, c -> c),
+                new Slip("S9", p, sheet, c -> c, c -> c.withInstruments(List.of())));
     }
 
     /** Slips that other rules stop first; this rule says why the claim cannot hold. */
@@ -94,40 +78,24 @@ final class Surroundings {
                 wash = w;
             }
             if (s.action() instanceof Action.CoolDown) {
-                all.add(
-                        slip(
-                                source,
-                                "S6",
-                                "nobody waits until it is cool",
-                                new Edit.Delete(s.id())));
+                all.add(slip(source, "S6", new Edit.Delete(s.id())));
             }
             if (s.action() instanceof Action.Rinse z && !source.sheet().neighbors().isEmpty()) {
                 Action sprayed =
                         new Action.Rinse(z.items(), z.water(), Action.Method.HOSE, z.endPoint());
-                all.add(
-                        slip(
-                                source,
-                                "C5",
-                                "rinsed with the hose, and the machine beside is not covered",
-                                new Edit.Change(s.id(), s.with(sprayed))));
+                all.add(slip(source, "C5", new Edit.Change(s.id(), s.with(sprayed))));
             }
             Chemical c = context.chemical(s.action().chemical());
             boolean quat = c != null && c.kind() == ChemicalKind.QUAT;
             if (quat && wash != null && s.action() instanceof Action.Sanitize a) {
                 Step again = new Step("zz-suds", wash.about(a.items()), "", null, null, 2, 1);
-                all.add(
-                        slip(
-                                source,
-                                "S4",
-                                "washed once more and not rinsed",
-                                new Edit.InsertBefore(s.id(), again)));
+                all.add(slip(source, "S4", new Edit.InsertBefore(s.id(), again)));
             }
             if (s.action() instanceof Action.Remove a && a.items().size() == 1) {
                 all.add(
                         slip(
                                 source,
                                 "C14",
-                                "one of them stays on the machine",
                                 new Edit.Change(
                                         s.id(),
                                         s.with(new Action.Remove(a.items(), 1, a.destination())))));
@@ -140,19 +108,14 @@ final class Surroundings {
                             .filter(s -> s.action() instanceof Action.Circulate)
                             .map(s -> (Edit) new Edit.Delete(s.id()))
                             .toArray(Edit[]::new);
-            all.add(slip(source, "C14", "no cleaner goes through " + k.name(), cleaning));
+            all.add(slip(source, "C14", cleaning));
         }
         return all;
     }
 
-    private static Slip slip(Examples.Source source, String rule, String what, Edit... edits) {
+    private static Slip slip(Examples.Source source, String rule, Edit... edits) {
         return new Slip(
-                rule,
-                what,
-                source.procedure().apply(List.of(edits)),
-                source.sheet(),
-                c -> c,
-                c -> c);
+                rule, source.procedure().apply(List.of(edits)), source.sheet(), c -> c, c -> c);
     }
 
     private static Map<String, Chemical> unregistered(Examples.Source source, Context context) {

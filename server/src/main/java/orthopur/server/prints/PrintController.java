@@ -189,8 +189,7 @@ class PrintController {
                                     "(nobody has put these words into this language yet)"),
                     option == null
                             ? null
-                            : t.say(
-                                    "print.only-with", "only with {0}", t.piece(option)),
+                            : t.say("print.only-with", "only with {0}", t.piece(option)),
                     t.known(s.caution()),
                     t.known(s.because()));
         }
@@ -203,9 +202,8 @@ class PrintController {
         }
         int at = Math.max(0, s.when().indexOf('='));
         Map<String, String> choice = Map.of(s.when().substring(0, at), s.when().substring(at + 1));
-        return new Configuration(choice).said(sheet).stream()
-                .findFirst()
-                .orElse(Text.plain(s.when()));
+        return new Configuration(choice)
+                .said(sheet).stream().findFirst().orElse(Text.plain(s.when()));
     }
 
     private static Text stateOf(OnPaper.Printed printed) {

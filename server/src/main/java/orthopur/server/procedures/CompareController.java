@@ -13,12 +13,14 @@ import orthopur.comparison.Comparison;
 import orthopur.formats.Notation;
 import orthopur.formats.ProcedureDocument;
 import orthopur.formats.StepDocument;
+import orthopur.formats.TextDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.formats.VerdictDocument.FindingDocument;
 import orthopur.formats.WhatIf;
 import orthopur.runthrough.Run;
 import orthopur.server.people.Heavy;
 import orthopur.server.platform.MayUse;
+import orthopur.text.Text;
 import orthopur.verdict.Verdict;
 
 /** Two procedures side by side: another version, or what would be with another chemical or crew. */
@@ -52,13 +54,13 @@ class CompareController {
             String id,
             @Nullable Integer was,
             @Nullable Integer is,
-            List<String> parts,
+            List<TextDocument> parts,
             @Nullable String lineBefore,
             @Nullable String lineNow) {}
 
     record Difference(
             List<StepDifference> steps,
-            List<String> head,
+            List<TextDocument> head,
             List<FindingDocument> gone,
             List<FindingDocument> come,
             Sums before,
@@ -102,16 +104,20 @@ class CompareController {
                                                 s.id(),
                                                 s.was(),
                                                 s.is(),
-                                                s.parts(),
+                                                texts(s.parts()),
                                                 line(notation, was.get(s.id())),
                                                 line(notation, is.get(s.id()))))
                         .toList(),
-                c.head(),
+                texts(c.head()),
                 c.gone().stream().map(VerdictDocument::finding).toList(),
                 c.come().stream().map(VerdictDocument::finding).toList(),
                 Sums.of(before.verdict()),
                 Sums.of(now.verdict()),
                 now.document());
+    }
+
+    private static List<TextDocument> texts(List<Text> all) {
+        return all.stream().map(TextDocument::of).toList();
     }
 
     private static @Nullable String line(Notation notation, @Nullable StepDocument step) {

@@ -4,12 +4,8 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import orthopur.chemical.Chemical;
 import orthopur.examples.Examples;
-import orthopur.formats.Notation;
 import orthopur.formats.ProcedureFormat;
 import orthopur.formats.VerdictDocument;
 import orthopur.procedure.Step;
@@ -32,12 +28,6 @@ final class ExampleOf {
 
     private static final int MOST_THREADS = 5;
 
-    /** A thing that shares its name with another stands by its id in the notation. */
-    private static final Pattern ID = Pattern.compile("`([^`]+)`");
-
-    /** What a line says of its step beside what is done. */
-    private static final Pattern SHORT = Pattern.compile(",? takes [^#]*|,? ?#\\S+$");
-
     private final Examples.Example example;
     private final Examples.Side side;
     private final Examples.Side other;
@@ -50,7 +40,7 @@ final class ExampleOf {
         this.context = context;
     }
 
-    ExampleView view(String what) {
+    ExampleView view() {
         Examples.Told told = Examples.judge(example, side, context);
         List<Step> steps = side.procedure().steps();
         Finding said = spoken();
@@ -64,22 +54,13 @@ final class ExampleOf {
             ribbon = whole.only(named(steps.subList(from, to)), MOST_THREADS);
         }
         Set<Step> others = new HashSet<>(other.procedure().steps());
-        Notation notation = new Notation(side.sheet(), chemicals());
         List<ExampleStep> shown = new ArrayList<>();
         for (Step s : steps.subList(from, to)) {
-            String line = notation.line(ProcedureFormat.document(s));
-            String plain =
-                    ID.matcher(SHORT.matcher(line).replaceAll(""))
-                            .replaceAll(
-                                    id ->
-                                            Matcher.quoteReplacement(
-                                                    sheet.names(List.of(id.group(1))).toString()));
-            shown.add(new ExampleStep(plain, !others.contains(s)));
+            shown.add(new ExampleStep(ProcedureFormat.document(s), !others.contains(s)));
         }
         Finding f = told.finding();
         return new ExampleView(
                 side.procedure().title(),
-                what,
                 f == null ? null : VerdictDocument.finding(f),
                 ribbon,
                 from + 1,
@@ -126,9 +107,5 @@ final class ExampleOf {
             ids.addAll(s.action().energies());
         }
         return ids;
-    }
-
-    private List<Chemical> chemicals() {
-        return List.copyOf(context.chemicals().values());
     }
 }

@@ -15,7 +15,9 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import orthopur.comparison.Comparison;
 import orthopur.examples.Examples;
+import orthopur.formats.StepDocument;
 import orthopur.formats.TextDocument;
 import orthopur.formats.VerdictDocument;
 import orthopur.machine.Regime;
@@ -113,11 +115,10 @@ class RuleBookController {
      * @param finding what the rule says; absent where it is kept
      * @param ribbon the threads that the rule speaks of
      * @param first number of the first step that is shown
-     * @param steps a few around the one that differs, as they are written
+     * @param steps a few around the one that differs
      */
     record ExampleView(
             String procedure,
-            String what,
             VerdictDocument.@Nullable FindingDocument finding,
             Ribbon ribbon,
             int first,
@@ -126,9 +127,24 @@ class RuleBookController {
     /**
      * @param differs whether the other of the two has no such step here
      */
-    record ExampleStep(String line, boolean differs) {}
+    record ExampleStep(StepDocument step, boolean differs) {}
 
     /**
+     * What became of a step by the slip.
+     *
+     * @param kind added, removed, changed or moved
+     * @param was its number as it is approved; absent where it is new
+     * @param is its number with the slip; absent where it went
+     */
+    record ExampleSlip(String kind, @Nullable Integer was, @Nullable Integer is) {
+        static ExampleSlip of(Comparison.StepChange c) {
+            return new ExampleSlip(c.kind().name().toLowerCase(Locale.ROOT), c.was(), c.is());
+        }
+    }
+
+    /**
+     * @param slip what makes the one of the other; none where it is not in the steps
+     * @param around what is otherwise where it is not in the steps
      * @param machine on which it is shown; absent where no machine of this site shows the rule
      * @param figures that the rule compares with, by id
      */
@@ -137,6 +153,8 @@ class RuleBookController {
             @Nullable String machine,
             @Nullable ExampleView broken,
             @Nullable ExampleView kept,
+            List<ExampleSlip> slip,
+            @Nullable TextDocument around,
             List<String> figures) {}
 
     /**
@@ -169,15 +187,49 @@ class RuleBookController {
                         .toList();
         Examples.Example e = Examples.find(rule, sources, shipped);
         if (e == null) {
-            return new ExamplesView(id, null, null, null, List.of());
+            return new ExamplesView(id, null, null, null, List.of(), null, List.of());
         }
         Context tried = shipped.by(Examples.tried(site.book(), in.figures()));
+        List<ExampleSlip> slip =
+                Comparison.steps(e.kept().procedure().steps(), e.broken().procedure().steps())
+                        .stream()
+                        .map(ExampleSlip::of)
+                        .toList();
         return new ExamplesView(
                 id,
                 e.kept().sheet().code(),
-                new ExampleOf(e, e.broken(), e.kept(), tried).view(e.what()),
-                new ExampleOf(e, e.kept(), e.broken(), tried).view("as it is approved"),
+                new ExampleOf(e, e.broken(), e.kept(), tried).view(),
+                new ExampleOf(e, e.kept(), e.broken(), tried).view(),
+                slip,
+                slip.isEmpty() ? around(id, shipped) : null,
                 List.copyOf(Examples.figures(e, shipped)));
+    }
+
+    /** What a rule looks at that is not in the steps. */
+    private static @Nullable TextDocument around(String rule, Context context) {
+        Text said =
+                switch (rule) {
+                    case "L11" ->
+                            Text.of(
+                                    "example.young",
+                                    "the crew has somebody of {0}",
+                                    Math.round(context.book().number("age.power-driven")) - 1);
+                    case "S16" ->
+                            Text.of(
+                                    "example.unregistered",
+                                    "the products that it sanitizes with were never registered");
+                    case "C27" ->
+                            Text.of(
+                                    "example.no-drinking-water",
+                                    "the water of the site is no drinking water");
+                    case "S11" -> Text.of("example.organic", "the line is organic");
+                    case "S9" ->
+                            Text.of(
+                                    "example.no-instrument",
+                                    "the site has nothing that reads its sanitizers");
+                    default -> null;
+                };
+        return said == null ? null : TextDocument.of(said);
     }
 
     /** The figure as it might become. */

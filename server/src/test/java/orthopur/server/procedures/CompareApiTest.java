@@ -36,7 +36,7 @@ class CompareApiTest {
         ((ObjectNode) steps.get(0)).put("words", "Bring everything.");
         JsonNode d = ilse.post_(OVEN + "/comparison", oven.toString()).body();
         assertEquals("changed", d.at("/steps/0/kind").asString());
-        assertEquals("words", d.at("/steps/0/parts/0").asString());
+        assertEquals("words", d.at("/steps/0/parts/0/english").asString());
         assertEquals("removed", d.at("/steps/1/kind").asString());
         assertEquals(cool + 1, d.at("/steps/1/was").asInt());
         assertTrue(d.at("/steps/1/lineBefore").asString().startsWith("Cool down"), d.toString());
