@@ -153,7 +153,7 @@ function Story({ solution: s }: { solution: Solution }) {
         "mixing.shelf.was-used",
         "used for {0} {1}, step {2}, by {3}",
         u.machine,
-        u.title,
+        told(u.title),
         u.step,
         u.who,
       ),
