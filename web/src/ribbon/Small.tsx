@@ -48,7 +48,7 @@ export function Small({ ribbon, first, steps, names, actions, lit }: Props) {
           >
             <span className="number">{first + i}</span>
             <span className="line">
-              <b>{verbOf(s.step, actions)}</b> {summary(s.step, names, actions)}
+              <span className="does">{verbOf(s.step, actions)}</span> {summary(s.step, names, actions)}
             </span>
           </li>
         ))}

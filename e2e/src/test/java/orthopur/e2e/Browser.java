@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
@@ -180,8 +181,14 @@ final class Browser implements AutoCloseable {
             row.getByRole(AriaRole.BUTTON).click();
             return;
         }
-        ready.click();
-        button(START).click();
+        // By the keyboard: the list may still move while the plan of the night comes in above it.
+        ready.press("Enter");
+        try {
+            button(START).click();
+        } catch (TimeoutError e) {
+            String there = page.locator("main").allInnerTexts().toString();
+            throw new AssertionError("No round can be begun at " + page.url() + ": " + there, e);
+        }
     }
 
     /** The words at the head of the floor's step. */

@@ -31,6 +31,10 @@ final class Evened {
     private final Map<String, Person> persons = new HashMap<>();
     private final Map<String, Set<String>> people = new HashMap<>();
     private final Map<String, Integer> load = new TreeMap<>();
+
+    /** For how long everybody is here. */
+    private final Map<String, Integer> here = new HashMap<>();
+
     private final Map<Share, String> owner = new IdentityHashMap<>();
     private final List<Share> shares = new ArrayList<>();
     private final Map<String, List<Share>> byGroup = new HashMap<>();
@@ -45,6 +49,7 @@ final class Evened {
         for (Person p : night.people()) {
             persons.put(p.id(), p);
             load.put(p.id(), 0);
+            here.put(p.id(), Who.here(night, p));
         }
         for (Job j : night.tasks()) {
             for (String o : j.otherThan()) {
@@ -150,11 +155,13 @@ final class Evened {
         return Objects.requireNonNull(owner.get(share));
     }
 
-    /** Whether whoever has more of the two has less afterwards, and the other not as much. */
+    /** Whether whoever has more has less afterwards, and the other not as much and the time. */
     private boolean lighter(Share a, @Nullable Share back, String to) {
         int moved = a.minutes() - (back == null ? 0 : back.minutes());
-        int from = load.getOrDefault(owner(a), 0);
-        return moved > 0 && load.getOrDefault(to, 0) + moved < from;
+        int then = load.getOrDefault(to, 0) + moved;
+        return moved > 0
+                && then < load.getOrDefault(owner(a), 0)
+                && then <= here.getOrDefault(to, 0);
     }
 
     /** Whether somebody may take it over, without what they give away for it. */

@@ -240,10 +240,11 @@ final class Who {
         }
     }
 
-    /** Nobody does more than they are here for. */
-    private void time(Person p) {
+    /** Minutes for which somebody is here while there is something to do, breaks aside. */
+    static int here(Night night, Person p) {
         int first =
-                work.stream()
+                night.tasks().stream()
+                        .filter(Job::hands)
                         .mapToInt(j -> j.running() == null ? j.earliest() : j.running().from())
                         .min()
                         .orElse(0);
@@ -254,6 +255,11 @@ final class Who {
         for (Night.Break b : p.breaks()) {
             here -= b.minutes();
         }
+        return Math.max(0, here);
+    }
+
+    /** Nobody does more than they are here for. */
+    private void time(Person p) {
         LinearExprBuilder own = LinearExpr.newBuilder();
         for (Job j : work) {
             BoolVar b = of(j.id()).get(p.id());
@@ -266,7 +272,7 @@ final class Who {
             }
             own.addTerm(b, j.minutes());
         }
-        model.addLessOrEqual(own.build(), Math.max(0, here));
+        model.addLessOrEqual(own.build(), here(night, p));
     }
 
     private LinearExpr changes() {

@@ -106,6 +106,20 @@ class EvenedTest {
     }
 
     @Test
+    void nobodyGetsMoreThanTheyAreHereFor() {
+        Person late =
+                new Person("b", "b", List.of(new Span(440, 480)), List.of(), null, true, Set.of());
+        Night night =
+                night(
+                        List.of(person("a"), late),
+                        work("m1", 60),
+                        work("m2", 60),
+                        work("m3", 30),
+                        work("m4", 30));
+        assertEquals(30, minutes(night, all(night, "a"), "b"));
+    }
+
+    @Test
     void whatNoGiftHelpsAnExchangeDoes() {
         // 130 and 75 minutes: with 60 more the other has more than the first had.
         Night night =
