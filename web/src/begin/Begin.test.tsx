@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
 import { Problem, show } from "../testing/page";
+import { SITE_FILE } from "../testing/site";
 import Begin from "./Begin";
 import Trust from "./Trust";
 
@@ -47,16 +48,7 @@ describe("the first start", () => {
           name: "Ilse Varga",
           password: "quillmere-ilse",
           pin: "471148",
-          site: {
-            name: "Quillmere Kitchens",
-            town: "Tarn Ferry",
-            zone: "Europe/London",
-            mains: {
-              temperature: { value: 12, unit: "°C" },
-              hardness: { value: 310, unit: "mg/L" },
-              ph: { value: 7.6, unit: "pH" },
-            },
-          },
+          site: SITE_FILE,
         },
       },
     ]);

@@ -2,6 +2,7 @@ import { fireEvent, screen } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import table from "../testing/actions.json";
 import { Problem, show } from "../testing/page";
+import { BLADE_SHEET } from "../testing/site";
 import OnTheRibbon from "./OnTheRibbon";
 
 const AT = Date.parse("2026-11-30T22:10:00Z");
@@ -55,14 +56,7 @@ function replay(answers: object = {}) {
       },
       "GET /api/procedures/sl1/versions/2": { document: DOC },
       "POST /api/verify": { ribbon: RIBBON },
-      "GET /api/machines/QK-SL1": {
-        code: "QK-SL1",
-        parts: [{ id: "blade", name: "Blade", surfaces: [] }],
-        energies: [],
-        checks: [],
-        passages: [],
-        fittings: [],
-      },
+      "GET /api/machines/QK-SL1": BLADE_SHEET,
       "GET /api/chemicals": [],
       "GET /api/actions": table,
       ...answers,

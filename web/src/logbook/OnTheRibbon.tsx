@@ -6,6 +6,7 @@ import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
 import { type Mark, Ribbon } from "../ribbon/Ribbon";
+import { useWording } from "../ribbon/useWording";
 import { namesOf } from "../ribbon/words";
 import { useClock } from "../shared/session";
 import { said } from "./said";
@@ -46,17 +47,7 @@ export default function OnTheRibbon() {
         }),
       ),
   });
-  const sheet = useQuery({
-    queryKey: keys.sheet(row?.machine),
-    enabled: row !== undefined,
-    queryFn: () =>
-      unwrap(api.GET("/api/machines/{code}", { params: { path: { code: row?.machine ?? "" } } })),
-  });
-  const chemicals = useQuery({
-    queryKey: keys.chemicals(),
-    queryFn: () => unwrap(api.GET("/api/chemicals")),
-  });
-  const actions = useQuery({ queryKey: keys.actions(), queryFn: () => unwrap(api.GET("/api/actions")) });
+  const { sheet, chemicals, actions } = useWording(row?.machine);
   const failed = [record, view, verdict, sheet, chemicals, actions].find((q) => q.isError);
   if (failed) {
     return (

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { ILSE, Problem, show } from "../testing/page";
+import { SITE_FILE } from "../testing/site";
 import { words } from "../testing/words";
 import People from "./People";
 
@@ -158,21 +159,10 @@ describe("the tablets of a site", () => {
   });
 });
 
-const FILE = {
-  name: "Quillmere Kitchens",
-  town: "Tarn Ferry",
-  zone: "Europe/London",
-  mains: {
-    temperature: { value: 12, unit: "°C" },
-    hardness: { value: 310, unit: "mg/L" },
-    ph: { value: 7.6, unit: "pH" },
-  },
-};
-
 describe("the site and its water", () => {
   it("is signed only once something of it is another, with what that does in sight", async () => {
     const { user, sent } = people({
-      "GET /api/site/file": FILE,
+      "GET /api/site/file": SITE_FILE,
       "POST /api/site/effect": {
         approved: 30,
         lost: [
@@ -200,7 +190,7 @@ describe("the site and its water", () => {
 
   it("puts what is wrong at its field", async () => {
     const { user } = people({
-      "GET /api/site/file": FILE,
+      "GET /api/site/file": SITE_FILE,
       "POST /api/site/effect": new Problem(400, "", [
         { pointer: "/mains/ph/value", message: "pH is 0 to 14." },
       ]),

@@ -1,24 +1,14 @@
 import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { ILSE, Problem, show } from "../testing/page";
+import { SITE_FILE } from "../testing/site";
 import { words } from "../testing/words";
 import { SiteForm } from "./SiteForm";
-
-const HEAD = {
-  name: "Quillmere Kitchens",
-  town: "Tarn Ferry",
-  zone: "Europe/London",
-  mains: {
-    temperature: { value: 12, unit: "°C" },
-    hardness: { value: 310, unit: "mg/L" },
-    ph: { value: 7.6, unit: "pH" },
-  },
-};
 
 function form(answers: object = {}) {
   return show(<SiteForm />, {
     "GET /api/session": ILSE,
-    "GET /api/site/file": HEAD,
+    "GET /api/site/file": SITE_FILE,
     "POST /api/site/effect": { approved: 30, lost: [] },
     "PUT /api/site": {},
     ...answers,

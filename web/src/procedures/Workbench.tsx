@@ -8,6 +8,7 @@ import { useParams, useSearchParams } from "react-router";
 import { api, type Schemas, unwrap } from "../api/client";
 import { type Edit, freshId, type Step } from "../ribbon/draft";
 import type { Mark } from "../ribbon/Ribbon";
+import { useWording } from "../ribbon/useWording";
 import { namesOf } from "../ribbon/words";
 import { keys } from "../shared/keys";
 import { useSession } from "../shared/session";
@@ -39,20 +40,7 @@ export default function Workbench() {
   });
   const machine = view.data?.row.machine;
   useReading(machine, id);
-  const sheet = useQuery({
-    queryKey: keys.sheet(machine),
-    enabled: machine !== undefined,
-    queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine ?? "" } } })),
-  });
-  const chemicals = useQuery({
-    queryKey: keys.chemicals(),
-    queryFn: () => unwrap(api.GET("/api/chemicals")),
-  });
-  const actions = useQuery({
-    queryKey: keys.actions(),
-    queryFn: () => unwrap(api.GET("/api/actions")),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const { sheet, chemicals, actions } = useWording(machine);
   const failed = [view, sheet, chemicals, actions].find((q) => q.isError);
   if (failed) {
     return (

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { api, message, type Schemas, unwrap } from "../api/client";
 import { Small } from "../ribbon/Small";
+import { useWording } from "../ribbon/useWording";
 import { type Actions, BECAME, type Names, namesOf } from "../ribbon/words";
 import { keys } from "../shared/keys";
 import { say } from "../shared/say";
@@ -32,16 +33,7 @@ export function Examples({ rule, figures }: Props) {
   });
   const machine = run.data?.machine;
   useReading(machine);
-  const sheet = useQuery({
-    queryKey: keys.sheet(machine),
-    enabled: machine !== undefined,
-    queryFn: () => unwrap(api.GET("/api/machines/{code}", { params: { path: { code: machine ?? "" } } })),
-  });
-  const chemicals = useQuery({
-    queryKey: keys.chemicals(),
-    queryFn: () => unwrap(api.GET("/api/chemicals")),
-  });
-  const actions = useQuery({ queryKey: keys.actions(), queryFn: () => unwrap(api.GET("/api/actions")) });
+  const { sheet, chemicals, actions } = useWording(machine);
   const names = useMemo(() => namesOf(sheet.data, chemicals.data), [sheet.data, chemicals.data]);
   if (run.isError) {
     return <p className="note stop">{message(run.error)}</p>;

@@ -2,6 +2,7 @@ import { screen, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import table from "../testing/actions.json";
 import { ILSE, MAREN, show } from "../testing/page";
+import { BLADE_SHEET } from "../testing/site";
 import RuleBook from "./RuleBook";
 
 const english = (words: string) => ({ id: "", english: words, args: [] });
@@ -135,14 +136,7 @@ describe("the rule book", () => {
         "GET /api/rulebook": BOOK,
         "GET /api/chemicals": [{ id: "h12", name: "Halvern H12" }],
         "GET /api/actions": table,
-        "GET /api/machines/QK-SL1": {
-          code: "QK-SL1",
-          parts: [{ id: "blade", name: "Blade", surfaces: [] }],
-          energies: [],
-          checks: [],
-          passages: [],
-          fittings: [],
-        },
+        "GET /api/machines/QK-SL1": BLADE_SHEET,
         "POST /api/rulebook/rules/S1/examples": {
           rule: "S1",
           machine: "QK-SL1",
